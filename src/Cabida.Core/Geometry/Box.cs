@@ -1,0 +1,48 @@
+namespace Cabida.Core.Geometry;
+
+/// <summary>An upright box, in millimetres (or em, where said), y up.</summary>
+public readonly record struct Box(double MinX, double MinY, double MaxX, double MaxY)
+{
+    /// <summary>Its width.</summary>
+    public double Width => MaxX - MinX;
+
+    /// <summary>Its height.</summary>
+    public double Height => MaxY - MinY;
+
+    /// <summary>The middle across.</summary>
+    public double CentreX => (MinX + MaxX) / 2;
+
+    /// <summary>The middle up.</summary>
+    public double CentreY => (MinY + MaxY) / 2;
+
+    /// <summary>The box moved.</summary>
+    public Box Moved(double dx, double dy) => new(MinX + dx, MinY + dy, MaxX + dx, MaxY + dy);
+
+    /// <summary>The box scaled about the origin.</summary>
+    public Box Scaled(double s) => new(MinX * s, MinY * s, MaxX * s, MaxY * s);
+
+    /// <summary>The smallest box that holds both.</summary>
+    public Box With(Box other) => new(
+        Math.Min(MinX, other.MinX), Math.Min(MinY, other.MinY), Math.Max(MaxX, other.MaxX), Math.Max(MaxY, other.MaxY));
+
+    /// <summary>The smallest box that holds all, or null when there are none.</summary>
+    public static Box? Around(IEnumerable<Box> boxes)
+    {
+        ArgumentNullException.ThrowIfNull(boxes);
+        Box? all = null;
+        foreach (var box in boxes)
+        {
+            all = all?.With(box) ?? box;
+        }
+
+        return all;
+    }
+
+    /// <summary>The box of an area, or null when it is empty.</summary>
+    public static Box? Of(NetTopologySuite.Geometries.Geometry area)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        var e = area.EnvelopeInternal;
+        return e.IsNull ? null : new Box(e.MinX, e.MinY, e.MaxX, e.MaxY);
+    }
+}

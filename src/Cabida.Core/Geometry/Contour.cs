@@ -1,0 +1,32 @@
+using NetTopologySuite.Geometries;
+
+namespace Cabida.Core.Geometry;
+
+/// <summary>A point of the plane; y up.</summary>
+public readonly record struct PlanePoint(double X, double Y)
+{
+    /// <summary>The distance to another point.</summary>
+    public double To(PlanePoint other) => Math.Sqrt(((X - other.X) * (X - other.X)) + ((Y - other.Y) * (Y - other.Y)));
+
+    /// <summary>The point a share of the way to another.</summary>
+    public PlanePoint Towards(PlanePoint other, double share) => new(X + (share * (other.X - X)), Y + (share * (other.Y - Y)));
+
+    internal Coordinate ToCoordinate() => new(X, Y);
+}
+
+/// <summary>One stretch of a contour, from where the one before it ended.</summary>
+public abstract record CurveSegment(PlanePoint End);
+
+/// <summary>A straight stretch.</summary>
+public sealed record LineSegmentTo(PlanePoint End) : CurveSegment(End);
+
+/// <summary>A quadratic Bézier stretch.</summary>
+public sealed record QuadraticTo(PlanePoint Control, PlanePoint End) : CurveSegment(End);
+
+/// <summary>A cubic Bézier stretch.</summary>
+public sealed record CubicTo(PlanePoint Control1, PlanePoint Control2, PlanePoint End) : CurveSegment(End);
+
+/// <summary>A closed outline as drawn by its designer, curves kept as curves.</summary>
+/// <param name="Start">Where it begins and ends.</param>
+/// <param name="Segments">Its stretches in order; the closing line is implied.</param>
+public sealed record Contour(PlanePoint Start, IReadOnlyList<CurveSegment> Segments);

@@ -1,0 +1,206 @@
+using NetTopologySuite.Geometries;
+
+namespace Cabida.Core.Geometry;
+
+/// <summary>
+/// Fits lines and cubic Béziers to a flattened ring, for files and drawings: within the given tolerance of every
+/// vertex, corners kept sharp. Cubics are fitted by least squares with reparameterization (Schneider, Graphics Gems 1990).
+/// </summary>
+public static class CurveFitting
+{
+    /// <summary>A vertex that turns more than this was a corner at its source, since curves turn by 5° at most.</summary>
+    private const double CornerTurn = 14 * Math.PI / 180;
+
+    private const int MostRounds = 4;
+
+    /// <summary>The ring as a contour of lines and cubics.</summary>
+    /// <param name="ring">A closed ring; millimetres.</param>
+    /// <param name="tolerance">The greatest distance of the result from the ring's vertices.</param>
+    public static Contour Fit(LineString ring, double tolerance)
+    {
+        ArgumentNullException.ThrowIfNull(ring);
+        var points = ring.Coordinates.Take(ring.NumPoints - 1).Select(c => new PlanePoint(c.X, c.Y)).ToList();
+        var knots = Enumerable.Range(0, points.Count).Where(i => IsKnot(points, i, tolerance)).ToList();
+        if (knots.Count == 0)
+        {
+            knots = [0, points.Count / 2];
+        }
+        else if (knots.Count == 1)
+        {
+            knots = [.. new[] { knots[0], (knots[0] + (points.Count / 2)) % points.Count }.Order()];
+        }
+
+        var segments = new List<CurveSegment>();
+        for (var k = 0; k < knots.Count; k++)
+        {
+            var (from, to) = (knots[k], knots[(k + 1) % knots.Count]);
+            var count = ((to - from + points.Count) % points.Count) + 1;
+            var run = Enumerable.Range(0, count).Select(i => points[(from + i) % points.Count]).ToList();
+            FitRun(run, Tangent(points, from, 1), Tangent(points, to, -1), tolerance, segments);
+        }
+
+        return new Contour(points[knots[0]], segments);
+    }
+
+    private static bool IsKnot(List<PlanePoint> points, int i, double tolerance)
+    {
+        var n = points.Count;
+        var (before, at, after) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
+        var turn = TurnAt(points, i);
+        // An edge too long to be a chord of the curve that its ends' turning would make is a straight line.
+        return turn > CornerTurn
+            || before.To(at) * (turn + TurnAt(points, (i + n - 1) % n)) / 16 > tolerance
+            || at.To(after) * (turn + TurnAt(points, (i + 1) % n)) / 16 > tolerance;
+    }
+
+    private static double TurnAt(List<PlanePoint> points, int i)
+    {
+        var n = points.Count;
+        var (a, b, c) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
+        double ux = b.X - a.X, uy = b.Y - a.Y, vx = c.X - b.X, vy = c.Y - b.Y;
+        return Math.Abs(Math.Atan2((ux * vy) - (uy * vx), (ux * vx) + (uy * vy)));
+    }
+
+    /// <summary>The direction leaving knot <paramref name="i"/>; at a smooth knot both runs share it, so that none is made a corner.</summary>
+    private static PlanePoint Tangent(List<PlanePoint> points, int i, int way)
+    {
+        var n = points.Count;
+        var (before, at, after) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
+        if (TurnAt(points, i) > CornerTurn)
+        {
+            return way > 0 ? Direction(at, after) : Direction(at, before);
+        }
+
+        // At a smooth knot beside a straight edge the edge gives the direction; otherwise the two edges' middle.
+        double a = before.To(at), b = at.To(after);
+        var d = a > 4 * b ? Direction(before, at) : b > 4 * a ? Direction(at, after) : Direction(before, after);
+        return way > 0 ? d : new PlanePoint(-d.X, -d.Y);
+    }
+
+    private static PlanePoint Direction(PlanePoint a, PlanePoint b)
+    {
+        var l = Math.Max(a.To(b), 1e-12);
+        return new PlanePoint((b.X - a.X) / l, (b.Y - a.Y) / l);
+    }
+
+    private static void FitRun(List<PlanePoint> run, PlanePoint start, PlanePoint end, double tolerance, List<CurveSegment> into)
+    {
+        if (run.Count == 2)
+        {
+            into.Add(new LineSegmentTo(run[1]));
+            return;
+        }
+
+        var at = ChordLengths(run);
+        for (var round = 0; ; round++)
+        {
+            var cubic = LeastSquares(run, at, start, end);
+            var (worst, where) = Worst(run, at, run[0], cubic);
+            if (worst <= tolerance)
+            {
+                into.Add(cubic);
+                return;
+            }
+
+            if (round == MostRounds || worst > 16 * tolerance)
+            {
+                var split = Math.Clamp(where, 1, run.Count - 2);
+                var d = Direction(run[split - 1], run[split + 1]);
+                FitRun(run[..(split + 1)], start, new PlanePoint(-d.X, -d.Y), tolerance, into);
+                FitRun(run[split..], d, end, tolerance, into);
+                return;
+            }
+
+            Reparameterize(run, at, cubic);
+        }
+    }
+
+    private static double[] ChordLengths(List<PlanePoint> run)
+    {
+        var at = new double[run.Count];
+        for (var i = 1; i < run.Count; i++)
+        {
+            at[i] = at[i - 1] + run[i - 1].To(run[i]);
+        }
+
+        return [.. at.Select(a => a / at[^1])];
+    }
+
+    private static CubicTo LeastSquares(List<PlanePoint> run, double[] at, PlanePoint start, PlanePoint end)
+    {
+        var (p0, p3) = (run[0], run[^1]);
+        double c00 = 0, c01 = 0, c11 = 0, x0 = 0, x1 = 0;
+        for (var i = 0; i < run.Count; i++)
+        {
+            double t = at[i], s = 1 - t, b0 = s * s * s, b1 = 3 * t * s * s, b2 = 3 * t * t * s, b3 = t * t * t;
+            var a0 = new PlanePoint(start.X * b1, start.Y * b1);
+            var a1 = new PlanePoint(end.X * b2, end.Y * b2);
+            c00 += (a0.X * a0.X) + (a0.Y * a0.Y);
+            c01 += (a0.X * a1.X) + (a0.Y * a1.Y);
+            c11 += (a1.X * a1.X) + (a1.Y * a1.Y);
+            double dx = run[i].X - (p0.X * (b0 + b1)) - (p3.X * (b2 + b3)), dy = run[i].Y - (p0.Y * (b0 + b1)) - (p3.Y * (b2 + b3));
+            x0 += (a0.X * dx) + (a0.Y * dy);
+            x1 += (a1.X * dx) + (a1.Y * dy);
+        }
+
+        var det = (c00 * c11) - (c01 * c01);
+        var third = p0.To(p3) / 3;
+        double l0 = third, l1 = third;
+        if (Math.Abs(det) > 1e-14)
+        {
+            (l0, l1) = (((x0 * c11) - (x1 * c01)) / det, ((c00 * x1) - (c01 * x0)) / det);
+            if (l0 < 1e-3 * third || l1 < 1e-3 * third || l0 > 12 * third || l1 > 12 * third)
+            {
+                (l0, l1) = (third, third);
+            }
+        }
+
+        return new CubicTo(
+            new PlanePoint(p0.X + (l0 * start.X), p0.Y + (l0 * start.Y)),
+            new PlanePoint(p3.X + (l1 * end.X), p3.Y + (l1 * end.Y)),
+            p3);
+    }
+
+    private static (double Distance, int Index) Worst(List<PlanePoint> run, double[] at, PlanePoint from, CubicTo cubic)
+    {
+        var (worst, where) = (0.0, run.Count / 2);
+        for (var i = 1; i < run.Count - 1; i++)
+        {
+            var d = Point(from, cubic, at[i]).To(run[i]);
+            if (d > worst)
+            {
+                (worst, where) = (d, i);
+            }
+        }
+
+        return (worst, where);
+    }
+
+    private static void Reparameterize(List<PlanePoint> run, double[] at, CubicTo c)
+    {
+        var p0 = run[0];
+        for (var i = 1; i < run.Count - 1; i++)
+        {
+            double t = at[i], s = 1 - t;
+            var q = Point(p0, c, t);
+            double d1x = 3 * ((s * s * (c.Control1.X - p0.X)) + (2 * s * t * (c.Control2.X - c.Control1.X)) + (t * t * (c.End.X - c.Control2.X)));
+            double d1y = 3 * ((s * s * (c.Control1.Y - p0.Y)) + (2 * s * t * (c.Control2.Y - c.Control1.Y)) + (t * t * (c.End.Y - c.Control2.Y)));
+            double d2x = 6 * ((s * (c.Control2.X - (2 * c.Control1.X) + p0.X)) + (t * (c.End.X - (2 * c.Control2.X) + c.Control1.X)));
+            double d2y = 6 * ((s * (c.Control2.Y - (2 * c.Control1.Y) + p0.Y)) + (t * (c.End.Y - (2 * c.Control2.Y) + c.Control1.Y)));
+            double ex = q.X - run[i].X, ey = q.Y - run[i].Y;
+            var slope = (d1x * d1x) + (d1y * d1y) + (ex * d2x) + (ey * d2y);
+            if (Math.Abs(slope) > 1e-14)
+            {
+                at[i] = Math.Clamp(t - (((ex * d1x) + (ey * d1y)) / slope), 0, 1);
+            }
+        }
+    }
+
+    private static PlanePoint Point(PlanePoint p0, CubicTo c, double t)
+    {
+        double s = 1 - t, b0 = s * s * s, b1 = 3 * t * s * s, b2 = 3 * t * t * s, b3 = t * t * t;
+        return new PlanePoint(
+            (b0 * p0.X) + (b1 * c.Control1.X) + (b2 * c.Control2.X) + (b3 * c.End.X),
+            (b0 * p0.Y) + (b1 * c.Control1.Y) + (b2 * c.Control2.Y) + (b3 * c.End.Y));
+    }
+}

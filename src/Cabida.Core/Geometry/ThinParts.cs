@@ -1,0 +1,136 @@
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Buffer;
+using NetTopologySuite.Operation.OverlayNG;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Geometry;
+
+/// <summary>How a thin part of ink hangs together with the rest.</summary>
+public enum ThinKind
+{
+    /// <summary>Wider ink at both ends.</summary>
+    Neck,
+
+    /// <summary>One free end.</summary>
+    Tip,
+
+    /// <summary>Nothing wider beside it: the whole part is thin.</summary>
+    Throughout,
+}
+
+/// <summary>A part of the ink that is thinner than asked for.</summary>
+/// <param name="Kind">How it hangs together with the rest.</param>
+/// <param name="At">The middle of its thinnest place (of a tip: where it is widest below the limit).</param>
+/// <param name="LeastWidth">The least local width of a neck or of a part thin throughout; of a tip the width halfway along it.</param>
+/// <param name="Length">The longest extent of what is too thin.</param>
+public sealed record ThinPart(ThinKind Kind, PlanePoint At, double LeastWidth, double Length);
+
+/// <summary>
+/// Finds what opening by a disc of radius t/2 removes. Necks and parts thin throughout are always reported; a tip
+/// is reported when longer than 2t, since every sharp corner leaves one of (t/2)(1/sin(β/2) − 1).
+/// </summary>
+public static class ThinParts
+{
+    /// <summary>Quarter-circle steps of the opening's arcs: their sagitta at t = 1 is 0.0006.</summary>
+    private const int ArcSteps = 16;
+
+    /// <summary>A stroke's two sides face one another; in a corner they do not. Radians.</summary>
+    private const double FacingStroke = 110 * Math.PI / 180;
+
+    /// <summary>What of <paramref name="ink"/> is thinner than <paramref name="limit"/>, given its width samples.</summary>
+    /// <param name="ink">The area; millimetres.</param>
+    /// <param name="limit">t, the least width wanted.</param>
+    /// <param name="samples">Width samples of the same ink.</param>
+    public static List<ThinPart> Find(Area ink, double limit, IReadOnlyList<WidthSample> samples)
+    {
+        ArgumentNullException.ThrowIfNull(ink);
+        ArgumentNullException.ThrowIfNull(samples);
+        var found = new List<ThinPart>();
+        var thin = samples.Where(s => s.Width < limit - Tolerances.Check && s.Facing > FacingStroke).ToList();
+        if (thin.Count == 0)
+        {
+            return found;
+        }
+
+        foreach (var polygon in Outlines.PolygonsOf(ink))
+        {
+            var near = thin.Where(s => polygon.EnvelopeInternal.Contains(s.At.X, s.At.Y)).ToList();
+            if (near.Count > 0)
+            {
+                FindIn(polygon, limit, near, found);
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>
+    /// The thinnest stroke: the least local width where two sides face one another, leaving out tips too short to report.
+    /// Null for empty ink.
+    /// </summary>
+    public static WidthSample? Thinnest(IReadOnlyList<WidthSample> samples, IReadOnlyList<ThinPart> parts, double limit)
+    {
+        ArgumentNullException.ThrowIfNull(samples);
+        ArgumentNullException.ThrowIfNull(parts);
+        var necks = parts.Where(p => p.Kind != ThinKind.Tip).ToList();
+        if (necks.Count > 0)
+        {
+            var least = necks.MinBy(p => p.LeastWidth)!;
+            return samples.Where(s => Math.Abs(s.Width - least.LeastWidth) < 1e-9).OrderBy(s => s.Centre.To(least.At)).First();
+        }
+
+        var strokes = samples.Where(s => s.Facing > FacingStroke && s.Width >= limit - Tolerances.Check).ToList();
+        return strokes.Count == 0 ? null : strokes.MinBy(s => s.Width);
+    }
+
+    private static void FindIn(Polygon polygon, double limit, List<WidthSample> near, List<ThinPart> found)
+    {
+        var arcs = new BufferParameters(ArcSteps);
+        // Half the checks' accuracy is given away on purpose, so that the facets of the arcs leave no slivers behind.
+        var slack = Tolerances.Check / 2;
+        var wide = BufferOp.Buffer(BufferOp.Buffer(polygon, -limit / 2, arcs), (limit / 2) + slack, arcs);
+        var removed = wide.IsEmpty
+            ? polygon
+            : OverlayNGRobust.Overlay(polygon, wide, NetTopologySuite.Operation.Overlay.SpatialFunction.Difference);
+        foreach (var part in Outlines.PolygonsOf(removed))
+        {
+            var outline = part.Buffer(slack);
+            var inside = near.Where(s => outline.Covers(Outlines.Factory.CreatePoint(s.Centre.ToCoordinate()))).ToList();
+            if (inside.Count == 0)
+            {
+                continue;
+            }
+
+            var length = LongestExtent(part);
+            var contacts = wide.IsEmpty ? 0 : Outlines.PolygonsOf(part.Buffer(2 * slack).Intersection(wide)).Count();
+            switch (contacts)
+            {
+                case 1 when length > 2 * limit:
+                    var halfway = inside.OrderBy(s => s.Width).ElementAt(inside.Count / 2);
+                    found.Add(new ThinPart(ThinKind.Tip, halfway.Centre, halfway.Width, length));
+                    break;
+                case 1:
+                    break;
+                default:
+                    var least = inside.MinBy(s => s.Width);
+                    found.Add(new ThinPart(contacts == 0 ? ThinKind.Throughout : ThinKind.Neck, least.Centre, least.Width, length));
+                    break;
+            }
+        }
+    }
+
+    private static double LongestExtent(Polygon part)
+    {
+        var hull = part.ConvexHull().Coordinates;
+        var longest = 0.0;
+        for (var i = 0; i < hull.Length; i++)
+        {
+            for (var j = i + 1; j < hull.Length; j++)
+            {
+                longest = Math.Max(longest, hull[i].Distance(hull[j]));
+            }
+        }
+
+        return longest;
+    }
+}

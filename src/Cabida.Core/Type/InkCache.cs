@@ -1,0 +1,46 @@
+using System.Collections.Concurrent;
+using Cabida.Core.Geometry;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Type;
+
+/// <summary>
+/// Areas of glyphs and joined lines in em, kept by face, content and tolerance so that each is flattened and joined
+/// once. Results do not depend on what it holds. Bounded: past its budget it starts again empty.
+/// </summary>
+/// <param name="budgetBytes">About how much it may hold.</param>
+public sealed class InkCache(long budgetBytes = 96L << 20)
+{
+    private const int BytesPerVertex = 40;
+    private readonly ConcurrentDictionary<(string Face, string Content, int Level), Area> areas = new();
+    private long held;
+
+    /// <summary>
+    /// The tolerance level for lettering of this size: the chord error is 2^level em, at most <see cref="Tolerances.Ink"/>
+    /// at that size. Levels go in steps of two so that a run of sizes shares them.
+    /// </summary>
+    /// <param name="sizeMm">The size of one em in millimetres.</param>
+    public static int LevelFor(double sizeMm) => 2 * (int)Math.Floor(Math.Log2(Tolerances.Ink / Math.Max(sizeMm, 1e-3)) / 2);
+
+    /// <summary>The chord error of a level, in em.</summary>
+    public static double ChordError(int level) => Math.Pow(2, level);
+
+    /// <summary>What is kept under this key, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal Area Get(string face, string content, int level, Func<Area> make)
+    {
+        if (areas.TryGetValue((face, content, level), out var area))
+        {
+            return area;
+        }
+
+        area = make();
+        if (Interlocked.Add(ref held, 200 + (BytesPerVertex * (long)area.NumPoints)) > budgetBytes)
+        {
+            areas.Clear();
+            Interlocked.Exchange(ref held, 0);
+        }
+
+        areas[(face, content, level)] = area;
+        return area;
+    }
+}
