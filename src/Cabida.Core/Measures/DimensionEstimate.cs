@@ -10,6 +10,9 @@ public enum MeasuredAlong
 
     /// <summary>Round a wall: a strip of thickness t lies on its middle and reads π·t too long per turn.</summary>
     Round,
+
+    /// <summary>Half-way round a wall: half of that.</summary>
+    HalfRound,
 }
 
 /// <summary>A reading that stands apart from its fellows.</summary>
@@ -85,7 +88,8 @@ public sealed record DimensionEstimate(
         var s = Math.Max(spread, accuracy.Repeatability.Millimetres);
         var a = HalfWidth(accuracy, readings);
         var u = Math.Sqrt((s * s / n) + (a * a / 3));
-        var off = along == MeasuredAlong.Round ? Math.PI * accuracy.Thickness.Millimetres : 0;
+        var turns = along switch { MeasuredAlong.Round => 1, MeasuredAlong.HalfRound => 0.5, _ => 0 };
+        var off = turns * Math.PI * accuracy.Thickness.Millimetres;
         return new ToolMean(tool, n, new Dimension(Length.Mm(mean - off), Length.Mm(CoverageFactor * u)), Length.Mm(off));
     }
 

@@ -27,6 +27,12 @@ public sealed record PlacedPart(Part Part, Box Box, LetteringLine? Line, double 
     /// <summary>The height of its capitals; zero for a rule.</summary>
     public double CapitalHeight => Line is null ? 0 : Line.Face.CapitalHeight * SizeMm;
 
+    /// <summary>The part moved.</summary>
+    public PlacedPart Moved(double dx, double dy) => this with { Box = Box.Moved(dx, dy), X = X + dx, Y = Y + dy };
+
+    /// <summary>The letter whose drawing lies round a place, when it is lettering and there is one.</summary>
+    public string? LetterAt(PlanePoint at) => Line?.LetterAt((at.X - X) / SizeMm, (at.Y - Y) / SizeMm);
+
     internal Area Ink => Line is null ? Outlines.Rectangle(Box) : Outlines.Placed(Line.InkAt(SizeMm), 1, X, Y);
 }
 
@@ -62,13 +68,23 @@ public sealed class Composition : IScaledInk
     public IEnumerable<LackingLine> Lacking =>
         motif.Parts.Where(p => lines.TryGetValue(p.Id, out var line) && line.Missing.Count > 0).Select(p => new LackingLine(p.Id, lines[p.Id]));
 
+    /// <summary>The line that holds the name field, when there is one.</summary>
+    public string? NamePartId => motif.Parts.OfType<LetteringPart>().FirstOrDefault(p => Fields.In(p.Text).Contains(Fields.Name, StringComparer.Ordinal))?.Id;
+
     /// <summary>Whether nothing in it follows the scale.</summary>
-    public bool IsFixed => motif.Parts.All(p => p switch
+    public bool IsFixed => Lengths.All(l => l.Scaling == Scaling.Fixed);
+
+    /// <summary>Whether all of it follows the scale.</summary>
+    public bool AllScales => Lengths.All(l => l.Scaling == Scaling.Proportional);
+
+    /// <summary>Every length that decides how large it is; the first part's gap does not.</summary>
+    private IEnumerable<MotifLength> Lengths => motif.Parts.SelectMany((p, i) => p switch
     {
-        LetteringPart l => l.Size.Scaling == Scaling.Fixed,
-        RulePart r => r.Thickness.Scaling == Scaling.Fixed && (r.Span == RuleSpan.FillsRow || r.Length.Scaling == Scaling.Fixed),
-        _ => throw new InvalidOperationException(),
-    } && (p == motif.Parts[0] || p.Gap.Scaling == Scaling.Fixed));
+        LetteringPart l => new[] { l.Size },
+        RulePart { Span: RuleSpan.FillsRow } r => [r.Thickness],
+        RulePart r => [r.Thickness, r.Length],
+        _ => throw new InvalidOperationException(p.GetType().Name),
+    } is var own && i > 0 ? [.. own, p.Gap] : own);
 
     /// <summary>Fills a motif's fields and sets its lines.</summary>
     /// <param name="motif">The motif; lengths that cannot be read count as nothing.</param>
@@ -106,12 +122,12 @@ public sealed class Composition : IScaledInk
                 _ => -box.CentreX,
             };
             var dy = bottom is { } b ? b - row.GapAbove - box.MaxY : -box.MaxY;
-            placed.AddRange(parts.Select(p => Moved(p, dx, dy)));
+            placed.AddRange(parts.Select(p => p.Moved(dx, dy)));
             bottom = box.MinY + dy;
         }
 
         return Box.Around(placed.Select(p => p.Box)) is { } all
-            ? [.. placed.Select(p => Moved(p, -all.CentreX, -all.CentreY))]
+            ? [.. placed.Select(p => p.Moved(-all.CentreX, -all.CentreY))]
             : placed;
     }
 
@@ -127,9 +143,6 @@ public sealed class Composition : IScaledInk
         ArgumentNullException.ThrowIfNull(parts);
         return Outlines.Join([.. parts.Select(p => p.Ink).SelectMany(Outlines.PolygonsOf)]);
     }
-
-    private static PlacedPart Moved(PlacedPart p, double dx, double dy) =>
-        p with { Box = p.Box.Moved(dx, dy), X = p.X + dx, Y = p.Y + dy };
 
     private static List<List<Part>> RowsOf(IReadOnlyList<Part> parts)
     {

@@ -10,6 +10,9 @@ namespace Cabida.Core.Type;
 /// </summary>
 public sealed class LetteringLine
 {
+    /// <summary>Fine enough to tell which letter a place belongs to: 2⁻¹⁰ em.</summary>
+    private const int CoarseLevel = -10;
+
     private readonly ITypeface face;
     private readonly InkCache cache;
     private readonly ShapedLine shaped;
@@ -63,6 +66,18 @@ public sealed class LetteringLine
             .Where(a => !a.IsEmpty)
             .ToList()));
         return Outlines.Placed(em, sizeMm, 0, 0);
+    }
+
+    /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
+    public string? LetterAt(double x, double y)
+    {
+        var found = shaped.Glyphs
+            .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
+            .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
+            .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
+            .Select(g => (int?)g.Index)
+            .FirstOrDefault();
+        return found is { } index ? StringInfo.GetNextTextElement(Text, index) : null;
     }
 
     private Area Glyph(uint glyph, int level) =>

@@ -1,0 +1,75 @@
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Core.Stock;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Checking;
+
+/// <summary>What a check looks for.</summary>
+public enum Rule
+{
+    /// <summary>Characters that a typeface lacks.</summary>
+    MissingCharacters,
+
+    /// <summary>Ink outside its zone.</summary>
+    OutsideZone,
+
+    /// <summary>Strokes thinner than the film bears.</summary>
+    ThinStrokes,
+}
+
+/// <summary>How serious a finding is.</summary>
+public enum Severity
+{
+    /// <summary>The piece would be wrong.</summary>
+    Stop,
+
+    /// <summary>The piece can be made, but wants looking at.</summary>
+    Look,
+}
+
+/// <summary>Something a check noticed.</summary>
+/// <param name="Rule">What was looked for.</param>
+/// <param name="Severity">How serious it is.</param>
+/// <param name="Place">Where, in the zone's coordinates; null when it has no one place.</param>
+/// <param name="Figure">What was found, in millimetres, when it is a length.</param>
+/// <param name="Limit">What is allowed, in millimetres, when it is a length.</param>
+/// <param name="Message">It in words.</param>
+public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, double? Figure, double? Limit, Phrase Message);
+
+/// <summary>A set piece as the checks see it.</summary>
+/// <param name="Name">The piece's name.</param>
+/// <param name="Composition">Its lines.</param>
+/// <param name="Parts">Its parts in the zone's coordinates.</param>
+/// <param name="Ink">Its ink in the zone's coordinates.</param>
+/// <param name="Cautious">Its room in the cautious zone; null without ink.</param>
+/// <param name="Nominal">Its room in the nominal zone; null without ink.</param>
+/// <param name="Film">The film it is cut from.</param>
+/// <param name="Thin">What of its ink is thinner than the film bears.</param>
+public sealed record CheckedPiece(
+    string Name,
+    Composition Composition,
+    IReadOnlyList<PlacedPart> Parts,
+    NetTopologySuite.Geometries.Geometry Ink,
+    Rooms? Cautious,
+    Rooms? Nominal,
+    Film Film,
+    IReadOnlyList<ThinPart> Thin);
+
+/// <summary>A rule that looks at one piece.</summary>
+public interface ICheck
+{
+    /// <summary>What it notices, most serious first.</summary>
+    IEnumerable<Finding> Look(CheckedPiece piece);
+}
+
+/// <summary>All checks, in the order in which their findings are shown.</summary>
+public static class Checks
+{
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new ThinStrokes()];
+
+    /// <summary>Everything the checks notice on a piece, most serious first.</summary>
+    public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>
+        [.. All.SelectMany(c => c.Look(piece)).OrderBy(f => f.Severity)];
+}

@@ -1,0 +1,58 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Checking;
+
+/// <summary>Ink that stands outside its zone: over the nominal one it is over, over the cautious one alone it is snug.</summary>
+public sealed class OutsideZone : ICheck
+{
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Look(CheckedPiece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        if (piece.Cautious is not { } cautious || piece.Nominal is not { } nominal)
+        {
+            yield break;
+        }
+
+        var state = FitStates.Of(cautious, nominal);
+        if (state == FitState.Fits)
+        {
+            yield break;
+        }
+
+        var rooms = state == FitState.Over ? nominal : cautious;
+        // Ink is centred, so it usually stands out at two sides at once: one sentence for the width, one for the height.
+        foreach (var (a, b, way) in new[] { (rooms.Left, rooms.Right, "wider"), (rooms.Above, rooms.Below, "higher") })
+        {
+            if (Math.Min(a.Distance, b.Distance) >= -Tolerances.Fit)
+            {
+                continue;
+            }
+
+            var over = Length.Mm(-(Math.Min(0, a.Distance) + Math.Min(0, b.Distance)));
+            var worst = a.Distance <= b.Distance ? a : b;
+            yield return new Finding(
+                Rule.OutsideZone,
+                state == FitState.Over ? Severity.Stop : Severity.Look,
+                EdgeOf(piece.Ink, worst.Limit),
+                worst.Distance,
+                0,
+                state == FitState.Over
+                    ? Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than the zone.")
+                    : Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their uncertainty may take that away."));
+        }
+    }
+
+    private static PlanePoint? EdgeOf(NetTopologySuite.Geometries.Geometry ink, LimitKind limit) => Box.Of(ink) is not { } box ? null : limit switch
+    {
+        LimitKind.Rim => new PlanePoint(box.CentreX, box.MaxY),
+        LimitKind.Base => new PlanePoint(box.CentreX, box.MinY),
+        LimitKind.LeftSide => new PlanePoint(box.MinX, box.CentreY),
+        LimitKind.RightSide => new PlanePoint(box.MaxX, box.CentreY),
+        _ => null,
+    };
+}

@@ -1,0 +1,29 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Checking;
+
+/// <summary>Strokes thinner than the film weeds cleanly: necks always, tips when longer than twice the limit.</summary>
+public sealed class ThinStrokes : ICheck
+{
+    /// <summary>More of them than this say nothing new; the thinnest are shown.</summary>
+    private const int MostShown = 6;
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Look(CheckedPiece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        var limit = piece.Film.ThinnestStroke.OrZero(LengthRange.Artwork);
+        return piece.Thin.OrderBy(t => t.LeastWidth).Take(MostShown).Select(t => new Finding(
+            Rule.ThinStrokes, Severity.Look, t.At, t.LeastWidth, limit.Millimetres, Say(piece, t, limit)));
+    }
+
+    private static Phrase Say(CheckedPiece piece, ThinPart thin, Length limit)
+    {
+        var what = thin.Kind == ThinKind.Tip ? "A tip" : "A stroke";
+        var letter = piece.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
+        var where = letter is null ? Phrase.Empty : Phrase.Say($" in {letter:strong}");
+        return Phrase.Say($"{what} of {Length.Mm(thin.LeastWidth):strong}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly from {limit}.");
+    }
+}

@@ -1,0 +1,122 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Geometry;
+
+namespace Cabida.Core.Fitting;
+
+/// <summary>How far ink could move one way before it touches.</summary>
+/// <param name="Distance">Millimetres; negative when the ink stands outside by so much.</param>
+/// <param name="Limit">What it touches first.</param>
+public readonly record struct Room(double Distance, LimitKind Limit);
+
+/// <summary>The room around ink in a zone, per side.</summary>
+/// <param name="Above">Upwards.</param>
+/// <param name="Below">Downwards.</param>
+/// <param name="Left">To the left.</param>
+/// <param name="Right">To the right.</param>
+public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
+{
+    /// <summary>Room below this is none: the ink touches.</summary>
+    private const double Touching = 0.05;
+
+    /// <summary>All four, in reading order.</summary>
+    public IReadOnlyList<Room> All => [Above, Below, Left, Right];
+
+    /// <summary>The least.</summary>
+    public double Least => All.Min(r => r.Distance);
+
+    /// <summary>What touches, or is crossed.</summary>
+    public IReadOnlyList<LimitKind> Limits => [.. All.Where(r => r.Distance < Touching).Select(r => r.Limit).Distinct()];
+
+    /// <summary>Measures the room of placed ink in a zone.</summary>
+    /// <param name="ink">The ink in the zone's coordinates; not empty.</param>
+    /// <param name="zone">The zone.</param>
+    public static Rooms Of(NetTopologySuite.Geometries.Geometry ink, ZoneShape zone)
+    {
+        ArgumentNullException.ThrowIfNull(zone);
+        var box = Box.Of(ink) ?? throw new ArgumentException("There is no ink.", nameof(ink));
+        return zone.IsRectangle ? InRectangle(box, zone.Bounds) : InPolygon(ink, zone);
+    }
+
+    /// <summary>The room of an ink box between upright limits.</summary>
+    public static Rooms InRectangle(Box ink, Box zone) => new(
+        new Room(zone.MaxY - ink.MaxY, LimitKind.Rim),
+        new Room(ink.MinY - zone.MinY, LimitKind.Base),
+        new Room(ink.MinX - zone.MinX, LimitKind.LeftSide),
+        new Room(zone.MaxX - ink.MaxX, LimitKind.RightSide));
+
+    private static Rooms InPolygon(NetTopologySuite.Geometries.Geometry ink, ZoneShape zone)
+    {
+        var boundary = Outlines.RingsOf(ink)
+            .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
+            .ToList();
+        return new Rooms(
+            Upwards(boundary, zone.Edges, p => p),
+            Upwards(boundary, zone.Edges, p => new(p.X, -p.Y)),
+            Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)),
+            Upwards(boundary, zone.Edges, p => new(p.Y, p.X)));
+    }
+
+    /// <summary>
+    /// Both boundaries are made of straight edges, so the least distance along y is found at a vertex of one of them:
+    /// each ink vertex against the zone's edges over it, each zone vertex against the ink's edges under it.
+    /// </summary>
+    private static Room Upwards(List<ZoneEdge> ink, IReadOnlyList<ZoneEdge> zone, Func<PlanePoint, PlanePoint> turned)
+    {
+        ZoneEdge[] inkEdges = [.. ink.Select(e => e with { From = turned(e.From), To = turned(e.To) })];
+        ZoneEdge[] zoneEdges = [.. zone.Select(e => e with { From = turned(e.From), To = turned(e.To) })];
+        var least = new Room(double.PositiveInfinity, LimitKind.Edge);
+        foreach (var edge in inkEdges)
+        {
+            if (OverInside(zoneEdges, edge.From) is { } room && room.Distance < least.Distance)
+            {
+                least = room;
+            }
+        }
+
+        foreach (var edge in zoneEdges)
+        {
+            foreach (var under in inkEdges)
+            {
+                if (HeightAt(under, edge.From.X) is { } y && edge.From.Y - y is var d and > 0 && d < least.Distance)
+                {
+                    least = new Room(d, edge.Limit);
+                }
+            }
+        }
+
+        return least;
+    }
+
+    /// <summary>From a point up to where the zone ends; when the point is outside, back down to where it would be inside.</summary>
+    private static Room? OverInside(ZoneEdge[] zone, PlanePoint p)
+    {
+        var (above, below) = (default(Room?), default(Room?));
+        var crossings = 0;
+        foreach (var edge in zone)
+        {
+            if (HeightAt(edge, p.X) is not { } y)
+            {
+                continue;
+            }
+
+            if (y >= p.Y)
+            {
+                crossings++;
+                above = above is { } a && a.Distance <= y - p.Y ? above : new Room(y - p.Y, edge.Limit);
+            }
+            else
+            {
+                below = below is { } b && b.Distance >= y - p.Y ? below : new Room(y - p.Y, edge.Limit);
+            }
+        }
+
+        return crossings % 2 == 1 ? above : above is null ? below : null;
+    }
+
+    /// <summary>Where an edge stands over x, its right end left out so that a vertex counts once.</summary>
+    private static double? HeightAt(ZoneEdge e, double x)
+    {
+        var (lo, hi) = e.From.X < e.To.X ? (e.From, e.To) : (e.To, e.From);
+        return x >= lo.X && x < hi.X ? lo.Y + ((hi.Y - lo.Y) * (x - lo.X) / (hi.X - lo.X)) : null;
+    }
+}

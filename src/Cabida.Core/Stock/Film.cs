@@ -1,0 +1,82 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Stock;
+
+/// <summary>What a film is for once it is cut.</summary>
+public enum FilmPurpose
+{
+    /// <summary>It stays on the goods.</summary>
+    Stays,
+
+    /// <summary>A mask: painted over and pulled off.</summary>
+    PulledOff,
+
+    /// <summary>A stencil that is used again.</summary>
+    Loose,
+}
+
+/// <summary>How a film is cut, in the words and numbers of the maker's own cutter.</summary>
+/// <param name="Blade">The blade.</param>
+/// <param name="Depth">How far it stands out.</param>
+/// <param name="Pressure">The pressure.</param>
+/// <param name="Speed">The speed.</param>
+/// <param name="Passes">How many passes, as typed.</param>
+public sealed record CutSettings(string Blade, string Depth, string Pressure, string Speed, string Passes);
+
+/// <summary>The cut material of a part.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Colour">Its colour as <c>#rrggbb</c>.</param>
+/// <param name="Purpose">What it is for.</param>
+/// <param name="Mirrored">Whether it is cut from the back and so mirrored.</param>
+/// <param name="ThinnestStroke">The thinnest stroke that weeds cleanly.</param>
+/// <param name="Width">The width of a sheet of it.</param>
+/// <param name="Length">The length of a sheet of it.</param>
+/// <param name="Settings">How it is cut.</param>
+/// <param name="Note">How it is applied, and anything else worth remembering.</param>
+public sealed record Film(
+    string Name,
+    string Colour,
+    FilmPurpose Purpose,
+    bool Mirrored,
+    TypedLength ThinnestStroke,
+    TypedLength Width,
+    TypedLength Length,
+    CutSettings Settings,
+    string Note = "");
+
+/// <summary>A cutter, by what it really reaches.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="ReachWidth">How wide it cuts on a mat.</param>
+/// <param name="ReachLength">How long it cuts on a mat.</param>
+/// <param name="Note">Anything worth remembering.</param>
+public sealed record Cutter(string Name, TypedLength ReachWidth, TypedLength ReachLength, string Note = "");
+
+/// <summary>Something typed on the stock page that cannot be used.</summary>
+/// <param name="Field">The field.</param>
+/// <param name="Message">What is wrong.</param>
+public sealed record StockProblem(string Field, Phrase Message);
+
+/// <summary>Reads every length of films and cutters and reports what cannot be used.</summary>
+public static class StockProblems
+{
+    /// <summary>Problems of a film.</summary>
+    public static IReadOnlyList<StockProblem> Of(Film film)
+    {
+        ArgumentNullException.ThrowIfNull(film);
+        return [.. Named(film.Name), .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork), .. Read("width", film.Width, LengthRange.Object), .. Read("length", film.Length, LengthRange.Object)];
+    }
+
+    /// <summary>Problems of a cutter.</summary>
+    public static IReadOnlyList<StockProblem> Of(Cutter cutter)
+    {
+        ArgumentNullException.ThrowIfNull(cutter);
+        return [.. Named(cutter.Name), .. Read("reachWidth", cutter.ReachWidth, LengthRange.Object), .. Read("reachLength", cutter.ReachLength, LengthRange.Object)];
+    }
+
+    private static IEnumerable<StockProblem> Named(string name) =>
+        string.IsNullOrWhiteSpace(name) ? [new("name", Phrase.Say($"Give it a name, so that it can be found again."))] : [];
+
+    private static IEnumerable<StockProblem> Read(string field, TypedLength typed, LengthRange range) =>
+        typed.Read(range).Problem is { } problem ? [new(field, problem)] : [];
+}
