@@ -47,7 +47,7 @@ public sealed class ZoneShape
     /// <summary>The polygon.</summary>
     public Polygon Outline { get; }
 
-    /// <summary>Its boundary.</summary>
+    /// <summary>Its boundary, the zone on the left of each edge.</summary>
     public IReadOnlyList<ZoneEdge> Edges { get; }
 
     /// <summary>Its datum centre: where ink is centred unless the maker says otherwise.</summary>
@@ -84,8 +84,8 @@ public sealed class ZoneShape
     public static ZoneShape Of(Polygon outline, PlanePoint datum)
     {
         ArgumentNullException.ThrowIfNull(outline);
-        var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge)
-            .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear))).ToList();
+        var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge, counterClockwise: true)
+            .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false))).ToList();
         return new ZoneShape(outline, edges, datum, isRectangle: false);
     }
 
@@ -97,8 +97,13 @@ public sealed class ZoneShape
         return new ZoneShape(Outlines.Ring([.. edges.Select(e => e.From)]), edges, datum, isRectangle);
     }
 
-    private static IEnumerable<ZoneEdge> EdgesOf(LineString ring, LimitKind limit) =>
-        ring.Coordinates.Zip(ring.Coordinates.Skip(1), (a, b) => new ZoneEdge(limit, new(a.X, a.Y), new(b.X, b.Y)));
+    private static IEnumerable<ZoneEdge> EdgesOf(LineString ring, LimitKind limit, bool counterClockwise)
+    {
+        var way = NetTopologySuite.Algorithm.Orientation.IsCCW(ring.CoordinateSequence) == counterClockwise
+            ? ring.Coordinates
+            : [.. Enumerable.Reverse(ring.Coordinates)];
+        return way.Zip(way.Skip(1), (a, b) => new ZoneEdge(limit, new(a.X, a.Y), new(b.X, b.Y)));
+    }
 
     private static bool SeesAll(Polygon outline, PlanePoint from)
     {

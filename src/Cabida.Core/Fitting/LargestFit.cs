@@ -62,10 +62,10 @@ public static class LargestFit
         return null;
     }
 
-    /// <summary>Whether ink at a scale lies inside the zone, to within <see cref="Tolerances.Fit"/>.</summary>
+    /// <summary>Whether ink at a scale lies inside the zone.</summary>
     private static Func<double, bool> Inside(IScaledInk ink, ZoneShape zone)
     {
-        var allowed = PreparedGeometryFactory.Prepare(zone.Outline.Buffer(Tolerances.Fit / 2));
+        var allowed = PreparedGeometryFactory.Prepare(zone.Outline);
         return s => allowed.Covers(Outlines.Placed(ink.InkAt(s), 1, zone.Datum.X, zone.Datum.Y));
     }
 

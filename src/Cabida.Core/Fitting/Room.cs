@@ -49,16 +49,17 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
         var boundary = Outlines.RingsOf(ink)
             .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
             .ToList();
+        // Four rotations, so that the zone stays on the left of its edges.
         return new Rooms(
             Upwards(boundary, zone.Edges, p => p),
-            Upwards(boundary, zone.Edges, p => new(p.X, -p.Y)),
+            Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)),
             Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)),
-            Upwards(boundary, zone.Edges, p => new(p.Y, p.X)));
+            Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)));
     }
 
     /// <summary>
     /// Both boundaries are made of straight edges, so the least distance along y is found at a vertex of one of them:
-    /// each ink vertex against the zone's edges over it, each zone vertex against the ink's edges under it.
+    /// each ink vertex against the zone's edges over it, each vertex of the zone's upper edges against the ink under it.
     /// </summary>
     private static Room Upwards(List<ZoneEdge> ink, IReadOnlyList<ZoneEdge> zone, Func<PlanePoint, PlanePoint> turned)
     {
@@ -67,24 +68,50 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
         var least = new Room(double.PositiveInfinity, LimitKind.Edge);
         foreach (var edge in inkEdges)
         {
-            if (OverInside(zoneEdges, edge.From) is { } room && room.Distance < least.Distance)
-            {
-                least = room;
-            }
+            Take(OverInside(zoneEdges, edge.From));
         }
 
-        foreach (var edge in zoneEdges)
+        foreach (var edge in zoneEdges.Where(e => e.To.X < e.From.X))
         {
-            foreach (var under in inkEdges)
-            {
-                if (HeightAt(under, edge.From.X) is { } y && edge.From.Y - y is var d and > 0 && d < least.Distance)
-                {
-                    least = new Room(d, edge.Limit);
-                }
-            }
+            Take(UnderOutside(inkEdges, edge.From, edge.Limit));
+            Take(UnderOutside(inkEdges, edge.To, edge.Limit));
         }
 
         return least;
+
+        void Take(Room? room)
+        {
+            if (room is { } r && r.Distance < least.Distance)
+            {
+                least = r;
+            }
+        }
+    }
+
+    /// <summary>From a vertex of an upper edge down to the ink; when the vertex is inside ink, by how much the ink stands over it.</summary>
+    private static Room? UnderOutside(ZoneEdge[] ink, PlanePoint p, LimitKind limit)
+    {
+        double? under = null, over = null;
+        var crossings = 0;
+        foreach (var edge in ink)
+        {
+            if (HeightAt(edge, p.X) is not { } y)
+            {
+                continue;
+            }
+
+            if (y > p.Y)
+            {
+                crossings++;
+                over = over < y - p.Y ? over : y - p.Y;
+            }
+            else
+            {
+                under = under < p.Y - y ? under : p.Y - y;
+            }
+        }
+
+        return (crossings % 2 == 1 ? -over : under) is { } distance ? new Room(distance, limit) : null;
     }
 
     /// <summary>From a point up to where the zone ends; when the point is outside, back down to where it would be inside.</summary>

@@ -36,7 +36,8 @@ public static class LocalWidth
         }
 
         var grid = new SegmentGrid(ink);
-        var largest = Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height) / 2;
+        // No disc within is larger than half the box; starting a little above, the first shrink always meets the other side.
+        var largest = 0.51 * Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height);
         foreach (var segment in grid.Segments)
         {
             var count = Math.Max(1, (int)Math.Ceiling(segment.Length / step));

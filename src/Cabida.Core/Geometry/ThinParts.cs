@@ -22,7 +22,7 @@ public enum ThinKind
 /// <param name="Kind">How it hangs together with the rest.</param>
 /// <param name="At">The middle of its thinnest place (of a tip: where it is widest below the limit).</param>
 /// <param name="LeastWidth">The least local width of a neck or of a part thin throughout; of a tip the width halfway along it.</param>
-/// <param name="Length">The longest extent of what is too thin.</param>
+/// <param name="Length">How far a tip reaches beyond wider ink; of the others the longest extent of what is too thin.</param>
 public sealed record ThinPart(ThinKind Kind, PlanePoint At, double LeastWidth, double Length);
 
 /// <summary>
@@ -101,8 +101,8 @@ public static class ThinParts
                 continue;
             }
 
-            var length = LongestExtent(part);
             var contacts = wide.IsEmpty ? 0 : Outlines.PolygonsOf(part.Buffer(2 * slack).Intersection(wide)).Count();
+            var length = contacts == 1 ? FreeLength(part, wide) : LongestExtent(part);
             switch (contacts)
             {
                 case 1 when length > 2 * limit:
@@ -118,6 +118,10 @@ public static class ThinParts
             }
         }
     }
+
+    /// <summary>How far a tip reaches beyond the wider ink.</summary>
+    private static double FreeLength(Polygon tip, Area wide) =>
+        tip.Coordinates.Max(c => wide.Distance(Outlines.Factory.CreatePoint(c)));
 
     private static double LongestExtent(Polygon part)
     {

@@ -1,0 +1,58 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Type;
+
+namespace Cabida.Core.Tests;
+
+/// <summary>A typeface whose letters are plain blocks, so that every figure can be worked out by hand: capitals 0.7 em
+/// high and 0.5 em wide on an advance of 0.6 em with a side bearing of 0.05; the letter q hangs 0.2 em below the line;
+/// o is a ring; ß is missing; x overlaps its right neighbour by 0.1 em.</summary>
+internal sealed class BlockFace : ITypeface, ITypefaces
+{
+    public TypefaceInfo Info { get; } = new("block", "Block", "test");
+
+    public string Revision => "1";
+
+    public double CapitalHeight => 0.7;
+
+    public IReadOnlyList<TypefaceInfo> All => [Info];
+
+    public ITypeface? Find(string id) => id == Info.Id ? this : null;
+
+    public ShapedLine Shape(string text, double spacing)
+    {
+        var glyphs = new List<PlacedGlyph>();
+        var missing = new List<int>();
+        var x = 0.0;
+        for (var i = 0; i < text.Length; i++)
+        {
+            if (text[i] == 'ß')
+            {
+                missing.Add(i);
+                continue;
+            }
+
+            if (text[i] != ' ')
+            {
+                glyphs.Add(new PlacedGlyph(text[i], x, 0, i));
+            }
+
+            x += 0.6 + spacing;
+        }
+
+        return new ShapedLine(glyphs, x, missing);
+    }
+
+    public IReadOnlyList<Contour> Outline(uint glyph) => (char)glyph switch
+    {
+        'q' => [Block(0.05, -0.2, 0.55, 0.5)],
+        'x' => [Block(0.05, 0, 0.75, 0.5)],
+        'o' => [Block(0.05, 0, 0.55, 0.5), Hole(0.15, 0.1, 0.45, 0.4)],
+        _ => [Block(0.05, 0, 0.55, 0.7)],
+    };
+
+    private static Contour Block(double x0, double y0, double x1, double y1) =>
+        new(new(x0, y0), [new LineSegmentTo(new(x1, y0)), new LineSegmentTo(new(x1, y1)), new LineSegmentTo(new(x0, y1))]);
+
+    private static Contour Hole(double x0, double y0, double x1, double y1) =>
+        new(new(x0, y0), [new LineSegmentTo(new(x0, y1)), new LineSegmentTo(new(x1, y1)), new LineSegmentTo(new(x1, y0))]);
+}
