@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Runtime.InteropServices;
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
 using HarfBuzzSharp;
@@ -27,10 +28,10 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     {
         Info = info;
         Revision = revision;
-        skTypeface = SKTypeface.FromStream(new MemoryStream(file)) ?? throw new ArgumentException("Not a typeface.", nameof(file));
+        skTypeface = SKTypeface.FromData(SKData.CreateCopy(file)) ?? throw new ArgumentException("Not a typeface.", nameof(file));
         unitsPerEm = skTypeface.UnitsPerEm;
         skFont = new SKFont(skTypeface, (float)unitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true, LinearMetrics = true };
-        blob = Blob.FromStream(new MemoryStream(file));
+        blob = Copied(file);
         face = new Face(blob, 0);
         font = new Font(face);
         font.SetScale((int)unitsPerEm, (int)unitsPerEm);
@@ -103,6 +104,20 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         blob.Dispose();
         skFont.Dispose();
         skTypeface.Dispose();
+    }
+
+    /// <summary>HarfBuzz keeps reading from its blob, so the bytes are copied out of reach of the collector.</summary>
+    private static Blob Copied(byte[] file)
+    {
+        var pinned = GCHandle.Alloc(file, GCHandleType.Pinned);
+        try
+        {
+            return new Blob(pinned.AddrOfPinnedObject(), file.Length, MemoryMode.Duplicate);
+        }
+        finally
+        {
+            pinned.Free();
+        }
     }
 
     /// <summary>A missing mark is reported at the letter it belongs to, since that is what the maker typed.</summary>

@@ -1,6 +1,5 @@
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Utilities;
-using NetTopologySuite.Operation.OverlayNG;
 using NetTopologySuite.Operation.Union;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -16,26 +15,14 @@ public static class Outlines
     public static Area Empty => Factory.CreateMultiPolygon();
 
     /// <summary>
-    /// The area that contours enclose by the non-zero rule: those wound like the largest add, the others cut through.
-    /// Contours that overlap, as in typefaces drawn in strokes, become one.
+    /// The area that contours enclose by the non-zero rule. Contours that overlap, as in typefaces drawn in strokes,
+    /// become one.
     /// </summary>
     public static Area FromContours(IReadOnlyList<Contour> contours, double chordError, double turn)
     {
         ArgumentNullException.ThrowIfNull(contours);
-        var rings = contours.Select(c => CurveFlattening.Flatten(c, chordError, turn))
-            .Where(p => p.Count >= 3)
-            .Select(p => (Points: p, Twice: TwiceSignedArea(p)))
-            .Where(r => Math.Abs(r.Twice) > 1e-12)
-            .ToList();
-        if (rings.Count == 0)
-        {
-            return Empty;
-        }
-
-        var outward = Math.Sign(rings.MaxBy(r => Math.Abs(r.Twice)).Twice);
-        var adding = Union(rings.Where(r => Math.Sign(r.Twice) == outward).Select(r => Ring(r.Points)).ToList());
-        var cutting = rings.Where(r => Math.Sign(r.Twice) != outward).Select(r => Ring(r.Points)).ToList();
-        return cutting.Count == 0 ? adding : OverlayNGRobust.Overlay(adding, Union(cutting), NetTopologySuite.Operation.Overlay.SpatialFunction.Difference);
+        var rings = contours.Select(c => CurveFlattening.Flatten(c, chordError, turn)).Where(p => p.Count >= 3).ToList();
+        return rings.Count == 0 ? Empty : NonZeroFill.Of(rings);
     }
 
     /// <summary>The union of areas.</summary>
@@ -131,16 +118,4 @@ public static class Outlines
     }
 
     private static Area Transform(Area area, AffineTransformation by) => area.IsEmpty ? area : by.Transform(area);
-
-    private static double TwiceSignedArea(List<PlanePoint> points)
-    {
-        var sum = 0.0;
-        for (var i = 0; i < points.Count; i++)
-        {
-            var (a, b) = (points[i], points[(i + 1) % points.Count]);
-            sum += (a.X * b.Y) - (b.X * a.Y);
-        }
-
-        return sum;
-    }
 }

@@ -24,6 +24,21 @@ public class OutlinesTests
         });
 
     [Fact]
+    public void Contours_fill_by_the_non_zero_rule_even_where_they_cross()
+    {
+        Contour Box(double a, double b, bool reversed) => reversed
+            ? new(new(a, a), [new LineSegmentTo(new(a, b)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(b, a))])
+            : new(new(a, a), [new LineSegmentTo(new(b, a)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(a, b))]);
+
+        // A frame with an island in its counter, and a stroke that crosses itself like a ribbon.
+        Outlines.FromContours([Box(0, 10, false), Box(2, 8, true), Box(4, 6, false)], 0.01, 1).Area.ShouldBe(100 - 36 + 4, 1e-9);
+        var ribbon = new Contour(new(0, 0), [new LineSegmentTo(new(4, 4)), new LineSegmentTo(new(4, 0)), new LineSegmentTo(new(0, 4))]);
+        var filled = Outlines.FromContours([ribbon], 0.01, 1);
+        filled.IsValid.ShouldBeTrue();
+        filled.Area.ShouldBe(8, 1e-9);
+    }
+
+    [Fact]
     public void A_flattened_circle_of_cubics_keeps_its_chord_error_and_its_turn()
     {
         const double K = 0.5522847498307936;
