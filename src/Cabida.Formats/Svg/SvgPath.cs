@@ -1,0 +1,55 @@
+using System.Globalization;
+using System.Text;
+using Cabida.Core.Geometry;
+
+namespace Cabida.Formats.Svg;
+
+/// <summary>Areas as SVG path data: every ring a closed path of lines and cubic Béziers, fitted within a tolerance.</summary>
+public static class SvgPath
+{
+    /// <summary>Path data with y down: a point (x, y) of the area becomes (x, <paramref name="top"/> − y).</summary>
+    /// <param name="area">The area; millimetres, y up.</param>
+    /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
+    /// <param name="top">The height that becomes zero.</param>
+    public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double top)
+    {
+        var d = new StringBuilder();
+        foreach (var ring in Outlines.RingsOf(area))
+        {
+            var contour = CurveFitting.Fit(ring, tolerance);
+            d.Append('M');
+            Append(contour.Start);
+            foreach (var segment in contour.Segments)
+            {
+                switch (segment)
+                {
+                    case CubicTo c:
+                        d.Append('C');
+                        Append(c.Control1);
+                        d.Append(' ');
+                        Append(c.Control2);
+                        d.Append(' ');
+                        Append(c.End);
+                        break;
+                    default:
+                        d.Append('L');
+                        Append(segment.End);
+                        break;
+                }
+            }
+
+            d.Append('Z');
+        }
+
+        return d.ToString();
+
+        void Append(PlanePoint p) => d.Append(Number(p.X)).Append(' ').Append(Number(top - p.Y));
+    }
+
+    /// <summary>A line through points, open or closed, with y down.</summary>
+    public static string OfLine(IEnumerable<PlanePoint> points, bool closed, double top) =>
+        "M" + string.Join('L', points.Select(p => $"{Number(p.X)} {Number(top - p.Y)}")) + (closed ? "Z" : "");
+
+    /// <summary>Three decimals: a thousandth of a millimetre, well below what a cutter resolves.</summary>
+    internal static string Number(double value) => (Math.Round(value, 3) + 0.0).ToString("0.###", CultureInfo.InvariantCulture);
+}
