@@ -14,6 +14,7 @@ public sealed record TypedLength(string Text, LengthUnit Unit = LengthUnit.Milli
     public static TypedLength Empty { get; } = new("");
 
     /// <summary>Whether nothing was typed.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public bool IsEmpty => string.IsNullOrWhiteSpace(Text);
 
     /// <summary>What it means, or why it cannot be read; sizes outside <paramref name="range"/> are refused.</summary>

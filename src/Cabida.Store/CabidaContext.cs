@@ -1,0 +1,50 @@
+using Cabida.Store.Rows;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace Cabida.Store;
+
+/// <summary>The maker's library in SQLite.</summary>
+public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbContext(options)
+{
+    /// <summary>Documents as they stand.</summary>
+    public DbSet<DocumentRow> Documents => Set<DocumentRow>();
+
+    /// <summary>Every state they were in.</summary>
+    public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
+
+    /// <summary>Every change.</summary>
+    public DbSet<ChangeSetRow> ChangeSets => Set<ChangeSetRow>();
+
+    /// <summary>What refers to what.</summary>
+    public DbSet<ReferenceRow> References => Set<ReferenceRow>();
+
+    /// <inheritdoc/>
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        ArgumentNullException.ThrowIfNull(modelBuilder);
+        modelBuilder.Entity<DocumentRow>(e =>
+        {
+            e.HasKey(d => new { d.Kind, d.Id });
+            e.Property(d => d.Revision).IsConcurrencyToken();
+        });
+        modelBuilder.Entity<RevisionRow>(e =>
+        {
+            e.HasKey(r => new { r.Kind, r.Id, r.Revision });
+            e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
+        });
+        modelBuilder.Entity<ReferenceRow>(e =>
+        {
+            e.HasKey(r => new { r.FromKind, r.FromId, r.ToKind, r.ToId });
+            e.HasIndex(r => new { r.ToKind, r.ToId });
+        });
+    }
+}
+
+/// <summary>Lets the migration tool make a context without the application.</summary>
+public sealed class CabidaContextFactory : IDesignTimeDbContextFactory<CabidaContext>
+{
+    /// <inheritdoc/>
+    public CabidaContext CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<CabidaContext>().UseSqlite("Data Source=:memory:").Options);
+}

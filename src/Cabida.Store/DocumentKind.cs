@@ -1,0 +1,51 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+
+namespace Cabida.Store;
+
+/// <summary>A reference from one document to another.</summary>
+/// <param name="Kind">What is referred to.</param>
+/// <param name="Id">Which one.</param>
+public readonly record struct Reference(string Kind, string Id);
+
+/// <summary>What the store has to know of a kind of document.</summary>
+/// <param name="Kind">Its name in the database.</param>
+/// <param name="NameOf">What a document of it is called.</param>
+/// <param name="ReferencesOf">What a document of it refers to.</param>
+public sealed record DocumentKind<T>(string Kind, Func<T, string> NameOf, Func<T, IEnumerable<Reference>> ReferencesOf);
+
+/// <summary>The kinds of document.</summary>
+public static class DocumentKinds
+{
+    /// <summary>Blanks of the shelf.</summary>
+    public static DocumentKind<Blank> Blank { get; } = new("blank", b => b.Name, _ => []);
+
+    /// <summary>Motifs.</summary>
+    public static DocumentKind<Motif> Motif { get; } = new("motif", m => m.Name, m => m.Parts.OfType<LetteringPart>().Select(p => new Reference("typeface", p.TypefaceId)));
+
+    /// <summary>Films.</summary>
+    public static DocumentKind<Film> Film { get; } = new("film", f => f.Name, _ => []);
+
+    /// <summary>Cutters.</summary>
+    public static DocumentKind<Cutter> Cutter { get; } = new("cutter", c => c.Name, _ => []);
+
+    /// <summary>Jobs.</summary>
+    public static DocumentKind<Job> Job { get; } = new("job", j => j.Name, _ => []);
+
+    /// <summary>Runs.</summary>
+    public static DocumentKind<Run> Run { get; } = new("run", r => r.Name, r => ReferencesOf(r));
+
+    private static IEnumerable<Reference> ReferencesOf(Run run)
+    {
+        yield return new Reference(Job.Kind, run.JobId);
+        foreach (var (kind, pin) in new[] { (Blank.Kind, run.Blank), (Motif.Kind, run.Motif), (Film.Kind, run.Film), (Cutter.Kind, run.Cutter) })
+        {
+            if (pin is not null)
+            {
+                yield return new Reference(kind, pin.Id);
+            }
+        }
+    }
+}

@@ -1,0 +1,86 @@
+namespace Cabida.Store.Rows;
+
+/// <summary>A document as it stands now.</summary>
+public sealed class DocumentRow
+{
+    /// <summary>What it is: blank, motif, film, cutter, job or run.</summary>
+    public required string Kind { get; set; }
+
+    /// <summary>Which one.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>What it is called, for lists.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>Counts every change; a write must name the one it was made from.</summary>
+    public int Revision { get; set; }
+
+    /// <summary>The version of the document's form.</summary>
+    public int Form { get; set; }
+
+    /// <summary>The document.</summary>
+    public required string Json { get; set; }
+
+    /// <summary>When it was first kept, in UTC.</summary>
+    public DateTime CreatedAt { get; set; }
+
+    /// <summary>When it was last changed, in UTC.</summary>
+    public DateTime ChangedAt { get; set; }
+}
+
+/// <summary>One state that a document was ever in. Rows are only added.</summary>
+public sealed class RevisionRow
+{
+    /// <summary>What the document is.</summary>
+    public required string Kind { get; set; }
+
+    /// <summary>Which one.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The revision.</summary>
+    public int Revision { get; set; }
+
+    /// <summary>The revision whose state this change replaced; null for the first.</summary>
+    public int? Replaced { get; set; }
+
+    /// <summary>The revision whose state was brought back, when this is an undo or redo.</summary>
+    public int? Restored { get; set; }
+
+    /// <summary>The version of the document's form.</summary>
+    public int Form { get; set; }
+
+    /// <summary>The document; null when it was removed.</summary>
+    public string? Json { get; set; }
+
+    /// <summary>The change-set it belongs to.</summary>
+    public long ChangeSetId { get; set; }
+}
+
+/// <summary>One change by the maker; it may span several documents.</summary>
+public sealed class ChangeSetRow
+{
+    /// <summary>Counts up.</summary>
+    public long Id { get; set; }
+
+    /// <summary>When, in UTC.</summary>
+    public DateTime At { get; set; }
+
+    /// <summary>What was done, in a few words.</summary>
+    public required string Words { get; set; }
+}
+
+/// <summary>A reference inside a document, kept beside it so that nothing in use can be removed.</summary>
+public sealed class ReferenceRow
+{
+    /// <summary>What the referring document is.</summary>
+    public required string FromKind { get; set; }
+
+    /// <summary>Which one.</summary>
+    public required string FromId { get; set; }
+
+    /// <summary>What it refers to.</summary>
+    public required string ToKind { get; set; }
+
+    /// <summary>Which one.</summary>
+    public required string ToId { get; set; }
+}
