@@ -7,11 +7,11 @@ namespace Cabida.Formats.Svg;
 /// <summary>Areas as SVG path data: every ring a closed path of lines and cubic Béziers, fitted within a tolerance.</summary>
 public static class SvgPath
 {
-    /// <summary>Path data with y down: a point (x, y) of the area becomes (x, <paramref name="top"/> − y).</summary>
+    /// <summary>Path data; with a <paramref name="top"/> y goes down from there, without one it stays as it is.</summary>
     /// <param name="area">The area; millimetres, y up.</param>
     /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
-    /// <param name="top">The height that becomes zero.</param>
-    public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double top)
+    /// <param name="top">The height that becomes zero when y is turned down.</param>
+    public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double? top = null)
     {
         var d = new StringBuilder();
         foreach (var ring in Outlines.RingsOf(area))
@@ -43,12 +43,12 @@ public static class SvgPath
 
         return d.ToString();
 
-        void Append(PlanePoint p) => d.Append(Number(p.X)).Append(' ').Append(Number(top - p.Y));
+        void Append(PlanePoint p) => d.Append(Number(p.X)).Append(' ').Append(Number(top - p.Y ?? p.Y));
     }
 
-    /// <summary>A line through points, open or closed, with y down.</summary>
-    public static string OfLine(IEnumerable<PlanePoint> points, bool closed, double top) =>
-        "M" + string.Join('L', points.Select(p => $"{Number(p.X)} {Number(top - p.Y)}")) + (closed ? "Z" : "");
+    /// <summary>A line through points, open or closed, y as it is.</summary>
+    public static string OfLine(IEnumerable<PlanePoint> points, bool closed) =>
+        "M" + string.Join('L', points.Select(p => $"{Number(p.X)} {Number(p.Y)}")) + (closed ? "Z" : "");
 
     /// <summary>Three decimals: a thousandth of a millimetre, well below what a cutter resolves.</summary>
     internal static string Number(double value) => (Math.Round(value, 3) + 0.0).ToString("0.###", CultureInfo.InvariantCulture);

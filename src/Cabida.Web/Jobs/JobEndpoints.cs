@@ -1,0 +1,53 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Runs;
+using Cabida.Store;
+using Cabida.Web.Library;
+using Cabida.Web.Runs;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Cabida.Web.Jobs;
+
+/// <summary>A new job.</summary>
+internal sealed record NewJob(string Name, string Customer, string Due);
+
+/// <summary>A new run of a job.</summary>
+internal sealed record NewRun(string Name);
+
+internal static class JobEndpoints
+{
+    public static void MapJobs(this RouteGroupBuilder api)
+    {
+        var jobs = api.MapGroup("/jobs").WithTags("Jobs");
+        jobs.MapGet("", async Task<Ok<List<JobView>>> (Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
+        {
+            var all = new List<JobView>();
+            // By the day they are due; those without a day come last, in the order they were taken.
+            foreach (var stored in (await library.All(DocumentKinds.Job, stop)).OrderBy(j => j.Document.Due.Length == 0).ThenBy(j => j.Document.Due, StringComparer.Ordinal))
+            {
+                all.Add(await views.Of(stored, stop));
+            }
+
+            return TypedResults.Ok(all);
+        }).WithName("ListJobs");
+
+        jobs.MapPost("", async Task<Ok<JobView>> (NewJob wanted, Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
+            TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Job, new Job(wanted.Name, wanted.Customer, wanted.Due), stop: stop), stop))).WithName("AddJob");
+
+        jobs.MapPost("/{id}/runs", async Task<Results<Ok<RunView>, NotFound>> (
+            string id, NewRun wanted, Cabida.Store.Library library, IViews<Run, RunView> views, CancellationToken stop) =>
+            await library.Find(DocumentKinds.Job, id, stop) is null
+                ? TypedResults.NotFound()
+                : TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Run, await Fresh(wanted.Name, id, library, stop), stop: stop), stop))).WithName("AddRun");
+
+        jobs.MapLibrary<Job, JobView>(DocumentKinds.Job);
+    }
+
+    /// <summary>A run with nothing chosen but what there is only one of.</summary>
+    private static async Task<Run> Fresh(string name, string jobId, Cabida.Store.Library library, CancellationToken stop)
+    {
+        async Task<Pin?> Only<T>(DocumentKind<T> kind) => await library.All(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
+        return new Run(
+            name, jobId, await Only(DocumentKinds.Blank), await Only(DocumentKinds.Motif), await Only(DocumentKinds.Film), await Only(DocumentKinds.Cutter),
+            Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5), "", []);
+    }
+}

@@ -1,0 +1,59 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Runs;
+using Cabida.Store;
+using Cabida.Web.Library;
+using Cabida.Web.Runs;
+
+namespace Cabida.Web.Jobs;
+
+/// <summary>A run among those of its job, with a picture of its first piece.</summary>
+/// <param name="Id">Which run.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Blank">The blank's name; empty until one is chosen.</param>
+/// <param name="Pieces">How many pieces it makes.</param>
+/// <param name="Todo">What is still to do, in a few words; empty when it can be cut.</param>
+/// <param name="First">Its first piece, when it can be set.</param>
+/// <param name="Ground">What it stands on.</param>
+internal sealed record RunCard(string Id, string Name, string Blank, int Pieces, string Todo, PieceView? First, DrawingBox? Ground);
+
+/// <summary>A zone and wall as little as a slip needs: paths and box.</summary>
+internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double MaxY, string Edge, string Zone);
+
+/// <summary>An order with its runs.</summary>
+internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
+
+internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted) : IViews<Job, JobView>
+{
+    public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop)
+    {
+        var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.JobId == stored.Id);
+        var cards = new List<RunCard>();
+        foreach (var run in runs)
+        {
+            cards.Add(await CardOf(run, stop));
+        }
+
+        return new JobView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document, cards);
+    }
+
+    private async Task<RunCard> CardOf(Stored<Run> run, CancellationToken stop)
+    {
+        var read = await reader.Read(run, stop);
+        var blank = read.Blank?.Name ?? "";
+        if (read.Ground is not { } ground)
+        {
+            return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, read.Lacks[0].Message.ToString(), null, null);
+        }
+
+        var first = fitted.Of(read, run.Document.Pieces[0]);
+        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(ground.Wall, ground.Zone));
+    }
+
+    private static DrawingBox GroundOf(Wall wall, Zone zone)
+    {
+        var drawing = Blanks.DrawingView.Of(Core.Drawings.FlatDrawing.Of(wall, zone));
+        string Path(Core.Drawings.StrokeKind kind) => drawing.Strokes.First(s => s.Kind == kind).Path;
+        return new DrawingBox(
+            drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone));
+    }
+}

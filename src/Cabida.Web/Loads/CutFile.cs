@@ -1,0 +1,31 @@
+using Cabida.Core.Geometry;
+using Cabida.Formats.Svg;
+
+namespace Cabida.Web.Loads;
+
+/// <summary>A cut file that was read back before it is given out.</summary>
+/// <param name="Svg">The file.</param>
+/// <param name="Measured">What it measures.</param>
+/// <param name="Problem">Set when what was read back is not what was computed; the file must not be used then.</param>
+internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Problem)
+{
+    /// <summary>A file's curves may lie this far from the computed outline: the file's tolerance and the ink's.</summary>
+    private const double Allowed = Tolerances.File + Tolerances.Ink;
+
+    public static CutFile Of(PlannedRun plan, PlannedLoad load)
+    {
+        var title = FormattableString.Invariant(
+            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, {plan.Run.Film!.Name}{(plan.Mirrored ? ", mirrored" : "")}");
+        var svg = CutSvg.Write(title, plan.ReachWidth, plan.ReachHeight, plan.Run.Film.Colour, load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)));
+        var measured = CutSvgMeasure.Of(svg);
+        var wrong = load.Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], plan.ReachHeight) > Allowed).ToList();
+        return new CutFile(svg, measured, wrong.Count == 0
+            ? null
+            : $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed.");
+    }
+
+    private static double Apart(Box computed, Box read, double top) => new[]
+    {
+        computed.MinX - read.MinX, computed.MaxX - read.MaxX, top - computed.MaxY - read.MinY, top - computed.MinY - read.MaxY,
+    }.Max(Math.Abs);
+}

@@ -1,0 +1,57 @@
+using System.Globalization;
+using Cabida.Core.Type;
+using Cabida.Store;
+using Cabida.Typography;
+using Cabida.Web.Blanks;
+using Cabida.Web.Demo;
+using Cabida.Web.Jobs;
+using Cabida.Web.Lengths;
+using Cabida.Web.Library;
+using Cabida.Web.Loads;
+using Cabida.Web.Motifs;
+using Cabida.Web.Runs;
+using Cabida.Web.Serving;
+using Cabida.Web.Stock;
+using Microsoft.EntityFrameworkCore;
+using Serilog;
+
+CultureInfo.DefaultThreadCurrentCulture = CultureInfo.InvariantCulture;
+
+var builder = WebApplication.CreateBuilder(args);
+builder.Services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration).WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
+builder.Services.ConfigureHttpJsonOptions(o => ApiJson.Configure(o.SerializerOptions));
+builder.Services.AddOpenApi();
+builder.Services.AddProblemDetails();
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton<ITypefaces, ShippedTypefaces>();
+builder.Services.AddSingleton<InkCache>();
+builder.Services.AddSingleton<FittedPieces>();
+builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
+builder.Services.AddScoped<Cabida.Store.Library>();
+builder.Services.AddScoped<RunReader>();
+builder.Services.AddScoped<LoadPlanner>();
+builder.Services.AddScoped<DemoLibrary>();
+builder.Services.AddViews();
+
+var app = builder.Build();
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+if (!OpenApiBuild.IsRunning)
+{
+    await DataFile.Prepare(app);
+}
+
+app.MapFrontEnd();
+app.MapOpenApi("/api/{documentName}.json");
+var api = app.MapGroup("/api");
+api.MapBlanks();
+api.MapMotifs();
+api.MapStock();
+api.MapJobs();
+api.MapRuns();
+api.MapFits();
+api.MapLoads();
+api.MapLengths();
+api.MapFinding();
+api.MapDemo();
+await app.RunAsync();

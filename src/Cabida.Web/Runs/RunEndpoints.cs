@@ -1,0 +1,11 @@
+using Cabida.Core.Runs;
+using Cabida.Store;
+using Cabida.Web.Library;
+
+namespace Cabida.Web.Runs;
+
+internal static class RunEndpoints
+{
+    public static void MapRuns(this RouteGroupBuilder api) =>
+        api.MapGroup("/runs").WithTags("Runs").MapLibrary<Run, RunView>(DocumentKinds.Run);
+}

@@ -1,0 +1,27 @@
+using Cabida.Store;
+using Cabida.Web.Demo;
+using Microsoft.EntityFrameworkCore;
+
+namespace Cabida.Web.Serving;
+
+/// <summary>The file that holds the maker's library.</summary>
+internal static class DataFile
+{
+    public static string ConnectionString(IConfiguration configuration)
+    {
+        var folder = configuration["Data"] ?? "data";
+        return $"Data Source={Path.Combine(folder, "cabida.db")}";
+    }
+
+    /// <summary>Makes the file or brings it to the current form; adds the demo data to an empty library when asked for.</summary>
+    public static async Task Prepare(WebApplication app)
+    {
+        Directory.CreateDirectory(app.Configuration["Data"] ?? "data");
+        await using var scope = app.Services.CreateAsyncScope();
+        await scope.ServiceProvider.GetRequiredService<CabidaContext>().Database.MigrateAsync();
+        if (app.Configuration.GetValue<bool>("Demo"))
+        {
+            await scope.ServiceProvider.GetRequiredService<DemoLibrary>().AddIfEmpty(CancellationToken.None);
+        }
+    }
+}

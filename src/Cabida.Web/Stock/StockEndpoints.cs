@@ -1,0 +1,41 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Stock;
+using Cabida.Store;
+using Cabida.Web.Library;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Cabida.Web.Stock;
+
+/// <summary>A new film or cutter.</summary>
+internal sealed record NewStock(string Name);
+
+internal static class StockEndpoints
+{
+    public static void MapStock(this RouteGroupBuilder api)
+    {
+        Map<Film, FilmView>(api.MapGroup("/films").WithTags("Stock"), DocumentKinds.Film, "Film", name => new Film(
+            name, "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new CutSettings("", "", "", "", "1")));
+        Map<Cutter, CutterView>(api.MapGroup("/cutters").WithTags("Stock"), DocumentKinds.Cutter, "Cutter", name => new Cutter(
+            name, TypedLength.Mm(292), TypedLength.Mm(292)));
+    }
+
+    private static void Map<T, TView>(RouteGroupBuilder group, DocumentKind<T> kind, string name, Func<string, T> fresh)
+        where T : class
+    {
+        group.MapGet("", async Task<Ok<List<TView>>> (Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
+        {
+            var all = new List<TView>();
+            foreach (var stored in await library.All(kind, stop))
+            {
+                all.Add(await views.Of(stored, stop));
+            }
+
+            return TypedResults.Ok(all);
+        }).WithName($"List{name}s");
+
+        group.MapPost("", async Task<Ok<TView>> (NewStock wanted, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
+            TypedResults.Ok(await views.Of(await library.Add(kind, fresh(wanted.Name), stop: stop), stop))).WithName($"Add{name}");
+
+        group.MapLibrary<T, TView>(kind);
+    }
+}
