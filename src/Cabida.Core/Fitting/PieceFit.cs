@@ -91,7 +91,7 @@ public sealed record PieceFit(
             NameHeight(composition, parts),
             largest is { } l ? NameHeight(composition, composition.PartsAt(l)) : null,
             box is { } b ? Coverage.Of(Length.Mm(b.Width), ground.Wall.GirthAt(ground.Zone.MiddleHeight).Value) : null,
-            ThinParts.Thinnest(widths, thin, limit),
+            ThinParts.Thinnest(widths),
             box is { } bow ? BowOf(bow, ground) : null,
             findings);
     }

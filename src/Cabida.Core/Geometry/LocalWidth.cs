@@ -7,8 +7,21 @@ namespace Cabida.Core.Geometry;
 /// <param name="Across">Where the disc touches on the other side.</param>
 /// <param name="Centre">The disc's centre, a point of the ink's middle line.</param>
 /// <param name="Width">The disc's diameter: the local width there.</param>
+/// <param name="Ring">Which ring of the boundary the place lies on.</param>
+/// <param name="Position">How far along that ring.</param>
+/// <param name="Around">The way along the boundary from the place to the other side; infinite when that is another ring. Short in a corner.</param>
 /// <param name="Facing">The angle at the centre between the two places, in radians: near π between the sides of a stroke, small in a corner.</param>
-public readonly record struct WidthSample(PlanePoint At, PlanePoint Across, PlanePoint Centre, double Width, double Facing);
+public readonly record struct WidthSample(PlanePoint At, PlanePoint Across, PlanePoint Centre, double Width, double Facing, int Ring, double Position, double Around)
+{
+    /// <summary>A stroke's two sides face one another; in a corner they do not. Radians.</summary>
+    private const double FacingSides = 110 * Math.PI / 180;
+
+    /// <summary>From side to side of a stroke the boundary goes at least this many widths; round a corner it is shorter.</summary>
+    private const double LeastAround = 6;
+
+    /// <summary>Whether the place is a side of a stroke rather than part of a corner or an end.</summary>
+    public bool IsStroke => Facing > FacingSides && Around > LeastAround * Width;
+}
 
 /// <summary>
 /// Local width of ink: the diameter of the largest disc within it (local thickness as in granulometry, Hildebrand
@@ -19,9 +32,12 @@ public static class LocalWidth
 {
     private const int MostShrinks = 40;
 
+    /// <summary>A place is narrow, and the ones around it are looked at closely, up to this many times the width asked about.</summary>
+    private const double Narrow = 1.5;
+
     /// <summary>
-    /// Samples along the whole boundary, at most <paramref name="step"/> apart, and twice that fine where a sample is
-    /// narrower than <paramref name="fineBelow"/>.
+    /// Samples along the whole boundary in its order, at most <paramref name="step"/> apart; where the ink is not much
+    /// wider than <paramref name="fineBelow"/> every vertex is looked at, and thrice between them.
     /// </summary>
     /// <param name="ink">The area; millimetres.</param>
     /// <param name="step">The greatest distance between samples.</param>
@@ -38,34 +54,53 @@ public static class LocalWidth
         var grid = new SegmentGrid(ink);
         // No disc within is larger than half the box; starting a little above, the first shrink always meets the other side.
         var largest = 0.51 * Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height);
+        WidthSample? last = null;
         foreach (var segment in grid.Segments)
         {
+            if (last is { } before && before.Ring == segment.Ring && before.Width > Narrow * fineBelow
+                && segment.Start + (segment.Length / 2) - before.Position < step / 2)
+            {
+                continue;
+            }
+
             var count = Math.Max(1, (int)Math.Ceiling(segment.Length / step));
             for (var i = 0; i < count; i++)
             {
-                var sample = At(grid, segment, (i + 0.5) / count, largest);
-                samples.Add(sample);
+                var sample = At(grid, segment, (i + 0.5) / count, last?.Width ?? largest, largest);
                 if (sample.Width < fineBelow && segment.Length / count > step / 4)
                 {
-                    samples.Add(At(grid, segment, (i + 0.1) / count, largest));
-                    samples.Add(At(grid, segment, (i + 0.9) / count, largest));
+                    samples.Add(At(grid, segment, (i + 0.1) / count, sample.Width, largest));
+                    samples.Add(sample);
+                    samples.Add(At(grid, segment, (i + 0.9) / count, sample.Width, largest));
                 }
+                else
+                {
+                    samples.Add(sample);
+                }
+
+                last = sample;
             }
         }
 
         return samples;
     }
 
-    private static WidthSample At(SegmentGrid grid, SegmentGrid.Segment segment, double share, double largest)
+    /// <summary>The sample at a share of a segment; <paramref name="guess"/> is a radius to start from, right or wrong.</summary>
+    private static WidthSample At(SegmentGrid grid, SegmentGrid.Segment segment, double share, double guess, double largest)
     {
         var p = segment.A.Towards(segment.B, share);
         var n = segment.Inward;
-        var r = largest;
-        var q = p;
+        var r = Math.Min(Math.Max(guess, 1e-3), largest);
+        while (r < largest && grid.Nearest(new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y)), r - 1e-7) is null)
+        {
+            r = Math.Min(2 * r, largest);
+        }
+
+        var (q, across) = (p, -1);
         for (var i = 0; i < MostShrinks; i++)
         {
             var c = new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y));
-            if (grid.Nearest(c, r - 1e-7) is not { } nearest)
+            if (grid.Nearest(c, r - 1e-7) is not var (nearest, on))
             {
                 break;
             }
@@ -78,7 +113,7 @@ public static class LocalWidth
             }
 
             var shrunk = ((dx * dx) + (dy * dy)) / (2 * along);
-            q = nearest;
+            (q, across) = (nearest, on);
             if (shrunk > r - 1e-6)
             {
                 r = Math.Min(r, shrunk);
@@ -90,6 +125,18 @@ public static class LocalWidth
 
         var centre = new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y));
         var facing = r < 1e-9 || q == p ? 0 : 2 * Math.Asin(Math.Min(1, p.To(q) / (2 * r)));
-        return new WidthSample(p, q, centre, 2 * r, facing);
+        var position = segment.Start + (share * segment.Length);
+        return new WidthSample(p, q, centre, 2 * r, facing, segment.Ring, position, AroundTo(grid, segment.Ring, position, across, q));
+    }
+
+    private static double AroundTo(SegmentGrid grid, int ring, double position, int across, PlanePoint q)
+    {
+        if (across < 0 || grid.Segments[across] is var other && other.Ring != ring)
+        {
+            return double.PositiveInfinity;
+        }
+
+        var way = Math.Abs(other.Start + other.A.To(q) - position);
+        return Math.Min(way, grid.RingLengths[ring] - way);
     }
 }

@@ -6,13 +6,17 @@ namespace Cabida.Core.Geometry;
 /// <summary>The boundary of an area as directed segments with the area on their left, in a grid for nearest-point questions.</summary>
 internal sealed class SegmentGrid
 {
-    private readonly List<int>[] cells;
     private readonly double cell;
     private readonly double minX;
     private readonly double minY;
     private readonly int columns;
     private readonly int rows;
     private readonly int[] seen;
+
+    /// <summary>The segments of cell k are <c>inCell[firstIn[k] .. firstIn[k + 1]]</c>.</summary>
+    private readonly int[] firstIn;
+    private readonly int[] inCell;
+    private readonly Projected[] projected;
     private int stamp;
 
     public SegmentGrid(Area area)
@@ -28,26 +32,32 @@ internal sealed class SegmentGrid
 
         var e = area.EnvelopeInternal;
         (minX, minY) = (e.MinX, e.MinY);
-        cell = Math.Max(Math.Sqrt(Math.Max(e.Area, 1e-9) / Math.Max(Segments.Count, 1)) * 2, Math.Max(e.Width, e.Height) / 400);
+        cell = Math.Max(Math.Sqrt(Math.Max(e.Area, 1e-9) / Math.Max(Segments.Count, 1)), Math.Max(e.Width, e.Height) / 400);
         columns = Math.Max(1, (int)Math.Ceiling(e.Width / cell));
         rows = Math.Max(1, (int)Math.Ceiling(e.Height / cell));
-        cells = new List<int>[columns * rows];
         seen = new int[Segments.Count];
-        for (var i = 0; i < Segments.Count; i++)
+        projected = [.. Segments.Select(Projected.Of)];
+        firstIn = new int[(columns * rows) + 1];
+        foreach (var (k, _) in Cells())
         {
-            var s = Segments[i];
-            for (var x = Column(Math.Min(s.A.X, s.B.X)); x <= Column(Math.Max(s.A.X, s.B.X)); x++)
-            {
-                for (var y = Row(Math.Min(s.A.Y, s.B.Y)); y <= Row(Math.Max(s.A.Y, s.B.Y)); y++)
-                {
-                    (cells[(y * columns) + x] ??= []).Add(i);
-                }
-            }
+            firstIn[k + 1]++;
+        }
+
+        for (var k = 0; k < columns * rows; k++)
+        {
+            firstIn[k + 1] += firstIn[k];
+        }
+
+        inCell = new int[firstIn[^1]];
+        var next = firstIn.ToArray();
+        foreach (var (k, segment) in Cells())
+        {
+            inCell[next[k]++] = segment;
         }
     }
 
-    /// <summary>A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to.</summary>
-    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring)
+    /// <summary>A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to, <paramref name="Start"/> is how far along it A lies.</summary>
+    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start)
     {
         public double Length => A.To(B);
 
@@ -64,77 +74,91 @@ internal sealed class SegmentGrid
 
     public List<Segment> Segments { get; } = [];
 
-    /// <summary>The boundary point nearest to <paramref name="p"/> within <paramref name="reach"/>, if any.</summary>
-    public PlanePoint? Nearest(PlanePoint p, double reach)
+    /// <summary>The length of each ring.</summary>
+    public List<double> RingLengths { get; } = [];
+
+    /// <summary>The boundary point nearest to <paramref name="p"/> within <paramref name="reach"/>, if any, and the segment it lies on.</summary>
+    public (PlanePoint Point, int Segment)? Nearest(PlanePoint p, double reach)
     {
         stamp++;
-        PlanePoint? best = null;
-        var least = reach * reach;
-        int cx = Column(p.X), cy = Row(p.Y);
-        var rings = (int)Math.Ceiling(reach / cell) + 1;
-        for (var k = 0; k <= rings; k++)
+        var best = -1;
+        var (bx, by, least) = (0.0, 0.0, reach * reach);
+        for (var y = Row(p.Y - reach); y <= Row(p.Y + reach); y++)
         {
-            // Once the nearest found lies nearer than the next ring of cells, no further ring can better it.
-            if (best is not null && (k - 1) * cell > 0 && (k - 1) * cell * ((k - 1) * cell) > least)
+            for (var x = Column(p.X - reach); x <= Column(p.X + reach); x++)
             {
-                break;
-            }
-
-            for (var x = cx - k; x <= cx + k; x++)
-            {
-                for (var y = cy - k; y <= cy + k; y += Math.Abs(x - cx) == k ? 1 : Math.Max(2 * k, 1))
+                var k = (y * columns) + x;
+                for (var at = firstIn[k]; at < firstIn[k + 1]; at++)
                 {
-                    if (x < 0 || y < 0 || x >= columns || y >= rows || cells[(y * columns) + x] is not { } found)
+                    var i = inCell[at];
+                    if (seen[i] == stamp)
                     {
                         continue;
                     }
 
-                    foreach (var i in found)
+                    seen[i] = stamp;
+                    ref readonly var s = ref projected[i];
+                    var share = Math.Clamp(((p.X - s.X) * s.Ux) + ((p.Y - s.Y) * s.Uy), 0, 1);
+                    double qx = s.X + (share * s.Dx), qy = s.Y + (share * s.Dy);
+                    var d = ((qx - p.X) * (qx - p.X)) + ((qy - p.Y) * (qy - p.Y));
+                    if (d < least)
                     {
-                        if (seen[i] == stamp)
-                        {
-                            continue;
-                        }
-
-                        seen[i] = stamp;
-                        var q = OnSegment(Segments[i], p);
-                        var d = ((q.X - p.X) * (q.X - p.X)) + ((q.Y - p.Y) * (q.Y - p.Y));
-                        if (d < least)
-                        {
-                            (least, best) = (d, q);
-                        }
+                        (least, best, bx, by) = (d, i, qx, qy);
                     }
                 }
             }
         }
 
-        return best;
+        return best < 0 ? null : (new PlanePoint(bx, by), best);
     }
 
-    private static PlanePoint OnSegment(Segment s, PlanePoint p)
+    private IEnumerable<(int Cell, int Segment)> Cells()
     {
-        double dx = s.B.X - s.A.X, dy = s.B.Y - s.A.Y;
-        var share = (((p.X - s.A.X) * dx) + ((p.Y - s.A.Y) * dy)) / ((dx * dx) + (dy * dy));
-        return s.A.Towards(s.B, Math.Clamp(share, 0, 1));
+        for (var i = 0; i < Segments.Count; i++)
+        {
+            var s = Segments[i];
+            for (var y = Row(Math.Min(s.A.Y, s.B.Y)); y <= Row(Math.Max(s.A.Y, s.B.Y)); y++)
+            {
+                for (var x = Column(Math.Min(s.A.X, s.B.X)); x <= Column(Math.Max(s.A.X, s.B.X)); x++)
+                {
+                    yield return ((y * columns) + x, i);
+                }
+            }
+        }
     }
 
     private void AddRing(LineString ring, bool inside)
     {
         var points = ring.CoordinateSequence;
-        var number = Segments.Count == 0 ? 0 : Segments[^1].Ring + 1;
         var leftward = NetTopologySuite.Algorithm.Orientation.IsCCW(points) != inside;
-        for (var i = 0; i < points.Count - 1; i++)
+        var along = 0.0;
+        for (var k = 0; k < points.Count - 1; k++)
         {
+            var i = leftward ? k : points.Count - 1 - k;
+            var j = leftward ? k + 1 : points.Count - 2 - k;
             var a = new PlanePoint(points.GetX(i), points.GetY(i));
-            var b = new PlanePoint(points.GetX(i + 1), points.GetY(i + 1));
-            if (a.To(b) > 1e-9)
+            var b = new PlanePoint(points.GetX(j), points.GetY(j));
+            if (a.To(b) is var length and > 1e-9)
             {
-                Segments.Add(leftward ? new Segment(a, b, number) : new Segment(b, a, number));
+                Segments.Add(new Segment(a, b, RingLengths.Count, along));
+                along += length;
             }
         }
+
+        RingLengths.Add(along);
     }
 
     private int Column(double x) => Math.Clamp((int)((x - minX) / cell), 0, columns - 1);
 
     private int Row(double y) => Math.Clamp((int)((y - minY) / cell), 0, rows - 1);
+
+    /// <summary>A segment ready for projecting onto: its start, its run, and its run over its squared length.</summary>
+    private readonly record struct Projected(double X, double Y, double Dx, double Dy, double Ux, double Uy)
+    {
+        public static Projected Of(Segment s)
+        {
+            double dx = s.B.X - s.A.X, dy = s.B.Y - s.A.Y, square = (dx * dx) + (dy * dy);
+            return new Projected(s.A.X, s.A.Y, dx, dy, dx / square, dy / square);
+        }
+    }
 }

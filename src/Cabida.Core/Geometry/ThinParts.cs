@@ -34,9 +34,6 @@ public static class ThinParts
     /// <summary>Quarter-circle steps of the opening's arcs: their sagitta at t = 1 is 0.0006.</summary>
     private const int ArcSteps = 16;
 
-    /// <summary>A stroke's two sides face one another; in a corner they do not. Radians.</summary>
-    private const double FacingStroke = 110 * Math.PI / 180;
-
     /// <summary>What of <paramref name="ink"/> is thinner than <paramref name="limit"/>, given its width samples.</summary>
     /// <param name="ink">The area; millimetres.</param>
     /// <param name="limit">t, the least width wanted.</param>
@@ -46,7 +43,7 @@ public static class ThinParts
         ArgumentNullException.ThrowIfNull(ink);
         ArgumentNullException.ThrowIfNull(samples);
         var found = new List<ThinPart>();
-        var thin = samples.Where(s => s.Width < limit - Tolerances.Check && s.Facing > FacingStroke).ToList();
+        var thin = samples.Where(s => s.Width < limit - Tolerances.Check && s.IsStroke).ToList();
         if (thin.Count == 0)
         {
             return found;
@@ -65,22 +62,39 @@ public static class ThinParts
     }
 
     /// <summary>
-    /// The thinnest stroke: the least local width where two sides face one another, leaving out tips too short to report.
-    /// Null for empty ink.
+    /// The thinnest stroke: the least local width that is a minimum along its side, so that strokes which run out into a
+    /// tip are not counted by it. Null when there is none.
     /// </summary>
-    public static WidthSample? Thinnest(IReadOnlyList<WidthSample> samples, IReadOnlyList<ThinPart> parts, double limit)
+    /// <param name="samples">Width samples in the order of the boundary.</param>
+    public static WidthSample? Thinnest(IReadOnlyList<WidthSample> samples)
     {
         ArgumentNullException.ThrowIfNull(samples);
-        ArgumentNullException.ThrowIfNull(parts);
-        var necks = parts.Where(p => p.Kind != ThinKind.Tip).ToList();
-        if (necks.Count > 0)
+        WidthSample? least = null;
+        for (var i = 0; i < samples.Count; i++)
         {
-            var least = necks.MinBy(p => p.LeastWidth)!;
-            return samples.Where(s => Math.Abs(s.Width - least.LeastWidth) < 1e-9).OrderBy(s => s.Centre.To(least.At)).First();
+            var s = samples[i];
+            if (s.IsStroke && (least is not { } l || s.Width < l.Width) && IsLeastNearby(samples, i, -1) && IsLeastNearby(samples, i, 1))
+            {
+                least = s;
+            }
         }
 
-        var strokes = samples.Where(s => s.Facing > FacingStroke && s.Width >= limit - Tolerances.Check).ToList();
-        return strokes.Count == 0 ? null : strokes.MinBy(s => s.Width);
+        return least;
+    }
+
+    /// <summary>Whether no sample within a width's distance along the boundary is narrower.</summary>
+    private static bool IsLeastNearby(IReadOnlyList<WidthSample> samples, int i, int way)
+    {
+        var s = samples[i];
+        for (var j = i + way; j >= 0 && j < samples.Count && samples[j].Ring == s.Ring && Math.Abs(samples[j].Position - s.Position) <= s.Width; j += way)
+        {
+            if (samples[j].Width < s.Width - (Tolerances.Check / 4))
+            {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private static void FindIn(Polygon polygon, double limit, List<WidthSample> near, List<ThinPart> found)

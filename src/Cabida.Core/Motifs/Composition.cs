@@ -141,7 +141,7 @@ public sealed class Composition : IScaledInk
     public static Area InkOf(IReadOnlyList<PlacedPart> parts)
     {
         ArgumentNullException.ThrowIfNull(parts);
-        return Outlines.Join([.. parts.Select(p => p.Ink).SelectMany(Outlines.PolygonsOf)]);
+        return Outlines.Join([.. parts.Select(p => p.Ink).Where(a => !a.IsEmpty)]);
     }
 
     private static List<List<Part>> RowsOf(IReadOnlyList<Part> parts)
