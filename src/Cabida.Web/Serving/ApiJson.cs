@@ -1,5 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
 
 namespace Cabida.Web.Serving;
 
@@ -10,8 +13,23 @@ internal static class ApiJson
     {
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase));
         options.NumberHandling = JsonNumberHandling.Strict;
+        options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
+    }
+}
+
+/// <summary>Describes values such as points and boxes as whole: all of their properties are always there.</summary>
+internal sealed class WholeValues : IOpenApiSchemaTransformer
+{
+    public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
+    {
+        if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object, Type.IsValueType: true } && schema.Properties is { } properties)
+        {
+            schema.Required = properties.Keys.ToHashSet(StringComparer.Ordinal);
+        }
+
+        return Task.CompletedTask;
     }
 }
 

@@ -1,0 +1,32 @@
+import { Navigate, Route, Routes } from 'react-router';
+import { Header } from './frame/Header';
+import { JobsPage } from './jobs/JobsPage';
+import { JobPage } from './jobs/JobPage';
+import { MotifPage } from './motifs/MotifPage';
+import { MotifsPage } from './motifs/MotifsPage';
+import { RunPage } from './run/RunPage';
+import { BlankPage } from './shelf/BlankPage';
+import { ShelfPage } from './shelf/ShelfPage';
+import { StockPage } from './stock/StockPage';
+
+export function App() {
+  return (
+    <>
+      <Header />
+      <main>
+        <Routes>
+          <Route path="/" element={<Navigate to="/jobs" replace />} />
+          <Route path="/jobs" element={<JobsPage />} />
+          <Route path="/jobs/:id" element={<JobPage />} />
+          <Route path="/runs/:id/:view" element={<RunPage />} />
+          <Route path="/shelf" element={<ShelfPage />} />
+          <Route path="/shelf/:id" element={<BlankPage />} />
+          <Route path="/motifs" element={<MotifsPage />} />
+          <Route path="/motifs/:id" element={<MotifPage />} />
+          <Route path="/stock" element={<StockPage />} />
+          <Route path="*" element={<div className="page"><h1>Nothing here</h1><p>This address leads nowhere. <a href="/jobs">To the jobs</a></p></div>} />
+        </Routes>
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { useId, type ReactNode } from 'react';
+import type { Schemas } from '../api/client';
+import { Callouts } from './Callouts';
+import { Dimensions } from './Dimensions';
+import { scaleFor, type Pad, type Scale } from './scale';
+import { useSize } from './useSize';
+
+interface Props {
+  label: string;
+  drawing: Schemas['DrawingView'];
+  pad: Pad;
+  dimensions?: boolean;
+  lit?: string;
+  onLight?: (letter?: string) => void;
+  /** What stands on the drawing, given the scale. */
+  children?: (scale: Scale) => ReactNode;
+}
+
+/** A measured drawing at true proportion, as large as its frame allows. Draws plain data and knows no feature. */
+export function Board({ label, drawing, pad, dimensions = true, lit, onLight, children }: Props) {
+  const [ref, { width, height }] = useSize<HTMLDivElement>();
+  const hatch = useId().replaceAll(':', '');
+  const scale = scaleFor(drawing.box, width, height, pad);
+  return (
+    <div className="board" ref={ref}>
+      {width > 0 && height > 0 && (
+        <svg width={width} height={height} role="img" aria-label={label} className={drawing.guessed ? 'drawing guessed' : 'drawing'}>
+          <defs>
+            <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+              <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
+            </pattern>
+          </defs>
+          <Strokes strokes={drawing.strokes} scale={scale} hatch={hatch} />
+          {children?.(scale)}
+          {dimensions && <Dimensions lines={drawing.dimensions} box={drawing.box} scale={scale} lit={lit} onLight={onLight} />}
+          <Callouts callouts={drawing.callouts} right={width - 8} scale={scale} lit={lit} onLight={onLight} />
+        </svg>
+      )}
+    </div>
+  );
+}
+
+/** Lines of a drawing in the order given, their thickness the same at every scale. */
+export function Strokes({ strokes, scale, hatch }: { strokes: readonly Schemas['StrokeView'][]; scale: Scale; hatch: string }) {
+  return (
+    <>
+      <g transform={scale.transform}>
+        {strokes.map((s, i) => (
+          <g key={i}>
+            {s.kind === 'edge' && s.path.endsWith('Z') && <path d={s.path} className="stroke-ground" />}
+            <path d={s.path} className={`stroke-${s.kind}`} vectorEffect="non-scaling-stroke" />
+          </g>
+        ))}
+      </g>
+      {strokes.filter((s) => s.kind === 'keptClear').map((s, i) => (
+        <g key={i}>
+          <HatchedPath path={s.path} scale={scale} hatch={hatch} />
+          {s.label && s.labelAt && (
+            <text className="word-in-hatch" textAnchor="middle" transform={`translate(${scale.x(s.labelAt.x)} ${scale.y(s.labelAt.y)}) rotate(-90)`} dy="0.35em">{s.label}</text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
+/** Hatching keeps its pitch on screen, so its path is scaled point by point. */
+function HatchedPath({ path, scale, hatch }: { path: string; scale: Scale; hatch: string }) {
+  const d = path.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) => `${scale.x(Number(x)).toFixed(1)} ${scale.y(Number(y)).toFixed(1)}`);
+  return <path d={d} fill={`url(#${hatch})`} className="hatched" />;
+}

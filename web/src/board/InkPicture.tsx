@@ -1,0 +1,23 @@
+import type { Schemas } from '../api/client';
+
+interface Props {
+  label: string;
+  box: Pick<Schemas['Box'], 'minX' | 'minY' | 'maxX' | 'maxY'>;
+  /** Room around the box as a share of its larger side. */
+  around?: number;
+  paths: readonly { d: string; className?: string; fill?: string }[];
+  className?: string;
+}
+
+/** Paths in millimetres (y up), as large as the place allows. */
+export function InkPicture({ label, box, around = 0.04, paths, className }: Props) {
+  const [w, h] = [box.maxX - box.minX, box.maxY - box.minY];
+  const room = around * Math.max(w, h);
+  return (
+    <svg className={className ?? 'ink-picture'} viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`} role="img" aria-label={label} preserveAspectRatio="xMidYMid meet">
+      <g transform="scale(1 -1)">
+        {paths.map((p, i) => <path key={i} d={p.d} className={p.className} fill={p.fill} fillRule="evenodd" vectorEffect="non-scaling-stroke" />)}
+      </g>
+    </svg>
+  );
+}

@@ -1,0 +1,70 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { useNavigate, useParams } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { useDocument } from '../api/useDocument';
+import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
+import { useSaving } from '../frame/saving';
+import { JobSlip } from './JobSlip';
+
+/** An order and its runs. */
+export function JobPage() {
+  const { id = '' } = useParams();
+  return <Ordering key={id} id={id} />;
+}
+
+function Ordering({ id }: { id: string }) {
+  const params = { path: { id } };
+  const go = useNavigate();
+  const cache = useQueryClient();
+  const saving = useSaving();
+  const [name, setName] = useState('');
+  const job = useDocument<Schemas['JobView'], Schemas['Job']>({
+    key: ['job', id],
+    load: () => answer(api.GET('/api/jobs/{id}', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/jobs/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
+    undo: () => answer(api.POST('/api/jobs/{id}/undo', { params })),
+    redo: () => answer(api.POST('/api/jobs/{id}/redo', { params })),
+    of: (v) => v.job,
+    touches: [['jobs']],
+  });
+  const add = useMutation({
+    mutationFn: () => answer(api.POST('/api/jobs/{id}/runs', { params, body: { name: name.trim() } })),
+    onSuccess: (run) => {
+      void cache.invalidateQueries({ queryKey: ['jobs'] });
+      void cache.invalidateQueries({ queryKey: ['job', id] });
+      void go(`/runs/${run.id}/set-up`);
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/jobs/{id}', { params })),
+    onSuccess: () => { void cache.invalidateQueries({ queryKey: ['jobs'] }); void go('/jobs'); },
+    onError: (e) => saving.say(e.message),
+  });
+  const { view, document, edit } = job;
+  if (!view || !document) return <Waiting error={job.error} />;
+  const set = (change: Partial<Schemas['Job']>) => edit((j) => ({ ...j, ...change }));
+  return (
+    <div className="page">
+      <TitleRow
+        title={<Form.Control className="title-field" aria-label="Name of the job" value={document.name} onChange={(e) => set({ name: e.target.value })} />}
+        undo={job.undo}
+        redo={job.redo}
+      >
+        <Button size="sm" variant="line" disabled={view.runs.length > 0} title={view.runs.length ? 'It has runs' : undefined} onClick={() => remove.mutate()}>Remove the job</Button>
+      </TitleRow>
+      <Conflict words={job.conflict} takeTheirs={job.takeTheirs} keepMine={job.keepMine} />
+      <div className="job-fields">
+        <label>For<Form.Control size="sm" value={document.customer} onChange={(e) => set({ customer: e.target.value })} /></label>
+        <label>Due<Form.Control size="sm" type="date" value={document.due} onChange={(e) => set({ due: e.target.value })} /></label>
+        <label className="wide">Note<Form.Control size="sm" value={document.note} onChange={(e) => set({ note: e.target.value })} /></label>
+      </div>
+      <JobSlip job={{ ...view, job: document }} />
+      <Form className="new-run" onSubmit={(e) => { e.preventDefault(); if (name.trim()) add.mutate(); }}>
+        <Form.Control size="sm" aria-label="Name of the run" placeholder="A run: one motif on one blank, for a list of names" value={name} onChange={(e) => setName(e.target.value)} />
+        <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>Add a run</Button>
+      </Form>
+    </div>
+  );
+}

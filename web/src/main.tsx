@@ -1,0 +1,38 @@
+import '@fontsource/barlow/400.css';
+import '@fontsource/barlow/500.css';
+import '@fontsource/barlow/600.css';
+import '@fontsource/barlow-semi-condensed/400.css';
+import '@fontsource/barlow-semi-condensed/500.css';
+import '@fontsource/barlow-semi-condensed/600.css';
+import 'bootstrap/dist/css/bootstrap.min.css';
+import './theme/tokens.css';
+import './theme/controls.css';
+import './theme/pages.css';
+import './theme/board.css';
+import './theme/run.css';
+import './theme/print.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter } from 'react-router';
+import { App } from './App';
+import { SavingProvider } from './frame/saving';
+import { UnitsProvider } from './units/UnitsContext';
+
+const cache = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 2000 } } });
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root.');
+
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={cache}>
+      <UnitsProvider>
+        <SavingProvider>
+          <BrowserRouter>
+            <App />
+          </BrowserRouter>
+        </SavingProvider>
+      </UnitsProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

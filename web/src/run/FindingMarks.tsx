@@ -1,0 +1,40 @@
+import type { Schemas } from '../api/client';
+import type { Scale } from '../board/scale';
+import { figure } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+
+const RING = 11;
+const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke' };
+
+/** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
+export function FindingMarks({ findings, scale, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; lit?: number }) {
+  const { units } = useUnits();
+  const placed = findings.map((f, i) => ({ f, i })).filter(({ f }) => f.place && f.rule !== 'outsideZone');
+  const told = placed.find(({ i }) => i === lit) ?? placed[0];
+  return (
+    <>
+      {placed.map(({ f, i }) => {
+        const [x, y] = [scale.x(f.place?.x ?? 0), scale.y(f.place?.y ?? 0)];
+        return (
+          <g key={i} className={`finding-mark ${f.severity}${lit === i ? ' lit' : ''}`}>
+            <circle cx={x} cy={y} r={RING} />
+            {told?.i === i && <Leader x={x} y={y} to={scale.y(0) - 12} text={`${NAMES[f.rule]} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`} />}
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+/** Down to the free margin above the base. */
+function Leader({ x, y, to, text }: { x: number; y: number; to: number; text: string }) {
+  const width = text.length * 6.6 + 8;
+  const slant = Math.max(10, (to - y) * 0.25);
+  return (
+    <>
+      <polyline points={`${x + RING * 0.3},${y + RING} ${x + slant},${to} ${x + slant + 6},${to}`} />
+      <rect x={x + slant + 6} y={to - 9} width={width} height={18} className="gap" />
+      <text x={x + slant + 10} y={to} dy="0.35em">{text}</text>
+    </>
+  );
+}

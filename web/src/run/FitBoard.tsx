@@ -1,0 +1,53 @@
+import type { Schemas } from '../api/client';
+import { Board } from '../board/Board';
+import { Words } from '../units/Words';
+import { FindingMarks } from './FindingMarks';
+import { RoomChains } from './RoomChains';
+
+interface Props {
+  ground: Schemas['FitGroundView'];
+  piece: Schemas['PieceView'];
+  outline: boolean;
+  dimensions: boolean;
+  lit?: number;
+  onOutline: () => void;
+  onDimensions: () => void;
+}
+
+const LIMITS: Record<Schemas['LimitKind'], string> = {
+  rim: 'the margin at the rim',
+  base: 'the margin at the base',
+  leftSide: 'the left side',
+  rightSide: 'the right side',
+  edge: 'the edge of the zone',
+  keptClear: 'a place kept clear',
+};
+
+/** The piece on its blank laid flat, with its room written around it. */
+export function FitBoard({ ground, piece, outline, dimensions, lit, onOutline, onDimensions }: Props) {
+  if (!ground.flat) return null;
+  const limits = [...new Set(piece.rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
+  return (
+    <section className="card sheet" aria-label="Board">
+      <div className="views" role="group" aria-label="Board shows">
+        <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
+        <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} onClick={onDimensions}>Dimensions</button>
+      </div>
+      <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+        {(scale) => (
+          <>
+            <g transform={scale.transform}>
+              <path d={piece.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-piece={piece.name} />
+            </g>
+            {dimensions && ground.flat && piece.inkBox && <RoomChains scale={scale} box={ground.flat.box} ink={piece.inkBox} rooms={piece.rooms} />}
+            <FindingMarks findings={piece.findings} scale={scale} lit={lit} />
+          </>
+        )}
+      </Board>
+      <p className="sums">
+        {ground.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
+        {limits.length > 0 && <span>limited by {limits.join(' and ')}</span>}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,14 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { Words } from '../units/Words';
+
+/** What a run still lacks, with the way to mend it. */
+export function Lacks({ id, lacks }: { id: string; lacks: readonly Schemas['Lack'][] }) {
+  return (
+    <div className="empty">
+      <p>Before the names can be set:</p>
+      <ul>{lacks.map((l, i) => <li key={i}><Words of={l.message} /></li>)}</ul>
+      <Link to={`/runs/${id}/set-up`} className="btn btn-sm btn-main">To the set-up</Link>
+    </div>
+  );
+}

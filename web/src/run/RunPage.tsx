@@ -1,0 +1,61 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Form } from 'react-bootstrap';
+import { Link, NavLink, useNavigate, useParams } from 'react-router';
+import { answer, api } from '../api/client';
+import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
+import { useSaving } from '../frame/saving';
+import { due } from '../jobs/due';
+import { BenchView } from './BenchView';
+import { FitView } from './FitView';
+import { LoadsView } from './LoadsView';
+import { SetUpView } from './SetUpView';
+import { useRun } from './useRun';
+
+const VIEWS = [['set-up', 'Set-up'], ['fit', 'Fit'], ['loads', 'Loads'], ['bench', 'Bench']] as const;
+
+/** A run in its four views, in the order of the work. */
+export function RunPage() {
+  const { id = '', view = 'set-up' } = useParams();
+  return <Running key={id} id={id} at={view} />;
+}
+
+function Running({ id, at }: { id: string; at: string }) {
+  const run = useRun(id);
+  const { view, document, edit } = run;
+  if (!view || !document) return <Waiting error={run.error} />;
+  return (
+    <div className={at === 'fit' ? 'page fill run-fit' : 'page'}>
+      <TitleRow
+        title={<Form.Control className="title-field" aria-label="Name of the run" value={document.name} onChange={(e) => edit((r) => ({ ...r, name: e.target.value }))} />}
+        about={<>
+          <Link to={`/jobs/${document.jobId}`}>{view.job.customer || view.job.name}</Link> · {due(view.job.due)}
+          {view.blank && <> · {document.pieces.length} names on <Link to={`/shelf/${view.blank.id}`}>{view.blank.name}</Link></>}
+        </>}
+        undo={run.undo}
+        redo={run.redo}
+      >
+        {at === 'set-up' && <RemoveRun id={id} jobId={document.jobId} />}
+        <nav className="four-views" aria-label="Views of the run">
+          {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <small>{document.pieces.length}</small>}</NavLink>)}
+        </nav>
+      </TitleRow>
+      <Conflict words={run.conflict} takeTheirs={run.takeTheirs} keepMine={run.keepMine} />
+      {at === 'set-up' && <SetUpView id={id} run={run} />}
+      {at === 'fit' && <FitView id={id} run={run} />}
+      {at === 'loads' && <LoadsView id={id} />}
+      {at === 'bench' && <BenchView id={id} job={view.job} name={document.name} />}
+    </div>
+  );
+}
+
+function RemoveRun({ id, jobId }: { id: string; jobId: string }) {
+  const go = useNavigate();
+  const cache = useQueryClient();
+  const saving = useSaving();
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
+    onSuccess: () => { void cache.invalidateQueries({ queryKey: ['jobs'] }); void cache.invalidateQueries({ queryKey: ['job', jobId] }); void go(`/jobs/${jobId}`); },
+    onError: (e) => saving.say(e.message),
+  });
+  return <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>Remove the run</button>;
+}

@@ -1,0 +1,64 @@
+import { useQuery } from '@tanstack/react-query';
+import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
+import { answer, api, type Schemas } from '../api/client';
+import { InkPicture } from '../board/InkPicture';
+import { Words } from '../units/Words';
+import { PinChoice } from './PinChoice';
+import { SizingFields } from './SizingFields';
+import type { RunDocument } from './useRun';
+
+/** What a run is made of: blank, motif, film, cutter, sizing and names. */
+export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
+  const blanks = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')) });
+  const motifs = useQuery({ queryKey: ['motifs'], queryFn: () => answer(api.GET('/api/motifs')) });
+  const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
+  const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
+  const { view, document, edit } = run;
+  if (!view || !document) return null;
+  const motif = motifs.data?.find((m) => m.id === document.motif?.id);
+  const blank = blanks.data?.find((b) => b.id === document.blank?.id);
+  const lack = (field: string) => view.lacks.find((l) => l.field === field)?.message;
+  const pin = (what: 'blank' | 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
+  return (
+    <div className="set-up">
+      <div className="column">
+        <section className="card" aria-label="Goods">
+          <h2>On what</h2>
+          <PinChoice label="Blank" pin={document.blank} view={view.blank} lack={lack('blank')} choices={blanks.data?.map((b) => ({ id: b.id, revision: b.revision, name: b.name }))} onChange={pin('blank')} />
+          {blank && <p className="soft small"><Words of={blank.size} /></p>}
+          {blanks.data?.length === 0 && <p className="soft"><Link to="/shelf">Measure a blank first</Link></p>}
+        </section>
+        <section className="card" aria-label="Artwork">
+          <h2>What</h2>
+          <PinChoice label="Motif" pin={document.motif} view={view.motif} lack={lack('motif')} choices={motifs.data?.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))} onChange={pin('motif')} />
+          {motif?.inkBox && <InkPicture className="set-up-ink" label={motif.name} box={motif.inkBox} paths={[{ d: motif.inkPath, className: 'ink' }]} />}
+          {motifs.data?.length === 0 && <p className="soft"><Link to="/motifs">Compose a motif first</Link></p>}
+        </section>
+        <section className="card" aria-label="Cutting">
+          <h2>Cut from</h2>
+          <PinChoice label="Film" pin={document.film} view={view.film} lack={lack('film')} choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))} onChange={pin('film')} />
+          <PinChoice label="Cutter" pin={document.cutter} view={view.cutter} choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))} onChange={pin('cutter')} />
+          {(films.data?.length === 0 || cutters.data?.length === 0) && <p className="soft"><Link to="/stock">Add what you cut, and with what, to the stock</Link></p>}
+        </section>
+        <SizingFields view={view} run={document} edit={edit} />
+      </div>
+      <section className="card names" aria-label="Names">
+        <h2>Names<span className="hint">one a line, typed or pasted · {document.pieces.length} {document.pieces.length === 1 ? 'piece' : 'pieces'}</span></h2>
+        <Form.Control
+          as="textarea"
+          aria-label="Names, one a line"
+          spellCheck={false}
+          placeholder={'One name a line.\nPaste a column of a spreadsheet as it is.'}
+          value={document.namesTyped}
+          onChange={(e) => edit((r) => ({ ...r, namesTyped: e.target.value }))}
+        />
+        <div aria-live="polite">
+          {view.notes.map((n, i) => <p key={i} className={n.stops ? 'finding stop' : 'finding'}><Words of={n.message} /></p>)}
+          {lack('names') && <p className="finding"><Words of={lack('names') as Schemas['Phrase']} /></p>}
+        </div>
+        {view.lacks.length === 0 && <Link to={`/runs/${id}/fit`} className="btn btn-main btn-sm onward">See how they fit</Link>}
+      </section>
+    </div>
+  );
+}

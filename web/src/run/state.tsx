@@ -1,0 +1,15 @@
+import type { Schemas } from '../api/client';
+
+const STATES: Record<Schemas['FitState'], [string, string]> = {
+  fits: ['✓', 'fits'],
+  snug: ['◐', 'snug'],
+  over: ['✕', 'over'],
+  notSet: ['–', 'no ink'],
+};
+
+/** How a piece stands: a shape and a word, and a colour besides. A piece that may not be cut for another reason says so. */
+export function StateMark({ piece }: { piece: { state: Schemas['FitState']; mayBeCut?: boolean } }) {
+  const held = piece.mayBeCut === false && piece.state !== 'over' && piece.state !== 'notSet';
+  const [shape, word] = held ? ['▲', 'lacks letters'] : STATES[piece.state];
+  return <span className={`state ${held ? 'over' : piece.state}`}><span aria-hidden="true">{shape}</span> {word}</span>;
+}

@@ -1,0 +1,92 @@
+import { Form } from 'react-bootstrap';
+import type { Schemas } from '../api/client';
+import { figure, unitInForce } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { ReadingField } from './ReadingField';
+
+type Blank = Schemas['Blank'];
+type Row = Schemas['DimensionRowView'];
+type Line = Schemas['ReadingLine'];
+
+export const TOOLS: Record<Schemas['MeasuringTool'], string> = {
+  paperStrip: 'paper strip',
+  softTape: 'soft tape',
+  steelRule: 'steel rule',
+  calliper: 'calliper',
+};
+
+interface Props {
+  view: Schemas['BlankView'];
+  blank: Blank;
+  edit: (change: (b: Blank) => Blank) => void;
+  lit?: string;
+  onLight: (letter?: string) => void;
+}
+
+/** The readings as a schedule: a row per dimension, a line per tool, a field per reading. */
+export function ReadingsCard({ view, blank, edit, lit, onLight }: Props) {
+  const { units } = useUnits();
+  const change = (dimension: Schemas['DimensionKind'], lines: (l: readonly Line[]) => Line[]) =>
+    edit((b) => ({
+      ...b,
+      measured: b.measured.some((m) => m.dimension === dimension)
+        ? b.measured.map((m) => (m.dimension === dimension ? { ...m, lines: lines(m.lines) } : m))
+        : [...b.measured, { dimension, lines: lines([]) }],
+    }));
+  return (
+    <section className="card" aria-label="Readings">
+      <h2>Readings<span className="hint">type as read: 276, 10 7/8, 27.6 cm</span></h2>
+      <table className="readings">
+        <thead><tr><th scope="col">Dimension</th><th scope="col">Read</th><th scope="col">With</th><th scope="col" className="end">Is</th></tr></thead>
+        <tbody>
+          {view.rows.map((row) => {
+            const kept = blank.measured.find((m) => m.dimension === row.dimension)?.lines ?? [];
+            const lines = kept.length ? kept : [{ tool: row.usualTool, readings: [] }];
+            return lines.map((line, l) => (
+              <tr key={`${row.dimension} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
+                <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
+                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row.dimension, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
+                <td>
+                  <Form.Select size="sm" className="tool" aria-label={`Tool for ${row.name}`} value={line.tool} onChange={(e) => tool(l, e.target.value)}>
+                    {Object.entries(TOOLS).map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}
+                    {l === lines.length - 1 && line.readings.some((r) => r.text) && <option value="another">also with …</option>}
+                  </Form.Select>
+                </td>
+                <td className="end is">{l === 0 && typeof row.is === 'number' ? `${figure(row.is, units)} ± ${figure(row.uncertainty ?? 0, units)}` : ''}</td>
+              </tr>
+            ));
+
+            function tool(at: number, value: string) {
+              const unused = (Object.keys(TOOLS) as Schemas['MeasuringTool'][]).find((t) => !lines.some((x) => x.tool === t)) ?? 'steelRule';
+              change(row.dimension, () => (value === 'another'
+                ? [...lines, { tool: unused, readings: [] }]
+                : lines.map((x, i) => (i === at ? { ...x, tool: value as Schemas['MeasuringTool'] } : x))));
+            }
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function LineFields({ row, line, at, unit, change }: { row: Row; line: Line; at: number; unit: Schemas['LengthUnit']; change: (line: Line) => void }) {
+  const fields = [...line.readings, { text: '', unit }];
+  return (
+    <div className="reading-fields">
+      {fields.map((typed, i) => (
+        <ReadingField
+          key={i}
+          label={`${row.name}, reading ${i + 1}`}
+          value={typed}
+          echo={row.echoes[at]?.[i]}
+          fresh={i === line.readings.length}
+          onChange={(value) => {
+            const readings = fields.map((f, j) => (j === i ? value : f));
+            while (readings.length > 0 && readings[readings.length - 1]?.text === '') readings.pop();
+            change({ ...line, readings });
+          }}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Form } from 'react-bootstrap';
+import { answer, api, type Schemas } from '../api/client';
+import { useDocument } from '../api/useDocument';
+import { Conflict } from '../frame/TitleRow';
+import { useSaving } from '../frame/saving';
+import { StockLength } from './StockLength';
+
+type Cutter = Schemas['Cutter'];
+
+/** A cutter by what it really reaches. */
+export function CutterCard({ id }: { id: string }) {
+  const params = { path: { id } };
+  const cache = useQueryClient();
+  const saving = useSaving();
+  const { view, document: cutter, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['CutterView'], Cutter>({
+    key: ['cutter', id],
+    load: () => answer(api.GET('/api/cutters/{id}', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/cutters/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
+    undo: () => answer(api.POST('/api/cutters/{id}/undo', { params })),
+    redo: () => answer(api.POST('/api/cutters/{id}/redo', { params })),
+    of: (v) => v.cutter,
+    touches: [['cutters']],
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/cutters/{id}', { params })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }),
+    onError: (e) => saving.say(e.message),
+  });
+  if (!view || !cutter) return null;
+  const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));
+  const length = (field: 'reachWidth' | 'reachLength', label: string) => (
+    <StockLength label={label} value={cutter[field]} problem={view.problems.find((p) => p.field === field)?.message} onChange={(v) => set({ [field]: v })} />
+  );
+  return (
+    <section className="slip stock-card" aria-label={cutter.name}>
+      <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
+      <div className="stock-name">
+        <Form.Control size="sm" aria-label="Name" value={cutter.name} isInvalid={!cutter.name.trim()} onChange={(e) => set({ name: e.target.value })} />
+        <button type="button" className="quiet" onClick={undo}>Undo</button>
+        <button type="button" className="quiet" disabled={view.usedBy.length > 0} title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined} aria-label={`Remove ${cutter.name}`} onClick={() => remove.mutate()}>✕</button>
+      </div>
+      <div className="stock-fields">
+        {length('reachWidth', 'Reaches across')}
+        {length('reachLength', 'Reaches along')}
+      </div>
+      <Form.Control as="textarea" rows={2} size="sm" aria-label={`Note on ${cutter.name}`} placeholder="A note to yourself" value={cutter.note} onChange={(e) => set({ note: e.target.value })} />
+    </section>
+  );
+}

@@ -1,0 +1,71 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Form } from 'react-bootstrap';
+import { answer, api, type Schemas } from '../api/client';
+import { useDocument } from '../api/useDocument';
+import { Conflict } from '../frame/TitleRow';
+import { useSaving } from '../frame/saving';
+import { StockLength } from './StockLength';
+
+type Film = Schemas['Film'];
+const SETTINGS: [keyof Schemas['CutSettings'], string][] = [['blade', 'Blade'], ['depth', 'Depth'], ['pressure', 'Pressure'], ['speed', 'Speed'], ['passes', 'Passes']];
+
+/** A film: its colour, sheet, limits, and how it is cut. */
+export function FilmCard({ id }: { id: string }) {
+  const params = { path: { id } };
+  const cache = useQueryClient();
+  const saving = useSaving();
+  const { view, document: film, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['FilmView'], Film>({
+    key: ['film', id],
+    load: () => answer(api.GET('/api/films/{id}', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/films/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
+    undo: () => answer(api.POST('/api/films/{id}/undo', { params })),
+    redo: () => answer(api.POST('/api/films/{id}/redo', { params })),
+    of: (v) => v.film,
+    touches: [['films']],
+  });
+  const remove = useMutation({
+    mutationFn: () => answer(api.DELETE('/api/films/{id}', { params })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['films'] }),
+    onError: (e) => saving.say(e.message),
+  });
+  if (!view || !film) return null;
+  const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));
+  const length = (field: 'thinnestStroke' | 'width' | 'length', label: string) => (
+    <StockLength label={label} value={film[field]} problem={view.problems.find((p) => p.field === field)?.message} onChange={(v) => set({ [field]: v })} />
+  );
+  return (
+    <section className="slip stock-card" aria-label={film.name}>
+      <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
+      <div className="stock-name">
+        <input type="color" aria-label={`Colour of ${film.name}`} value={film.colour} onChange={(e) => set({ colour: e.target.value })} />
+        <Form.Control size="sm" aria-label="Name" value={film.name} isInvalid={!film.name.trim()} onChange={(e) => set({ name: e.target.value })} />
+        <button type="button" className="quiet" onClick={undo}>Undo</button>
+        <button type="button" className="quiet" disabled={view.usedBy.length > 0} title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined} aria-label={`Remove ${film.name}`} onClick={() => remove.mutate()}>✕</button>
+      </div>
+      <div className="stock-fields">
+        <label>It is for
+          <Form.Select size="sm" value={film.purpose} onChange={(e) => set({ purpose: e.target.value as Film['purpose'] })}>
+            <option value="stays">staying on</option>
+            <option value="pulledOff">a mask, pulled off</option>
+            <option value="loose">a stencil, used again</option>
+          </Form.Select>
+        </label>
+        <label>It is cut
+          <Form.Select size="sm" value={film.mirrored ? 'back' : 'front'} onChange={(e) => set({ mirrored: e.target.value === 'back' })}>
+            <option value="front">from the front</option>
+            <option value="back">from the back: mirrored</option>
+          </Form.Select>
+        </label>
+        {length('thinnestStroke', 'Thinnest stroke')}
+        {length('width', 'Sheet wide')}
+        {length('length', 'Sheet long')}
+        {SETTINGS.map(([key, label]) => (
+          <label key={key}>{label}
+            <Form.Control size="sm" value={film.settings[key]} onChange={(e) => set({ settings: { ...film.settings, [key]: e.target.value } })} />
+          </label>
+        ))}
+      </div>
+      <Form.Control as="textarea" rows={2} size="sm" aria-label={`How ${film.name} is applied`} placeholder="How it is applied" value={film.note} onChange={(e) => set({ note: e.target.value })} />
+    </section>
+  );
+}

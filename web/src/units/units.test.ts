@@ -1,0 +1,19 @@
+import { describe, expect, it } from 'vitest';
+import { figure, length } from './units';
+
+describe('lengths as they are shown', () => {
+  it('shows millimetres to a tenth, and never minus nothing', () => {
+    expect(length(197.349, { unit: 'mm', fraction: 0 })).toBe('197.3 mm');
+    expect(figure(-0.04, { unit: 'mm', fraction: 0 })).toBe('0.0');
+    expect(figure(-4.08, { unit: 'mm', fraction: 0 })).toBe('−4.1');
+  });
+
+  it('shows inches as decimals or to the nearest part in lowest terms', () => {
+    expect(length(219.075, { unit: 'in', fraction: 0 })).toBe('8.625 in');
+    expect(length(219.075, { unit: 'in', fraction: 16 })).toBe('8 5/8 in');
+    expect(figure(25.4 * 0.999, { unit: 'in', fraction: 8 })).toBe('1');
+    expect(figure(25.4 / 32, { unit: 'in', fraction: 32 })).toBe('1/32');
+    expect(figure(-25.4 / 2, { unit: 'in', fraction: 8 })).toBe('−1/2');
+    expect(figure(-0.1, { unit: 'in', fraction: 8 })).toBe('0');
+  });
+});

@@ -1,0 +1,48 @@
+import type { Schemas } from '../api/client';
+
+/** How lengths are shown: millimetres, or inches as decimals or to the nearest part. */
+export interface Units {
+  unit: 'mm' | 'in';
+  /** 0 for decimals, else the part of an inch. */
+  fraction: 0 | 8 | 16 | 32;
+}
+
+const MM_PER_INCH = 25.4;
+
+/** The figure alone, without its unit. */
+export function figure(mm: number, units: Units, digits = 1): string {
+  if (units.unit === 'mm') return fixed(mm, digits);
+  const inches = mm / MM_PER_INCH;
+  return units.fraction === 0 ? fixed(inches, digits + 2) : inFractions(inches, units.fraction);
+}
+
+/** The figure with its unit. */
+export function length(mm: number, units: Units, digits = 1): string {
+  return `${figure(mm, units, digits)} ${units.unit}`;
+}
+
+export function degrees(value: number): string {
+  return `${fixed(value, 1)}°`;
+}
+
+/** A bare number typed now takes this unit. */
+export function unitInForce(units: Units): Schemas['LengthUnit'] {
+  return units.unit === 'mm' ? 'millimetre' : 'inch';
+}
+
+/** Rounding never leaves a minus before nothing. */
+function fixed(value: number, digits: number): string {
+  const text = value.toFixed(digits);
+  return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
+}
+
+function inFractions(inches: number, parts: number): string {
+  const all = Math.round(Math.abs(inches) * parts);
+  const whole = Math.floor(all / parts);
+  let top = all % parts;
+  let bottom = parts;
+  while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
+  const sign = inches < 0 && all > 0 ? '−' : '';
+  if (top === 0) return `${sign}${whole}`;
+  return `${sign}${whole > 0 ? `${whole} ` : ''}${top}/${bottom}`;
+}
