@@ -24,6 +24,6 @@ public sealed class ThinStrokes : ICheck
         var what = thin.Kind == ThinKind.Tip ? "A tip" : "A stroke";
         var letter = piece.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
         var where = letter is null ? Phrase.Empty : Phrase.Say($" in {letter:strong}");
-        return Phrase.Say($"{what} of {Length.Mm(thin.LeastWidth):strong}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly from {limit}.");
+        return Phrase.Say($"{what} of {Length.Mm(thin.LeastWidth):strong fine}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly from {limit:fine}.");
     }
 }

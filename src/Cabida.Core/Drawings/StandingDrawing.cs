@@ -50,13 +50,15 @@ public static class StandingDrawing
     private static (List<DimensionLine>, List<Callout>) Straight(Wall wall, BlankSheet sheet, List<Stroke> strokes)
     {
         var height = wall.Height.Value.Millimetres;
-        strokes.Add(new(StrokeKind.GirthMark, Ring(wall, 0.62 * height, -90, 90)));
+        // Above the handle, where there is one, so that the leader does not cross it.
+        var ring = (sheet.Wall?.Handle is null ? 0.62 : 0.935) * height;
+        strokes.Add(new(StrokeKind.GirthMark, Ring(wall, ring, -90, 90)));
         var dimensions = new List<DimensionLine>
         {
             Line(sheet, DimensionKind.Across, Project(wall, -90, height), Project(wall, 90, height), DimensionPlace.Above),
             Line(sheet, DimensionKind.Height, Project(wall, -90, 0), Project(wall, -90, height), DimensionPlace.Left),
         };
-        var callouts = new List<Callout> { Call(sheet, DimensionKind.Girth, "girth", Project(wall, 62, 0.62 * height)) };
+        var callouts = new List<Callout> { Call(sheet, DimensionKind.Girth, "girth", Project(wall, 62, ring)) };
         callouts.AddRange(Is(sheet, DimensionKind.HalfGirth) is null ? [] : [Call(sheet, DimensionKind.HalfGirth, "half round", Project(wall, 80, 0.4 * height))]);
         callouts.Add(Call(sheet, DimensionKind.Handle, "handle", sheet.Wall?.Handle is null ? Project(wall, 85, 0.2 * height) : Handle(wall, 0.42)[^1]));
         return (dimensions, callouts);

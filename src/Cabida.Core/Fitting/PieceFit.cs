@@ -51,7 +51,7 @@ public sealed record PieceFit(
     double LetterHeight,
     double? LargestLetterHeight,
     Coverage? Covers,
-    WidthSample? Thinnest,
+    (double Width, PlanePoint At)? Thinnest,
     StraightBow? Bow,
     IReadOnlyList<Finding> Findings)
 {
@@ -89,9 +89,9 @@ public sealed record PieceFit(
             cautious,
             nominal,
             NameHeight(composition, parts),
-            largest is { } l ? NameHeight(composition, composition.PartsAt(l)) : null,
+            largest is { } l && NameHeight(composition, composition.PartsAt(l)) is var most and > 0 ? most : null,
             box is { } b ? Coverage.Of(Length.Mm(b.Width), ground.Wall.GirthAt(ground.Zone.MiddleHeight).Value) : null,
-            ThinParts.Thinnest(widths),
+            ThinParts.Thinnest(widths, thin, limit),
             box is { } bow ? BowOf(bow, ground) : null,
             findings);
     }
@@ -106,8 +106,9 @@ public sealed record PieceFit(
         return largest ?? (composition.IsFixed ? 1 : LargestFit.LeastScale);
     }
 
+    /// <summary>The height of the capitals of the name's line, or of the first line where no line holds a name; zero without it.</summary>
     private static double NameHeight(Composition composition, IReadOnlyList<PlacedPart> parts) =>
-        (parts.FirstOrDefault(p => p.Part.Id == composition.NamePartId) ?? parts.FirstOrDefault(p => p.Line is not null))?.CapitalHeight ?? 0;
+        parts.FirstOrDefault(p => composition.NamePartId is { } id ? p.Part.Id == id : p.Line is not null)?.CapitalHeight ?? 0;
 
     private static StraightBow? BowOf(Box box, RunGround ground)
     {

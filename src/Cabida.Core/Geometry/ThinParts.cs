@@ -62,24 +62,33 @@ public static class ThinParts
     }
 
     /// <summary>
-    /// The thinnest stroke: the least local width that is a minimum along its side, so that strokes which run out into a
-    /// tip are not counted by it. Null when there is none.
+    /// The thinnest stroke: the thinnest part that was reported, when any was; otherwise the least local width that is a
+    /// minimum along its side, so that strokes which run out into a tip are not counted by it. Null when there is none.
     /// </summary>
     /// <param name="samples">Width samples in the order of the boundary.</param>
-    public static WidthSample? Thinnest(IReadOnlyList<WidthSample> samples)
+    /// <param name="parts">What was found thinner than the limit.</param>
+    /// <param name="limit">The least width wanted.</param>
+    public static (double Width, PlanePoint At)? Thinnest(IReadOnlyList<WidthSample> samples, IReadOnlyList<ThinPart> parts, double limit)
     {
         ArgumentNullException.ThrowIfNull(samples);
+        ArgumentNullException.ThrowIfNull(parts);
+        if (parts.Count > 0)
+        {
+            var thinnest = parts.MinBy(p => p.LeastWidth)!;
+            return (thinnest.LeastWidth, thinnest.At);
+        }
+
         WidthSample? least = null;
         for (var i = 0; i < samples.Count; i++)
         {
             var s = samples[i];
-            if (s.IsStroke && (least is not { } l || s.Width < l.Width) && IsLeastNearby(samples, i, -1) && IsLeastNearby(samples, i, 1))
+            if (s.IsStroke && s.Width >= limit - Tolerances.Check && (least is not { } l || s.Width < l.Width) && IsLeastNearby(samples, i, -1) && IsLeastNearby(samples, i, 1))
             {
                 least = s;
             }
         }
 
-        return least;
+        return least is { } found ? (found.Width, found.Centre) : null;
     }
 
     /// <summary>Whether no sample within a width's distance along the boundary is narrower.</summary>

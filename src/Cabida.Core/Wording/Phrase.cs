@@ -8,7 +8,8 @@ namespace Cabida.Core.Wording;
 /// <param name="Text">The words; empty when the stretch is a length.</param>
 /// <param name="Millimetres">The length in millimetres, or null when the stretch is words.</param>
 /// <param name="Strong">Whether the stretch is the figure or name the sentence is about.</param>
-public sealed record PhrasePart(string Text, double? Millimetres = null, bool Strong = false);
+/// <param name="Fine">Whether the length is small enough to matter to a hundredth of a millimetre.</param>
+public sealed record PhrasePart(string Text, double? Millimetres = null, bool Strong = false, bool Fine = false);
 
 /// <summary>
 /// A sentence for the maker. Its lengths stay lengths, so that one computed message can be read in millimetres
@@ -20,7 +21,7 @@ public sealed record Phrase(IReadOnlyList<PhrasePart> Parts)
     /// <summary>A phrase without words.</summary>
     public static Phrase Empty { get; } = new([]);
 
-    /// <summary>Builds a phrase from an interpolated string; <see cref="Length"/> holes stay lengths and the format <c>strong</c> marks emphasis.</summary>
+    /// <summary>Builds a phrase from an interpolated string; <see cref="Length"/> holes stay lengths the format <c>strong</c> marks emphasis, <c>fine</c> hundredths.</summary>
     public static Phrase Say(PhraseWriter written)
     {
         ArgumentNullException.ThrowIfNull(written);
@@ -29,7 +30,7 @@ public sealed record Phrase(IReadOnlyList<PhrasePart> Parts)
 
     /// <summary>The sentence with its lengths in millimetres to one decimal; for logs, tests and plain files.</summary>
     public override string ToString() =>
-        string.Concat(Parts.Select(p => p.Millimetres is { } mm ? mm.ToString("0.0", CultureInfo.InvariantCulture) + " mm" : p.Text));
+        string.Concat(Parts.Select(p => p.Millimetres is { } mm ? mm.ToString(p.Fine ? "0.00" : "0.0", CultureInfo.InvariantCulture) + " mm" : p.Text));
 
     /// <summary>This phrase followed by a space and another.</summary>
     public Phrase Then(Phrase next)
@@ -59,7 +60,7 @@ public sealed class PhraseWriter
 
     /// <summary>Adds a length, kept as a length.</summary>
     public void AppendFormatted(Length length, string? format = null) =>
-        parts.Add(new PhrasePart("", length.Millimetres, format == "strong"));
+        parts.Add(new PhrasePart("", length.Millimetres, format?.Contains("strong", StringComparison.Ordinal) == true, format?.Contains("fine", StringComparison.Ordinal) == true));
 
     /// <summary>Adds the stretches of another phrase.</summary>
     public void AppendFormatted(Phrase phrase) => parts.AddRange(phrase.Parts);

@@ -24,11 +24,14 @@ internal sealed record LengthEcho(double? Millimetres, Phrase? Problem)
     }
 }
 
+/// <summary>What a typed length means.</summary>
+internal sealed record LengthQuestion(TypedLength Typed, RangeName Range);
+
 internal static class LengthEndpoints
 {
     public static void MapLengths(this RouteGroupBuilder api) =>
-        api.MapGet("/lengths", Ok<LengthEcho> (string? text, LengthUnit unit, RangeName range) =>
-            TypedResults.Ok(LengthEcho.Of(new TypedLength(text ?? "", unit), range switch
+        api.MapPost("/lengths", Ok<LengthEcho> (LengthQuestion asked) =>
+            TypedResults.Ok(LengthEcho.Of(asked.Typed, asked.Range switch
             {
                 RangeName.Object => LengthRange.Object,
                 RangeName.Margin => LengthRange.Margin,

@@ -1,5 +1,7 @@
+using Cabida.Core.Checking;
 using Cabida.Core.Drawings;
 using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 using Cabida.Web.Blanks;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -9,9 +11,10 @@ namespace Cabida.Web.Runs;
 /// <summary>What the pieces of a run stand on.</summary>
 /// <param name="Lacks">What is lacking before anything can be set.</param>
 /// <param name="Flat">The blank laid flat.</param>
+/// <param name="ZoneBox">The box round its cautious zone.</param>
 /// <param name="Sums">Where the zone's figures come from.</param>
 /// <param name="Pieces">How many pieces there are.</param>
-internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Flat, IReadOnlyList<Phrase> Sums, int Pieces);
+internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Flat, Box? ZoneBox, IReadOnlyList<Phrase> Sums, int Pieces);
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>
 internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Pieces);
@@ -37,6 +40,7 @@ internal static class FitEndpoints
             await reader.Find(id, stop) is not { } run ? TypedResults.NotFound() : TypedResults.Ok(new FitGroundView(
                 run.Lacks,
                 run.Ground is { } g ? DrawingView.Of(FlatDrawing.Of(g.Wall, g.Zone)) : null,
+                run.Ground?.Zone.Cautious.Bounds,
                 run.Ground?.Zone.Sums ?? [],
                 run.Run.Document.Pieces.Count))).WithName("GetGround");
 
@@ -67,8 +71,10 @@ internal static class FitEndpoints
     private static SetView SetOf(List<PieceFit> fits)
     {
         int Count(FitState state) => fits.Count(f => f.State == state);
-        var tightest = fits.Where(f => f.LargestLetterHeight is not null).MinBy(f => f.LargestLetterHeight);
-        var all = fits.Where(f => f.State != FitState.NotSet).All(f => f.LargestLetterHeight is not null);
+        // A name whose letters are missing says nothing of how large the others may be.
+        var whole = fits.Where(f => f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters)).ToList();
+        var tightest = whole.Where(f => f.LargestLetterHeight is not null).MinBy(f => f.LargestLetterHeight);
+        var all = whole.All(f => f.LargestLetterHeight is not null);
         return new SetView(
             Count(FitState.Fits), Count(FitState.Snug), Count(FitState.Over), Count(FitState.NotSet),
             [.. fits.Where(f => f.Findings.Count > 0).OrderBy(f => f.Findings[0].Severity).Select(f => f.Piece.Id)],

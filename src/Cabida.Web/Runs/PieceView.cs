@@ -47,7 +47,7 @@ internal sealed record PieceView(
             fit.Piece.Id, fit.Piece.Name, fit.State, fit.MayBeCut, piece.InkPath, film.Colour, box,
             box is { } b && fit.Cautious is { } rooms ? RoomsOf(b, rooms, run.Ground!.Zone.Cautious.Bounds) : [],
             fit.LetterHeight, fit.LargestLetterHeight, fit.Covers?.Goes.Degrees, fit.Covers?.AppearsWide?.Millimetres,
-            fit.Thinnest is { } t ? new ThinnestView(t.Width, t.Centre) : null, allowed,
+            fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
             fit.Bow?.By.Millimetres, fit.Bow?.Gathers.Millimetres, fit.Findings);
     }
 

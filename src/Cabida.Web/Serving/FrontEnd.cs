@@ -7,7 +7,7 @@ internal static class FrontEnd
 {
     public static void MapFrontEnd(this WebApplication app)
     {
-        var folder = Path.GetFullPath(app.Configuration["FrontEnd"] ?? Path.Combine(app.Environment.ContentRootPath, "..", "..", "web", "dist"));
+        var folder = Path.GetFullPath(app.Configuration["FrontEnd"] ?? Path.Combine(AppContext.BaseDirectory, "wwwroot"));
         if (!Directory.Exists(folder))
         {
             return;
@@ -15,7 +15,8 @@ internal static class FrontEnd
 
         var files = new PhysicalFileProvider(folder);
         app.UseStaticFiles(new StaticFileOptions { FileProvider = files });
-        app.MapFallback("{*path:regex(^(?!api/).*$)}", async context =>
+        app.MapFallback("/api/{**rest}", () => TypedResults.NotFound()).ExcludeFromDescription();
+        app.MapFallback(async context =>
         {
             context.Response.ContentType = "text/html; charset=utf-8";
             await context.Response.SendFileAsync(files.GetFileInfo("index.html"));

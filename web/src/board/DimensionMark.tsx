@@ -11,7 +11,6 @@ interface Props {
   letter?: string;
   className?: string;
   lit?: boolean;
-  /** Beside the line rather than on it, where the line is too short for its figure. */
   onLight?: (letter?: string) => void;
 }
 
@@ -27,7 +26,7 @@ export function DimensionMark({ extend, line: [a, b], text, letter, className = 
   const width = text.length * CHARACTER + 12 + (letter ? LETTER_WIDTH : 0);
   // Too short for its figure: the figure stands beside the line, and outside its end.
   const beside = length < width + 10 && !letter;
-  const at = letter && upright ? { x: a.x > extend[0].x ? middle.x + width / 2 + 6 : middle.x - width / 2 - 6, y: middle.y }
+  const at = letter && upright ? { x: a.x > extend[0].x ? middle.x + width / 2 + 10 : middle.x - width / 2 - 10, y: middle.y }
     : beside && !upright ? { x: Math.max(a.x, b.x) + width / 2 + 4, y: middle.y } : middle;
   const turned = upright && !letter ? ` rotate(-90)` : '';
   return (

@@ -20,7 +20,7 @@ export function Header() {
   });
   return (
     <header className="frame">
-      <NavLink to="/jobs" className="mark" aria-label="Cabida, to the jobs">
+      <NavLink to="/jobs" className="maker-mark" aria-label="Cabida, to the jobs">
         <svg viewBox="0 0 32 24" width="30" height="23" fill="none" strokeWidth="2.6" aria-hidden="true">
           <path d="M8 2H2.5V22H8M24 2H29.5V22H24" stroke="currentColor" />
           <path d="M7.5 12H24.5M10.5 15L14 9M18 15L21.5 9" className="mark-span" strokeWidth="2.2" />

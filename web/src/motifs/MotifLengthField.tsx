@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
+import { useEcho } from '../units/useEcho';
 
 interface Props {
   label: string;
@@ -11,16 +11,11 @@ interface Props {
 
 /** A length of a motif, with a switch whether it follows the fit (↔) or stays as typed (■). */
 export function MotifLengthField({ label, value, problem, onChange }: Props) {
-  const { text, unit } = value.typed;
-  const { data } = useQuery({
-    queryKey: ['length', text, unit],
-    queryFn: () => answer(api.GET('/api/lengths', { params: { query: { text, unit: unit ?? 'millimetre', range: 'margin' } } })),
-    staleTime: Infinity,
-  });
+  const echo = useEcho(value.typed, 'margin', problem);
   const follows = value.scaling === 'proportional';
   return (
     <div className="motif-length">
-      <LengthField label={label} value={value.typed} echo={{ millimetres: data?.millimetres ?? null, problem: problem ?? null }} onChange={(typed) => onChange({ ...value, typed })} />
+      <LengthField label={label} value={value.typed} echo={echo} onChange={(typed) => onChange({ ...value, typed })} />
       <button
         type="button"
         className="quiet scaling"

@@ -59,7 +59,7 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
             ))}
           </tbody>
         </table>
-        {data.held.length > 0 && <div className="bench-held"><h3>Held back</h3>{data.held.map((h) => <p key={h.pieceId}><b>{h.name}</b>: <Words of={h.why} /></p>)}</div>}
+        {data.held.length > 0 && <div className="bench-held"><h3>Held back</h3>{data.held.map((h) => <p key={h.pieceId}>{h.why.parts[0]?.text !== h.name && <><b>{h.name}</b>: </>}<Words of={h.why} /></p>)}</div>}
         <footer>All lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece.</footer>
       </article>
     </>

@@ -46,7 +46,7 @@ export function FitBoard({ ground, piece, outline, dimensions, lit, onOutline, o
       </Board>
       <p className="sums">
         {ground.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
-        {limits.length > 0 && <span>limited by {limits.join(' and ')}</span>}
+        {limits.length > 0 && <span>{piece.state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}
       </p>
     </section>
   );

@@ -58,7 +58,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />
         </div>
       </div>
-      <Strip pieces={pieces} of={of} chosen={piece.id} set={set.data} run={run.document} zone={ground.data.flat} stopped={stopped} onStop={stop} onGoOn={goOn} onChoose={setChosen} onNextToLookAt={nextToLookAt} />
+      <Strip pieces={pieces} of={of} chosen={piece.id} set={set.data} run={run.document} zone={ground.data} stopped={stopped} onStop={stop} onGoOn={goOn} onChoose={setChosen} onNextToLookAt={nextToLookAt} />
     </>
   );
 }

@@ -7,7 +7,7 @@ export function LoadSheet({ load, loads }: { load: Schemas['LoadView']; loads: S
   const { units } = useUnits();
   const { reachWidth: w, reachHeight: h } = loads;
   const edge = 0.05 * Math.max(w, h);
-  const text = 0.022 * Math.max(w, h);
+  const text = 0.034 * Math.max(w, h);
   return (
     <svg className="load-sheet" viewBox={`${-edge} ${-h - edge} ${w + 2 * edge} ${h + 2 * edge}`} role="img" aria-label={`Load ${load.number}: ${load.pieces.map((p) => p.name).join(', ')}${loads.mirrored ? ', mirrored' : ''}`}>
       <g transform="scale(1 -1)">

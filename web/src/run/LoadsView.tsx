@@ -48,7 +48,7 @@ function Held({ held }: { held: readonly Schemas['HeldBack'][] }) {
   return (
     <>
       <h2>Held back<span className="count over">{held.length}</span></h2>
-      {held.map((h) => <p key={h.pieceId} className="finding stop"><b>{h.name}</b>: <Words of={h.why} /></p>)}
+      {held.map((h) => <p key={h.pieceId} className="finding stop">{h.why.parts[0]?.text !== h.name && <><b>{h.name}</b>: </>}<Words of={h.why} /></p>)}
     </>
   );
 }

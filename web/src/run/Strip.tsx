@@ -10,7 +10,7 @@ interface Props {
   chosen: string;
   set?: Schemas['SetView'];
   run?: Schemas['Run'];
-  zone: Schemas['DrawingView'];
+  zone: Schemas['FitGroundView'];
   stopped: boolean;
   onStop: () => void;
   onGoOn: () => void;
@@ -58,11 +58,12 @@ function Counts({ set }: { set: Schemas['SetView'] }) {
 }
 
 /** A piece within its zone; all pieces of a run share the box, so they share the scale. */
-function PiecePicture({ piece, zone }: { piece: Schemas['PieceView']; zone: Schemas['DrawingView'] }) {
-  const { box } = zone;
-  const dashed = zone.strokes.find((s) => s.kind === 'zone');
+function PiecePicture({ piece, zone }: { piece: Schemas['PieceView']; zone: Schemas['FitGroundView'] }) {
+  const box = zone.zoneBox;
+  if (!box) return null;
+  const dashed = zone.flat?.strokes.find((s) => s.kind === 'zone');
   return (
-    <svg className="piece-picture" viewBox={`${box.minX} ${-box.maxY} ${box.maxX - box.minX} ${box.maxY - box.minY}`} aria-hidden="true">
+    <svg className="piece-picture" viewBox={`${box.minX - 0.1 * box.width} ${-box.maxY} ${1.2 * box.width} ${box.height}`} aria-hidden="true">
       <g transform="scale(1 -1)">
         {dashed && <path d={dashed.path} className="stroke-zone" vectorEffect="non-scaling-stroke" />}
         <path d={piece.inkPath} className="ink" fill={piece.colour} fillRule="evenodd" />

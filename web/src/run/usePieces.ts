@@ -2,6 +2,8 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 
+/** The first page is short, so that there is something to see at once. */
+const AT_FIRST = 2;
 const AT_ONCE = 12;
 
 /** The pieces of a run, fetched a page after another so that the first can be seen while the others are being set. */
@@ -11,7 +13,7 @@ export function usePieces(id: string, ready: boolean) {
     queryKey: ['pieces', id],
     enabled: ready,
     initialPageParam: 0,
-    queryFn: ({ pageParam, signal }) => answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from: pageParam, count: AT_ONCE } }, signal })),
+    queryFn: ({ pageParam, signal }) => answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from: pageParam, count: pageParam === 0 ? AT_FIRST : AT_ONCE } }, signal })),
     getNextPageParam: (page) => (page.from + page.pieces.length < page.of && page.pieces.length > 0 ? page.from + page.pieces.length : undefined),
     placeholderData: (before) => before,
   });

@@ -69,11 +69,11 @@ function Measuring({ id }: { id: string }) {
         </section>
         <div className="column">
           <ReadingsCard view={view} blank={document} edit={edit} lit={lit} onLight={setLit} />
-          <MarginsCard view={view} blank={document} edit={edit} />
           <section className="card" aria-label="To look at" aria-live="polite">
             <h2>To look at<span className={stops ? 'count over' : 'count'}>{view.findings.length || 'nothing'}</span></h2>
             {view.findings.map((f, i) => <p key={i} className={f.stops ? 'finding stop' : 'finding'}><Words of={f.message} /></p>)}
           </section>
+          <MarginsCard view={view} blank={document} edit={edit} />
           <section className="card" aria-label="Works out to">
             <h2>Works out to</h2>
             <table className="figures">

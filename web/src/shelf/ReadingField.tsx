@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import type { Schemas } from '../api/client';
-import { figure, length, unitInForce } from '../units/units';
+import { length, unitInForce } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 
@@ -19,14 +19,15 @@ export function ReadingField({ label, value, echo, fresh, onChange }: Props) {
   const id = useId();
   const problem = value.text.trim() ? echo?.problem : undefined;
   const understood = typeof echo?.millimetres === 'number' && value.text.trim() !== '' ? echo.millimetres : undefined;
-  const plain = understood !== undefined && value.text.trim() === figure(understood, units).replace(/\.0$/, '');
+  // A number that is already in the unit shown needs no echo.
+  const plain = understood !== undefined && value.unit === unitInForce(units) && /^\d+([.,]\d+)?$/.test(value.text.trim());
   const note = problem ? <Words of={problem} /> : echo?.outlier ? <Words of={echo.outlier} /> : understood !== undefined && !plain ? `= ${length(understood, units, units.unit === 'mm' ? 2 : 1)}` : '';
   return (
     <span className="reading-field">
       <input
         id={id}
         className={problem ? 'reading wrong' : echo?.outlier ? 'reading apart' : 'reading'}
-        style={{ width: `${Math.max(3, Math.min(value.text.length, 22)) + 2.4}ch` }}
+        style={{ width: `${fresh ? 3.2 : Math.max(3, Math.min(value.text.length, 22)) + 1.8}ch` }}
         aria-label={label}
         aria-invalid={!!problem}
         aria-describedby={`${id}-note`}

@@ -43,17 +43,17 @@ export function FilmCard({ id }: { id: string }) {
         <button type="button" className="quiet" disabled={view.usedBy.length > 0} title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined} aria-label={`Remove ${film.name}`} onClick={() => remove.mutate()}>✕</button>
       </div>
       <div className="stock-fields">
-        <label>It is for
+        <label>It is
           <Form.Select size="sm" value={film.purpose} onChange={(e) => set({ purpose: e.target.value as Film['purpose'] })}>
             <option value="stays">staying on</option>
-            <option value="pulledOff">a mask, pulled off</option>
-            <option value="loose">a stencil, used again</option>
+            <option value="pulledOff">a mask</option>
+            <option value="loose">a stencil</option>
           </Form.Select>
         </label>
-        <label>It is cut
+        <label>Cut from
           <Form.Select size="sm" value={film.mirrored ? 'back' : 'front'} onChange={(e) => set({ mirrored: e.target.value === 'back' })}>
-            <option value="front">from the front</option>
-            <option value="back">from the back: mirrored</option>
+            <option value="front">the front</option>
+            <option value="back">back, mirrored</option>
           </Form.Select>
         </label>
         {length('thinnestStroke', 'Thinnest stroke')}

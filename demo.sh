@@ -1,0 +1,19 @@
+#!/usr/bin/env bash
+# Builds what is needed and starts Cabida with the demo data on a loopback address.
+# DATA=folder keeps the library elsewhere; PORT=number serves it elsewhere; FRESH=1 begins with an empty library.
+set -euo pipefail
+cd "$(dirname "$0")"
+. scripts/need.sh
+
+need dotnet "the .NET SDK 10" && need_dotnet 10
+need node "Node 20 or newer" && need_node 20
+need npm "npm, which comes with Node"
+
+data=${DATA:-data}
+port=${PORT:-5310}
+[ "${FRESH:-}" = 1 ] && rm -rf "$data"
+
+scripts/build.sh Release
+printf '\nCabida is at http://127.0.0.1:%s  (stop it with Ctrl+C; its library is in %s/)\n\n' "$port" "$data"
+exec dotnet src/Cabida.Web/bin/Release/net10.0/Cabida.Web.dll \
+  --Urls "http://127.0.0.1:$port" --Data "$data" --Demo true --FrontEnd web/dist
