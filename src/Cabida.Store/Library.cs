@@ -80,7 +80,7 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         return now is null ? new(null, Refusal.Missing)
             : now.Revision != madeFrom ? new(now, Refusal.Stale)
             : DocumentJson.Write(now.Document) == DocumentJson.Write(document) ? new(now)
-            : await Write(kind, id, document, $"Change {kind.NameOf(document)}", null, stop);
+            : await Write(kind, id, document, $"Change {kind.NameOf(document)}", null, stop, madeFrom);
     }
 
     /// <summary>Removes a document that nothing refers to; its revisions stay.</summary>
@@ -145,12 +145,20 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     private Task<RevisionRow?> LastRevision(string kind, string id, CancellationToken stop) =>
         db.Revisions.AsNoTracking().Where(r => r.Kind == kind && r.Id == id).OrderByDescending(r => r.Revision).FirstOrDefaultAsync(stop);
 
-    private async Task<Written<T>> Write<T>(DocumentKind<T> kind, string id, T? document, string words, int? restored, CancellationToken stop)
+    private async Task<Written<T>> Write<T>(DocumentKind<T> kind, string id, T? document, string words, int? restored, CancellationToken stop, int? madeFrom = null)
     {
+        // SQLite lets one writer in at a time; what is read from here on cannot change under us.
         await using var transaction = await db.Database.BeginTransactionAsync(stop);
         var now = clock.GetUtcNow().UtcDateTime;
         var replaced = await CurrentState(kind.Kind, id, stop);
-        var revision = ((await LastRevision(kind.Kind, id, stop))?.Revision ?? 0) + 1;
+        var last = (await LastRevision(kind.Kind, id, stop))?.Revision ?? 0;
+        if (madeFrom is { } expected && expected != last)
+        {
+            await transaction.RollbackAsync(stop);
+            return new(await Find(kind, id, stop), Refusal.Stale);
+        }
+
+        var revision = last + 1;
         var json = document is null ? null : DocumentJson.Write(document);
         var change = new ChangeSetRow { At = now, Words = words };
         db.ChangeSets.Add(change);
@@ -179,19 +187,8 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
                 .Select(r => new ReferenceRow { FromKind = kind.Kind, FromId = id, ToKind = r.Kind, ToId = r.Id }));
         }
 
-        try
-        {
-            await db.SaveChangesAsync(stop);
-            await transaction.CommitAsync(stop);
-        }
-        catch (DbUpdateException)
-        {
-            // Another window wrote between our read and our write; the same revision cannot be added twice.
-            await transaction.RollbackAsync(stop);
-            db.ChangeTracker.Clear();
-            return new(await Find(kind, id, stop), Refusal.Stale);
-        }
-
+        await db.SaveChangesAsync(stop);
+        await transaction.CommitAsync(stop);
         db.ChangeTracker.Clear();
         return new(json is null ? null : new Stored<T>(id, revision, row!.CreatedAt, now, document!));
     }

@@ -35,7 +35,8 @@ builder.Services.AddScoped<DemoLibrary>();
 builder.Services.AddViews();
 
 var app = builder.Build();
-app.UseExceptionHandler();
+// What cannot be read of a request is the sender's, not ours.
+app.UseExceptionHandler(new ExceptionHandlerOptions { StatusCodeSelector = e => e is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError });
 app.UseStatusCodePages();
 if (!OpenApiBuild.IsRunning)
 {

@@ -1,0 +1,99 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Support.UI;
+
+namespace Cabida.Browser.Tests;
+
+/// <summary>What a maker does on a page: read, click, type. Everything waits for what it looks for.</summary>
+public sealed class Page(Workshop shop)
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(40);
+
+    public IWebDriver Driver => shop.Driver;
+
+    public void Open(string path)
+    {
+        Driver.Navigate().GoToUrl(shop.Address + path);
+        See("header.frame");
+    }
+
+    public IWebElement See(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"“{css}” was not seen");
+
+    public IWebElement Field(string label) => Until(
+        () => Driver.FindElements(By.CssSelector("input, textarea, select")).FirstOrDefault(e => LabelOf(e) == label), $"no field “{label}”");
+
+    public void Type(string label, string text)
+    {
+        var field = Field(label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text.Length == 0 ? Keys.Delete : text);
+    }
+
+    /// <summary>Puts a long text into a field as a paste does: at once.</summary>
+    public void Paste(string label, string text)
+    {
+        var field = Field(label);
+        ((IJavaScriptExecutor)Driver).ExecuteScript(
+            """
+            const [field, text] = arguments;
+            const set = Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set;
+            set.call(field, text);
+            field.dispatchEvent(new Event('input', { bubbles: true }));
+            """,
+            field, text);
+    }
+
+    public void Choose(string label, string option) => Until(() =>
+    {
+        var select = new SelectElement(Field(label));
+        if (select.Options.All(o => o.Text != option))
+        {
+            return null;
+        }
+
+        select.SelectByText(option);
+        return select;
+    }, $"no choice “{option}” in “{label}”");
+
+    public void Click(string words) => Until(
+        () => Driver.FindElements(By.CssSelector("button, a")).FirstOrDefault(e => e.Displayed && e.Enabled && Clean(e.Text) == words), $"nothing to click called “{words}”").Click();
+
+    public void ReadsSoon(string css, string words) => Until(
+        () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => Clean(e.Text).Contains(words, StringComparison.Ordinal)),
+        $"“{css}” never read “{words}”, but “{string.Join(" | ", Driver.FindElements(By.CssSelector(css)).Select(e => Clean(e.Text)))}”");
+
+    public string Text(string css) => Clean(See(css).Text);
+
+    public void Saved() => Until(() => Driver.FindElements(By.CssSelector(".saved-note.saved")).FirstOrDefault(), "it was never saved");
+
+    public T Until<T>(Func<T?> look, string otherwise)
+        where T : class
+    {
+        var until = DateTime.UtcNow + Patience;
+        while (true)
+        {
+            try
+            {
+                if (look() is { } found)
+                {
+                    return found;
+                }
+            }
+            catch (StaleElementReferenceException)
+            {
+                // The page was drawn anew while it was read; read it again.
+            }
+
+            if (DateTime.UtcNow > until)
+            {
+                throw new InvalidOperationException(otherwise);
+            }
+
+            Thread.Sleep(60);
+        }
+    }
+
+    private string LabelOf(IWebElement element) => (string)((IJavaScriptExecutor)Driver).ExecuteScript(
+        "const e = arguments[0]; return e.getAttribute('aria-label') ?? (e.labels?.[0] ? [...e.labels[0].childNodes].filter(n => n.nodeType === 3).map(n => n.textContent).join('').trim() : '');", element)!;
+
+    private static string Clean(string text) => string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+}

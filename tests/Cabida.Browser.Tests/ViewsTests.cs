@@ -1,0 +1,117 @@
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+
+namespace Cabida.Browser.Tests;
+
+/// <summary>Every main view with the demo day: accessible in both themes, and used by keyboard.</summary>
+public sealed class ViewsTests : IDisposable
+{
+    private static readonly (string Path, string Ready)[] Views =
+    [
+        ("/jobs", ".slip-run path.ink"), ("/jobs/fernhollow-crew", ".slip-run path.ink"), ("/shelf", ".shelf-blank svg"), ("/shelf/steel-tumbler", ".drawing"),
+        ("/shelf/enamel-mug", ".drawing"), ("/motifs", ".motif-slip svg"), ("/motifs/crew-name", "section[aria-label='Ink'] svg"), ("/stock", ".typeface svg"),
+        ("/runs/crew-mugs/set-up", ".set-up-ink"), ("/runs/crew-mugs/fit", ".strip-piece:nth-child(12)"), ("/runs/driver-tumblers/fit", ".strip-piece:nth-child(6)"),
+        ("/runs/crew-mugs/loads", ".load-sheet"), ("/runs/crew-mugs/bench", ".bench-card"),
+    ];
+
+    private readonly Workshop shop = new(demo: true);
+    private readonly Page page;
+
+    public ViewsTests() => page = new Page(shop);
+
+    public void Dispose() => shop.Dispose();
+
+    [Theory]
+    [InlineData("light")]
+    [InlineData("dark")]
+    public void No_view_has_a_serious_accessibility_violation(string theme)
+    {
+        var axe = File.ReadAllText(Path.Combine(Workshop.Root, "web", "node_modules", "axe-core", "axe.min.js"));
+        page.Open("/jobs");
+        Run($"localStorage.setItem('cabida.theme', '{theme}')");
+        var found = new List<string>();
+        foreach (var (path, ready) in Views)
+        {
+            page.Open(path);
+            page.See(ready);
+            Run(axe);
+            var json = (string)shop.Driver.ExecuteAsyncScript(
+                "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => [v.id, v.nodes.map(n => n.target.join(' ')).slice(0, 3)]))));")!;
+            found.AddRange(JsonNode.Parse(json)!.AsArray().Select(v => $"{path}: {v!.ToJsonString()}"));
+        }
+
+        found.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void The_pieces_are_gone_through_by_keyboard_and_each_view_keeps_the_board_and_the_schedule_together()
+    {
+        page.Open("/runs/crew-mugs/fit");
+        page.ReadsSoon(".strip", "3 over");
+        Press(Keys.ArrowRight);
+        page.ReadsSoon(".strip-piece[aria-current='true']", "Bram");
+        page.See("path[data-piece='Bram']");
+        Press(Keys.End);
+        page.ReadsSoon(".strip-piece[aria-current='true']", "Bartholomew");
+        page.ReadsSoon("section[aria-label='To look at']", "wider than the zone");
+        page.See(".room-tag.beyond");
+        Press("n");
+        page.ReadsSoon(".strip-piece[aria-current='true']", "Zoë-Marie");
+        page.See(".dimension");
+        Press("d");
+        page.Until(() => shop.Driver.FindElements(By.CssSelector(".dimension")).Count == 0 ? "" : null, "the dimensions stayed");
+        Press("o");
+        page.See(".ink-outline");
+        Press("?");
+        page.ReadsSoon(".modal", "the piece before, the piece after");
+    }
+
+    [Fact]
+    public void A_remedy_is_applied_by_one_click_and_undone_by_one()
+    {
+        page.Open("/runs/crew-mugs/fit");
+        page.ReadsSoon(".strip", "3 over");
+        page.See(".strip-piece:nth-child(6)").Click();
+        page.See(".remedies button").Click();
+        page.ReadsSoon(".strip", "12 fit");
+        page.ReadsSoon("section[aria-label='Ink']", "27.4 mm");
+        page.Click("Undo");
+        page.ReadsSoon(".strip", "3 over");
+    }
+
+    [Fact]
+    public void Lengths_are_shown_in_the_readers_unit_without_changing_what_was_typed()
+    {
+        page.Open("/shelf/enamel-mug");
+        page.ReadsSoon(".readings", "257.6 ± 1.3");
+        page.Click("in");
+        page.ReadsSoon(".readings", "10 1/8 ± 1/16");
+        page.Choose("Inches shown as", "decimal");
+        page.ReadsSoon(".readings", "10.141 ± 0.053");
+        page.Field("Girth, reading 1").GetAttribute("value").ShouldBe("258.5");
+        page.ReadsSoon(".reading-field .echo", "= 10.177 in");
+        page.Click("mm");
+    }
+
+    [Fact]
+    public void A_change_in_another_window_is_told_and_nothing_is_overwritten()
+    {
+        page.Open("/shelf/straight-glass");
+        page.Field("Name of the blank");
+        Run("""
+            fetch('/api/blanks/straight-glass').then(r => r.json()).then(v => fetch('/api/blanks/straight-glass', {
+              method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': String(v.revision) },
+              body: JSON.stringify({ ...v.blank, note: 'from the other window' }) })).then(() => { document.title = 'written'; });
+            """);
+        page.Until(() => shop.Driver.Title == "written" ? "" : null, "the other window never wrote");
+        page.Type("Name of the blank", "Renamed here");
+        page.ReadsSoon(".conflict", "changed in another window");
+        page.Field("Name of the blank").GetAttribute("value").ShouldBe("Renamed here");
+        page.Click("Show that");
+        page.Until(() => page.Field("Note").GetAttribute("value") == "from the other window" ? "" : null, "what the other window wrote was not shown");
+    }
+
+    private void Run(string script) => shop.Driver.ExecuteScript(script);
+
+    private void Press(string key) => new OpenQA.Selenium.Interactions.Actions(shop.Driver).SendKeys(key).Perform();
+}

@@ -1,0 +1,61 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+
+namespace Cabida.Web.Tests;
+
+/// <summary>The application on a library of its own, spoken to as the front end does: in JSON.</summary>
+public sealed class Application : WebApplicationFactory<Program>
+{
+    private readonly string folder = Path.Combine(Path.GetTempPath(), $"cabida-{Guid.NewGuid():N}");
+
+    public bool WithDemo { get; init; }
+
+    public async Task<JsonNode> Get(string path) => await Read(await CreateClient().GetAsync(path));
+
+    public async Task<JsonNode> Post(string path, object? body = null) => await Read(await CreateClient().PostAsJsonAsync(path, body ?? new { }));
+
+    /// <summary>Changes a document as its page does: what is edited is sent back with the revision it was made from.</summary>
+    public async Task<JsonNode> Change(string path, string document, Action<JsonNode> edit)
+    {
+        var view = await Get(path);
+        edit(view[document]!);
+        return await Read(await Put(path, view[document]!, (int)view["revision"]!));
+    }
+
+    public async Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom)
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Put, path) { Content = new StringContent(document.ToJsonString(), Encoding.UTF8, "application/json") };
+        request.Headers.TryAddWithoutValidation("If-Match", $"{madeFrom}");
+        return await CreateClient().SendAsync(request);
+    }
+
+    public static string Words(JsonNode? phrase) => string.Concat(phrase!["parts"]!.AsArray().Select(p =>
+        p!["millimetres"] is JsonValue mm ? FormattableString.Invariant($"{(double)mm:0.0} mm") : (string)p["text"]!));
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("Data", folder);
+        builder.UseSetting("Demo", WithDemo ? "true" : "false");
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        if (Directory.Exists(folder))
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    private static async Task<JsonNode> Read(HttpResponseMessage response)
+    {
+        var text = await response.Content.ReadAsStringAsync();
+        response.StatusCode.ShouldBe(HttpStatusCode.OK, text);
+        return JsonNode.Parse(text)!;
+    }
+}
