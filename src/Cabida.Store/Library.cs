@@ -165,8 +165,14 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         await db.SaveChangesAsync(stop);
         db.Revisions.Add(new RevisionRow
         {
-            Kind = kind.Kind, Id = id, Revision = revision, Replaced = replaced?.Revision, Restored = restored,
-            Form = DocumentJson.CurrentForm, Json = json, ChangeSetId = change.Id,
+            Kind = kind.Kind,
+            Id = id,
+            Revision = revision,
+            Replaced = replaced?.Revision,
+            Restored = restored,
+            Form = DocumentJson.CurrentForm,
+            Json = json,
+            ChangeSetId = change.Id,
         });
 
         var row = await db.Documents.FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop);

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Cabida.Formats.Svg;
-using OpenQA.Selenium;
 
 namespace Cabida.Browser.Tests;
 
@@ -81,7 +80,7 @@ public sealed class MakerPathTests : IDisposable
         var name = page.Text(".file-name");
         name.ShouldBe("kitchen_three-mugs_load-1-of-1_navy-vinyl.svg");
         var file = Path.Combine(shop.Downloads, name);
-        page.Until(() => File.Exists(file) ? file : null, "the file never came down");
+        Page.Until(() => File.Exists(file) ? file : null, "the file never came down");
         var measured = CutSvgMeasure.Of(File.ReadAllText(file));
         var cut = measured.Pieces.OrderByDescending(p => p.Width).ToList();
         var computed = Pieces(run).Select(p => p!["inkBox"]!).OrderByDescending(b => (double)b["width"]!).ToList();

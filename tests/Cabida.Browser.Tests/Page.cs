@@ -1,5 +1,4 @@
 using OpenQA.Selenium;
-using OpenQA.Selenium.Support.UI;
 
 namespace Cabida.Browser.Tests;
 
@@ -19,7 +18,13 @@ public sealed class Page(Workshop shop)
     public IWebElement See(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"“{css}” was not seen");
 
     public IWebElement Field(string label) => Until(
-        () => Driver.FindElements(By.CssSelector("input, textarea, select")).FirstOrDefault(e => LabelOf(e) == label), $"no field “{label}”");
+        () => ((IJavaScriptExecutor)Driver).ExecuteScript(
+            """
+            const named = (e) => e.getAttribute('aria-label') ?? (e.labels?.[0] ? [...e.labels[0].childNodes].filter((n) => n.nodeType === 3).map((n) => n.textContent).join('').trim() : '');
+            return [...document.querySelectorAll('input, textarea, select')].find((e) => named(e) === arguments[0]);
+            """,
+            label) as IWebElement,
+        $"no field “{label}”");
 
     public void Type(string label, string text)
     {
@@ -44,14 +49,9 @@ public sealed class Page(Workshop shop)
 
     public void Choose(string label, string option) => Until(() =>
     {
-        var select = new SelectElement(Field(label));
-        if (select.Options.All(o => o.Text != option))
-        {
-            return null;
-        }
-
-        select.SelectByText(option);
-        return select;
+        var wanted = Field(label).FindElements(By.TagName("option")).FirstOrDefault(o => Clean(o.Text) == option);
+        wanted?.Click();
+        return wanted;
     }, $"no choice “{option}” in “{label}”");
 
     public void Click(string words) => Until(
@@ -65,7 +65,7 @@ public sealed class Page(Workshop shop)
 
     public void Saved() => Until(() => Driver.FindElements(By.CssSelector(".saved-note.saved")).FirstOrDefault(), "it was never saved");
 
-    public T Until<T>(Func<T?> look, string otherwise)
+    public static T Until<T>(Func<T?> look, string otherwise)
         where T : class
     {
         var until = DateTime.UtcNow + Patience;
@@ -91,9 +91,6 @@ public sealed class Page(Workshop shop)
             Thread.Sleep(60);
         }
     }
-
-    private string LabelOf(IWebElement element) => (string)((IJavaScriptExecutor)Driver).ExecuteScript(
-        "const e = arguments[0]; return e.getAttribute('aria-label') ?? (e.labels?.[0] ? [...e.labels[0].childNodes].filter(n => n.nodeType === 3).map(n => n.textContent).join('').trim() : '');", element)!;
 
     private static string Clean(string text) => string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 }

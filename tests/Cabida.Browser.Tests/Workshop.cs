@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
-using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 
 [assembly: CollectionBehavior(DisableTestParallelization = true)]
@@ -29,7 +28,7 @@ public sealed class Workshop : IDisposable
         options.AddUserProfilePreference("download.default_directory", Downloads);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService(OnPath("chromedriver")), options, TimeSpan.FromMinutes(2));
         // The window's frame takes some of the size; the page itself is to be 1280 × 800.
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object> { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
     }
 
     public ChromeDriver Driver { get; }

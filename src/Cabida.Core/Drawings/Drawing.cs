@@ -1,4 +1,3 @@
-using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 
 namespace Cabida.Core.Drawings;

@@ -1,6 +1,5 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
-using Cabida.Core.Measures;
 
 namespace Cabida.Core.Drawings;
 

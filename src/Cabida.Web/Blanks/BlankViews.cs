@@ -3,8 +3,8 @@ using Cabida.Core.Drawings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 using Cabida.Store;
-using Cabida.Web.Library;
 using Cabida.Web.Lengths;
+using Cabida.Web.Library;
 
 namespace Cabida.Web.Blanks;
 

@@ -1,5 +1,4 @@
 using Cabida.Core.Checking;
-using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;

@@ -1,6 +1,5 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Stock;
-using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
 using Cabida.Web.Blanks;
 using Cabida.Web.Runs;

@@ -1,11 +1,9 @@
 using Cabida.Core.Geometry;
-using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
 using Cabida.Store;
-using Cabida.Web.Lengths;
 using Cabida.Web.Library;
 
 namespace Cabida.Web.Motifs;

@@ -1,4 +1,3 @@
-using Cabida.Core.Measures;
 using Cabida.Core.Stock;
 using Cabida.Store;
 using Cabida.Web.Library;

@@ -36,7 +36,7 @@ function Running({ id, at }: { id: string; at: string }) {
       >
         {at === 'set-up' && <RemoveRun id={id} jobId={document.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
-          {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <small>{document.pieces.length}</small>}</NavLink>)}
+          {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <> <small>{document.pieces.length}</small></>}</NavLink>)}
         </nav>
       </TitleRow>
       <Conflict words={run.conflict} takeTheirs={run.takeTheirs} keepMine={run.keepMine} />

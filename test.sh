@@ -1,0 +1,65 @@
+#!/usr/bin/env bash
+# Installs what the tests need where it is missing, then checks the style and runs every test.
+# The last line printed is "N passed, N failed".
+set -uo pipefail
+cd "$(dirname "$0")"
+. scripts/need.sh
+
+need dotnet "the .NET SDK 10" && need_dotnet 10
+need node "Node 20 or newer" && need_node 20
+need npm "npm, which comes with Node"
+
+if ! command -v chromium > /dev/null || ! command -v chromedriver > /dev/null; then
+  echo "Chromium and its driver are missing; installing Debian's packages."
+  as_root=""; [ "$(id -u)" = 0 ] || as_root=sudo
+  $as_root apt-get update -q && $as_root apt-get install -y -q --no-install-recommends chromium chromium-driver \
+    || { echo "They could not be installed. Install the packages chromium and chromium-driver and start again." >&2; echo "0 passed, 1 failed"; exit 1; }
+fi
+
+passed=0
+failed=0
+log=$(mktemp)
+trap 'rm -f "$log"' EXIT
+
+# A check counts as one test; its output is shown when it fails.
+check() {
+  local name=$1; shift
+  if "$@" > "$log" 2>&1; then
+    passed=$((passed + 1)); echo "ok      $name"
+  else
+    failed=$((failed + 1)); echo "FAILED  $name"; tail -n 60 "$log"
+  fi
+}
+
+check "server and front end build" scripts/build.sh Release
+check "tests build" dotnet build Cabida.slnx -c Release --nologo -v quiet
+check "C# is formatted" dotnet format Cabida.slnx --verify-no-changes --no-restore --exclude src/Cabida.Store/Migrations
+check "TypeScript is clean" npm --prefix web run --silent lint
+
+# Adds up the counts that a test run prints, per project.
+run_project() {
+  local project=$1
+  dotnet test "$project" -c Release --no-build --nologo -v quiet --logger "console;verbosity=minimal" 2>&1 | tee "$log"
+  local line p f
+  line=$(grep -E '(Passed|Failed)!  - Failed: ' "$log" | tail -1)
+  if [ -z "$line" ]; then
+    failed=$((failed + 1)); echo "FAILED  $project gave no result"; return
+  fi
+  f=$(sed -E 's/.*Failed: +([0-9]+).*/\1/' <<< "$line")
+  p=$(sed -E 's/.*Passed: +([0-9]+).*/\1/' <<< "$line")
+  passed=$((passed + p)); failed=$((failed + f))
+}
+
+for project in Core Typography Formats Store Architecture Web Browser; do
+  run_project "tests/Cabida.$project.Tests"
+done
+
+if (cd web && npx vitest run --reporter=json --outputFile="$log" > /dev/null 2>&1) || [ -s "$log" ]; then
+  passed=$((passed + $(node -p "JSON.parse(require('fs').readFileSync('$log')).numPassedTests")))
+  failed=$((failed + $(node -p "JSON.parse(require('fs').readFileSync('$log')).numFailedTests")))
+else
+  failed=$((failed + 1)); echo "FAILED  the front end's own tests gave no result"
+fi
+
+echo "$passed passed, $failed failed"
+[ "$failed" = 0 ]
