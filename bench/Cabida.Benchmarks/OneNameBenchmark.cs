@@ -1,0 +1,38 @@
+using BenchmarkDotNet.Attributes;
+using Cabida.Core.Fitting;
+using Cabida.Core.Runs;
+using Cabida.Core.Type;
+
+namespace Cabida.Benchmarks;
+
+/// <summary>One twelve-letter script name: the floor is shaping, outlining and joining it; the whole is composing, fitting and checking it.</summary>
+[SimpleJob(iterationCount: 15)]
+public class OneNameBenchmark
+{
+    private readonly InkCache cache = new();
+    private RunGround ground = null!;
+    private int next;
+    private double size;
+
+    /// <summary>Warms the glyph caches, at the level that the fit uses too.</summary>
+    [GlobalSetup]
+    public void Setup()
+    {
+        ground = Ground.Of(cache);
+        for (var n = 0; n < 60; n++)
+        {
+            var fit = PieceFit.Of(new Piece("warm", Ground.Name(n)), ground);
+            size = fit.Parts[0].SizeMm;
+        }
+
+        next = 60;
+    }
+
+    /// <summary>Shaping, outlining and joining, nothing else.</summary>
+    [Benchmark(Baseline = true)]
+    public int Floor() => new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, 0, cache).InkAt(size).NumPoints;
+
+    /// <summary>Composing, fitting and checking it whole.</summary>
+    [Benchmark]
+    public int Whole() => PieceFit.Of(new Piece("p", Ground.Name(next++)), ground).Findings.Count;
+}
