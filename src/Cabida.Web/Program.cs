@@ -52,6 +52,7 @@ api.MapStock();
 api.MapJobs();
 api.MapRuns();
 api.MapFits();
+api.MapSeen();
 api.MapLoads();
 api.MapLengths();
 api.MapFinding();

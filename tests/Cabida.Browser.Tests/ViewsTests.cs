@@ -73,7 +73,7 @@ public sealed class ViewsTests : IDisposable
         page.ReadsSoon(".strip", "3 over");
         page.See(".strip-piece:nth-child(6)").Click();
         page.See(".remedies button").Click();
-        page.ReadsSoon(".strip", "12 fit");
+        page.ReadsSoon(".strip", "10 fit 2 lack letters");
         page.ReadsSoon("section[aria-label='Ink']", "27.4 mm");
         page.Click("Undo");
         page.ReadsSoon(".strip", "3 over");

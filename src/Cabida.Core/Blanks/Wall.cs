@@ -49,6 +49,21 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
             ? new PlanePoint(ring * Math.Sin(angle), (ring * Math.Cos(angle)) - ringAtBase)
             : new PlanePoint(ring * Math.Sin(angle), ringAtBase - (ring * Math.Cos(angle)));
     }
+
+    /// <summary>Where a point of the flat development lies on the wall: the reverse of <see cref="Laid"/>.</summary>
+    /// <returns>The angle from the front line, to the right; and the height along the wall.</returns>
+    public (Angle Round, double V) OnWall(PlanePoint laid)
+    {
+        if (Cone is null)
+        {
+            return (new Angle(2 * Math.PI * laid.X / StraightGirth.Value.Millimetres), laid.Y);
+        }
+
+        // Along the wall a ring's radius grows (or shrinks) by a millimetre per millimetre of height.
+        double ringAtBase = RingAt(0), up = Cone.WideUp ? laid.Y + ringAtBase : ringAtBase - laid.Y;
+        var ring = Math.Sqrt((laid.X * laid.X) + (up * up));
+        return (new Angle(2 * Math.PI * Math.Atan2(laid.X, up) / Cone.Sweep.Radians), Cone.WideUp ? ring - ringAtBase : ringAtBase - ring);
+    }
 }
 
 /// <summary>How far artwork reaches round a wall.</summary>

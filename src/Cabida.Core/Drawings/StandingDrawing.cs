@@ -10,9 +10,6 @@ namespace Cabida.Core.Drawings;
 /// </summary>
 public static class StandingDrawing
 {
-    /// <summary>The height of a ring's ellipse as a share of its width.</summary>
-    private const double Tilt = 0.1;
-
     private const int RingSteps = 40;
 
     /// <summary>Draws a blank from what was worked out.</summary>
@@ -23,17 +20,16 @@ public static class StandingDrawing
         var height = wall.Height.Value.Millimetres;
         var strokes = new List<Stroke>
         {
-            new(StrokeKind.Edge, [Project(wall, -90, 0), Project(wall, -90, height)]),
-            new(StrokeKind.Edge, [Project(wall, 90, 0), Project(wall, 90, height)]),
+            new(StrokeKind.Edge, [Projection.Of(wall, -90, 0), Projection.Of(wall, -90, height)]),
+            new(StrokeKind.Edge, [Projection.Of(wall, 90, 0), Projection.Of(wall, 90, height)]),
             new(StrokeKind.Edge, Ring(wall, height, -180, 180), Closed: true),
             new(StrokeKind.Edge, Ring(wall, 0, -90, 90)),
             new(StrokeKind.Hidden, Ring(wall, 0, 90, 270)),
-            new(StrokeKind.Centre, [Project(wall, 0, -0.06 * height), Project(wall, 180, 1.04 * height)]),
+            new(StrokeKind.Centre, [Projection.Of(wall, 0, -0.06 * height), Projection.Of(wall, 180, 1.04 * height)]),
         };
         if (sheet.Wall?.Handle is not null)
         {
-            strokes.Add(new(StrokeKind.Edge, Handle(wall, 0.42)));
-            strokes.Add(new(StrokeKind.Edge, Handle(wall, 0.30)));
+            strokes.AddRange(HandleShape.At(wall, 90).Select(o => new Stroke(StrokeKind.Edge, o)));
         }
 
         if (sheet.Zone is { } zone)
@@ -55,12 +51,12 @@ public static class StandingDrawing
         strokes.Add(new(StrokeKind.GirthMark, Ring(wall, ring, -90, 90)));
         var dimensions = new List<DimensionLine>
         {
-            Line(sheet, DimensionKind.Across, Project(wall, -90, height), Project(wall, 90, height), DimensionPlace.Above),
-            Line(sheet, DimensionKind.Height, Project(wall, -90, 0), Project(wall, -90, height), DimensionPlace.Left),
+            Line(sheet, DimensionKind.Across, Projection.Of(wall, -90, height), Projection.Of(wall, 90, height), DimensionPlace.Above),
+            Line(sheet, DimensionKind.Height, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, height), DimensionPlace.Left),
         };
-        var callouts = new List<Callout> { Call(sheet, DimensionKind.Girth, "girth", Project(wall, 62, ring)) };
-        callouts.AddRange(Is(sheet, DimensionKind.HalfGirth) is null ? [] : [Call(sheet, DimensionKind.HalfGirth, "half round", Project(wall, 80, 0.4 * height))]);
-        callouts.Add(Call(sheet, DimensionKind.Handle, "handle", sheet.Wall?.Handle is null ? Project(wall, 85, 0.2 * height) : Handle(wall, 0.42)[^1]));
+        var callouts = new List<Callout> { Call(sheet, DimensionKind.Girth, "girth", Projection.Of(wall, 62, ring)) };
+        callouts.AddRange(Is(sheet, DimensionKind.HalfGirth) is null ? [] : [Call(sheet, DimensionKind.HalfGirth, "half round", Projection.Of(wall, 80, 0.4 * height))]);
+        callouts.Add(Call(sheet, DimensionKind.Handle, "handle", sheet.Wall?.Handle is null ? Projection.Of(wall, 85, 0.2 * height) : HandleShape.At(wall, 90).First()[^1]));
         return (dimensions, callouts);
     }
 
@@ -74,17 +70,17 @@ public static class StandingDrawing
             strokes.Add(new(StrokeKind.GirthMark, Ring(wall, v, -90, 90)));
         }
 
-        var dimensions = new List<DimensionLine> { Line(sheet, DimensionKind.WallBetween, Project(wall, -90, lower), Project(wall, -90, upper), DimensionPlace.Along) };
-        AddWhenRead(DimensionKind.UprightBetween, Project(wall, 90, lower), Project(wall, 90, upper), DimensionPlace.Right);
-        AddWhenRead(DimensionKind.AcrossUpper, Project(wall, -90, upper), Project(wall, 90, upper), DimensionPlace.Above);
-        AddWhenRead(DimensionKind.RimToUpper, Project(wall, -90, upper), Project(wall, -90, height), DimensionPlace.Along);
-        AddWhenRead(DimensionKind.BaseToLower, Project(wall, -90, 0), Project(wall, -90, lower), DimensionPlace.Along);
+        var dimensions = new List<DimensionLine> { Line(sheet, DimensionKind.WallBetween, Projection.Of(wall, -90, lower), Projection.Of(wall, -90, upper), DimensionPlace.Along) };
+        AddWhenRead(DimensionKind.UprightBetween, Projection.Of(wall, 90, lower), Projection.Of(wall, 90, upper), DimensionPlace.Right);
+        AddWhenRead(DimensionKind.AcrossUpper, Projection.Of(wall, -90, upper), Projection.Of(wall, 90, upper), DimensionPlace.Above);
+        AddWhenRead(DimensionKind.RimToUpper, Projection.Of(wall, -90, upper), Projection.Of(wall, -90, height), DimensionPlace.Along);
+        AddWhenRead(DimensionKind.BaseToLower, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, lower), DimensionPlace.Along);
         var callouts = new List<Callout>
         {
-            Call(sheet, DimensionKind.GirthUpper, "girth", Project(wall, 62, upper)),
-            Call(sheet, DimensionKind.GirthLower, "girth", Project(wall, 62, lower)),
+            Call(sheet, DimensionKind.GirthUpper, "girth", Projection.Of(wall, 62, upper)),
+            Call(sheet, DimensionKind.GirthLower, "girth", Projection.Of(wall, 62, lower)),
         };
-        callouts.AddRange(Is(sheet, DimensionKind.Handle) is null ? [] : [Call(sheet, DimensionKind.Handle, "handle", Handle(wall, 0.42)[^1])]);
+        callouts.AddRange(Is(sheet, DimensionKind.Handle) is null ? [] : [Call(sheet, DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]);
         return (dimensions, callouts);
 
         void AddWhenRead(DimensionKind kind, PlanePoint from, PlanePoint to, DimensionPlace place)
@@ -106,28 +102,8 @@ public static class StandingDrawing
 
     private static string Letter(BlankSheet sheet, DimensionKind kind) => sheet.Rows.First(r => r.Row.Kind == kind).Row.Letter;
 
-    /// <summary>A point of the wall: degrees to the right of the front, height along the wall.</summary>
-    private static PlanePoint Project(Wall wall, double degrees, double v)
-    {
-        var radius = wall.AcrossAt(v).Millimetres / 2;
-        var angle = degrees * Math.PI / 180;
-        var upright = v * Math.Cos(wall.Cone?.HalfAngle.Radians ?? 0);
-        return new PlanePoint(radius * Math.Sin(angle), upright - (Tilt * radius * Math.Cos(angle)));
-    }
-
     private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) =>
-        [.. Enumerable.Range(0, RingSteps + 1).Select(i => Project(wall, from + ((to - from) * i / RingSteps), v))];
-
-    /// <summary>The outline of a handle at the right, its reach a share of the height.</summary>
-    private static List<PlanePoint> Handle(Wall wall, double reach)
-    {
-        var height = wall.Height.Value.Millimetres;
-        var inset = (0.42 - reach) * 0.9 * height;
-        PlanePoint high = Project(wall, 90, (0.84 * height) - inset), low = Project(wall, 90, (0.2 * height) + inset);
-        return [.. Enumerable.Range(0, RingSteps + 1).Select(i => (double)i / RingSteps).Select(t => high.Towards(low, t) is var p
-            ? new PlanePoint(p.X + (reach * height * Math.Pow(Math.Sin(Math.PI * t), 0.55)), p.Y)
-            : p)];
-    }
+        [.. Enumerable.Range(0, RingSteps + 1).Select(i => Projection.Of(wall, from + ((to - from) * i / RingSteps), v))];
 
     /// <summary>The part of the zone that is seen from the front.</summary>
     private static List<PlanePoint> Front(Wall wall, Zone zone)
@@ -136,9 +112,9 @@ public static class StandingDrawing
         double low = zone.MiddleHeight - (zone.Height.Cautious.Millimetres / 2), high = zone.MiddleHeight + (zone.Height.Cautious.Millimetres / 2);
         double Degrees(double v) => Math.Min(90, Coverage.Of(Length.Mm(Math.Min(box.Width, zone.Width.Cautious.Millimetres)), wall.GirthAt(v).Value).Goes.Degrees / 2);
         var right = Enumerable.Range(0, 9).Select(i => low + ((high - low) * i / 8)).Select(v => (V: v, D: Degrees(v))).ToList();
-        List<PlanePoint> outline = [.. Ring(wall, low, -Degrees(low), Degrees(low)), .. right.Select(p => Project(wall, p.D, p.V))];
+        List<PlanePoint> outline = [.. Ring(wall, low, -Degrees(low), Degrees(low)), .. right.Select(p => Projection.Of(wall, p.D, p.V))];
         outline.AddRange(Ring(wall, high, Degrees(high), -Degrees(high)));
-        outline.AddRange(Enumerable.Reverse(right).Select(p => Project(wall, -p.D, p.V)));
+        outline.AddRange(Enumerable.Reverse(right).Select(p => Projection.Of(wall, -p.D, p.V)));
         return outline;
     }
 

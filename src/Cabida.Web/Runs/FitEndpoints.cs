@@ -24,10 +24,11 @@ internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Piec
 /// <param name="Snug">How many are snug.</param>
 /// <param name="Over">How many are over.</param>
 /// <param name="NotSet">How many have no ink.</param>
+/// <param name="LackLetters">How many would stand well but lack letters.</param>
 /// <param name="ToLookAt">The pieces with findings, most serious first.</param>
 /// <param name="TightestName">The name that allows the least letter height.</param>
 /// <param name="LargestForAll">The letter height at which every piece fits, rounded down to a tenth; null when none is.</param>
-internal sealed record SetView(int Fits, int Snug, int Over, int NotSet, IReadOnlyList<string> ToLookAt, string? TightestName, double? LargestForAll);
+internal sealed record SetView(int Fits, int Snug, int Over, int NotSet, int LackLetters, IReadOnlyList<string> ToLookAt, string? TightestName, double? LargestForAll);
 
 internal static class FitEndpoints
 {
@@ -70,13 +71,14 @@ internal static class FitEndpoints
 
     private static SetView SetOf(List<PieceFit> fits)
     {
-        int Count(FitState state) => fits.Count(f => f.State == state);
+        bool LacksLetters(PieceFit f) => f.State is FitState.Fits or FitState.Snug && !f.MayBeCut;
+        int Count(FitState state) => fits.Count(f => f.State == state && !LacksLetters(f));
         // A name whose letters are missing says nothing of how large the others may be.
         var whole = fits.Where(f => f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters)).ToList();
         var tightest = whole.Where(f => f.LargestLetterHeight is not null).MinBy(f => f.LargestLetterHeight);
         var all = whole.All(f => f.LargestLetterHeight is not null);
         return new SetView(
-            Count(FitState.Fits), Count(FitState.Snug), Count(FitState.Over), Count(FitState.NotSet),
+            Count(FitState.Fits), Count(FitState.Snug), Count(FitState.Over), Count(FitState.NotSet), fits.Count(LacksLetters),
             [.. fits.Where(f => f.Findings.Count > 0).OrderBy(f => f.Findings[0].Severity).Select(f => f.Piece.Id)],
             tightest?.Piece.Name,
             all && tightest?.LargestLetterHeight is { } height ? Math.Floor(height * 10) / 10 : null);

@@ -3,7 +3,14 @@ import type { components, paths } from './generated/schema';
 
 export type Schemas = components['schemas'];
 
-export const api = createClient<paths>({ baseUrl: '/' });
+/** A save that leaves as its page is closed outlives it; browsers allow that for small bodies only. */
+async function send(request: Request): Promise<Response> {
+  if (request.method !== 'PUT' || document.visibilityState === 'visible') return fetch(request);
+  const again = request.clone();
+  return fetch(new Request(request, { keepalive: true })).catch(() => fetch(again));
+}
+
+export const api = createClient<paths>({ baseUrl: '/', fetch: send });
 
 /** An answer of the server that says what is wrong (RFC 9457). */
 export class Problem extends Error {
@@ -19,7 +26,10 @@ export class Problem extends Error {
 
 /** The data of an answer, or the problem it tells of. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
-  const { data, error, response } = await call;
+  const { data, error, response } = await call.catch((e: unknown) => {
+    if (e instanceof TypeError) throw new Problem(0, 'No answer', 'Cabida does not answer. What you typed is kept here and will be sent again.');
+    throw e;
+  });
   if (response.ok) return data as T;
   const told = (error ?? {}) as { title?: string; detail?: string };
   throw new Problem(response.status, told.title ?? 'Something went wrong', told.detail ?? `The server answered ${response.status}.`);

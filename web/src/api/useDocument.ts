@@ -68,7 +68,17 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     if (s.wanted !== undefined) void flush();
   }, [saving, show]);
 
-  useEffect(() => () => void flush(), [flush]);
+  // Nothing typed is lost when the page is left or hidden.
+  useEffect(() => {
+    const leave = () => {
+      if (document.visibilityState === 'hidden') void flush();
+    };
+    document.addEventListener('visibilitychange', leave);
+    return () => {
+      document.removeEventListener('visibilitychange', leave);
+      void flush();
+    };
+  }, [flush]);
 
   const edit = useCallback((change: (document: D) => D) => {
     const s = now.current;

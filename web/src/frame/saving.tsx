@@ -5,13 +5,15 @@ interface SavingState {
   state: 'idle' | 'saving' | 'saved' | 'failed';
   at?: Date;
   words?: string;
+  undo?: () => void;
 }
 
 interface Saving {
   began: () => void;
   done: () => void;
   failed: (why: string) => void;
-  say: (words: string) => void;
+  /** Tells something; with `undo`, offers to take it back. */
+  say: (words: string, undo?: () => void) => void;
 }
 
 const StateContext = createContext<SavingState>({ state: 'idle' });
@@ -20,10 +22,10 @@ const SavingContext = createContext<Saving>({ began() {}, done() {}, failed() {}
 export function SavingProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<SavingState>({ state: 'idle' });
   const saving = useMemo<Saving>(() => ({
-    began: () => setState((s) => ({ ...s, state: 'saving', words: undefined })),
+    began: () => setState((s) => ({ ...s, state: 'saving', words: undefined, undo: undefined })),
     done: () => setState({ state: 'saved', at: new Date() }),
-    failed: (words) => setState((s) => ({ ...s, state: 'failed', words })),
-    say: (words) => setState((s) => ({ ...s, words })),
+    failed: (words) => setState((s) => ({ ...s, state: 'failed', words, undo: undefined })),
+    say: (words, undo) => setState((s) => ({ ...s, words, undo })),
   }), []);
   return (
     <SavingContext.Provider value={saving}>
@@ -36,11 +38,12 @@ export const useSaving = () => useContext(SavingContext);
 
 /** "Saved 14:06" in the header; a sentence when there is one to tell. */
 export function SavedNote() {
-  const { state, at, words } = useContext(StateContext);
+  const { state, at, words, undo } = useContext(StateContext);
   const time = at?.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false });
   return (
     <span className={`saved-note ${state}`} role="status">
       {words ?? (state === 'saving' ? 'Saving …' : state === 'failed' ? 'Not saved yet, trying again' : time ? `Saved ${time}` : '')}
+      {undo && <button type="button" className="quiet" onClick={undo}>Undo</button>}
     </span>
   );
 }

@@ -4,8 +4,8 @@ import { Button, Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
+import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { JobSlip } from './JobSlip';
 
 /** An order and its runs. */
@@ -18,7 +18,6 @@ function Ordering({ id }: { id: string }) {
   const params = { path: { id } };
   const go = useNavigate();
   const cache = useQueryClient();
-  const saving = useSaving();
   const [name, setName] = useState('');
   const job = useDocument<Schemas['JobView'], Schemas['Job']>({
     key: ['job', id],
@@ -37,10 +36,11 @@ function Ordering({ id }: { id: string }) {
       void go(`/runs/${run.id}/set-up`);
     },
   });
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/jobs/{id}', { params })),
-    onSuccess: () => { void cache.invalidateQueries({ queryKey: ['jobs'] }); void go('/jobs'); },
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name: job.document?.name ?? '',
+    remove: () => answer(api.DELETE('/api/jobs/{id}', { params })),
+    undo: () => answer(api.POST('/api/jobs/{id}/undo', { params })),
+    onGone: () => void go('/jobs'),
   });
   const { view, document, edit } = job;
   if (!view || !document) return <Waiting error={job.error} />;

@@ -1,11 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
+import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { Words } from '../units/Words';
 import { MotifSheet } from './MotifSheet';
 import { PartRow } from './PartRow';
@@ -53,7 +53,7 @@ function Composing({ id }: { id: string }) {
         undo={motif.undo}
         redo={motif.redo}
       >
-        <Remove id={id} inUse={view.usedBy.length > 0} />
+        <Remove id={id} name={document.name} inUse={view.usedBy.length > 0} />
       </TitleRow>
       <Conflict words={motif.conflict} takeTheirs={motif.takeTheirs} keepMine={motif.keepMine} />
       <div className="measure-layout">
@@ -118,14 +118,13 @@ function rule(all: readonly Part[]): Part {
   return { kind: 'rule', id: freshId(all), place: 'below', gap: scales('4'), span: 'fillsRow', length: scales('10'), thickness: scales('1') };
 }
 
-function Remove({ id, inUse }: { id: string; inUse: boolean }) {
+function Remove({ id, name, inUse }: { id: string; name: string; inUse: boolean }) {
   const go = useNavigate();
-  const cache = useQueryClient();
-  const saving = useSaving();
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/motifs/{id}', { params: { path: { id } } })),
-    onSuccess: () => { void cache.invalidateQueries({ queryKey: ['motifs'] }); void go('/motifs'); },
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name,
+    remove: () => answer(api.DELETE('/api/motifs/{id}', { params: { path: { id } } })),
+    undo: () => answer(api.POST('/api/motifs/{id}/undo', { params: { path: { id } } })),
+    onGone: () => void go('/motifs'),
   });
   return <button type="button" className="btn btn-sm btn-line" disabled={inUse} title={inUse ? 'Runs use it' : undefined} onClick={() => remove.mutate()}>Remove</button>;
 }

@@ -1,10 +1,13 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Board } from '../board/Board';
 import { Words } from '../units/Words';
 import { FindingMarks } from './FindingMarks';
 import { RoomChains } from './RoomChains';
+import { SeenBoard } from './SeenBoard';
 
 interface Props {
+  id: string;
   ground: Schemas['FitGroundView'];
   piece: Schemas['PieceView'];
   outline: boolean;
@@ -24,16 +27,20 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ ground, piece, outline, dimensions, lit, onOutline, onDimensions }: Props) {
+export function FitBoard({ id, ground, piece, outline, dimensions, lit, onOutline, onDimensions }: Props) {
+  const [seen, setSeen] = useState(false);
   if (!ground.flat) return null;
   const limits = [...new Set(piece.rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
   return (
     <section className="card sheet" aria-label="Board">
       <div className="views" role="group" aria-label="Board shows">
+        <button type="button" className={seen ? 'view' : 'view here'} aria-pressed={!seen} onClick={() => setSeen(false)}>Flat</button>
+        <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => setSeen(true)}>On the blank</button>
+        <i />
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
-        <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} onClick={onDimensions}>Dimensions</button>
+        <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
       </div>
-      <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen ? <SeenBoard id={id} piece={piece} outline={outline} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
@@ -43,7 +50,7 @@ export function FitBoard({ ground, piece, outline, dimensions, lit, onOutline, o
             <FindingMarks findings={piece.findings} scale={scale} lit={lit} />
           </>
         )}
-      </Board>
+      </Board>}
       <p className="sums">
         {ground.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
         {limits.length > 0 && <span>{piece.state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}

@@ -51,7 +51,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   return (
     <>
       <div className="fit-layout">
-        <FitBoard ground={ground.data} piece={piece} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard id={id} ground={ground.data} piece={piece} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
           <RoomCard piece={piece} handle={handle} />
           <InkCard piece={piece} />

@@ -1,10 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
 import { answer, api } from '../api/client';
+import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { due } from '../jobs/due';
+import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';
 import { LoadsView } from './LoadsView';
@@ -34,7 +34,7 @@ function Running({ id, at }: { id: string; at: string }) {
         undo={run.undo}
         redo={run.redo}
       >
-        {at === 'set-up' && <RemoveRun id={id} jobId={document.jobId} />}
+        {at === 'set-up' && <RemoveRun id={id} name={document.name} jobId={document.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <> <small>{document.pieces.length}</small></>}</NavLink>)}
         </nav>
@@ -42,20 +42,19 @@ function Running({ id, at }: { id: string; at: string }) {
       <Conflict words={run.conflict} takeTheirs={run.takeTheirs} keepMine={run.keepMine} />
       {at === 'set-up' && <SetUpView id={id} run={run} />}
       {at === 'fit' && <FitView id={id} run={run} />}
-      {at === 'loads' && <LoadsView id={id} />}
-      {at === 'bench' && <BenchView id={id} job={view.job} name={document.name} />}
+      {at === 'loads' && <AllSet id={id}><LoadsView id={id} /></AllSet>}
+      {at === 'bench' && <AllSet id={id}><BenchView id={id} job={view.job} name={document.name} /></AllSet>}
     </div>
   );
 }
 
-function RemoveRun({ id, jobId }: { id: string; jobId: string }) {
+function RemoveRun({ id, name, jobId }: { id: string; name: string; jobId: string }) {
   const go = useNavigate();
-  const cache = useQueryClient();
-  const saving = useSaving();
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
-    onSuccess: () => { void cache.invalidateQueries({ queryKey: ['jobs'] }); void cache.invalidateQueries({ queryKey: ['job', jobId] }); void go(`/jobs/${jobId}`); },
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name,
+    remove: () => answer(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
+    undo: () => answer(api.POST('/api/runs/{id}/undo', { params: { path: { id } } })),
+    onGone: () => void go(`/jobs/${jobId}`),
   });
   return <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>Remove the run</button>;
 }

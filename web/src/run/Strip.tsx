@@ -53,7 +53,7 @@ export function Strip({ pieces, of, chosen, set, run, zone, stopped, onStop, onG
 }
 
 function Counts({ set }: { set: Schemas['SetView'] }) {
-  const counts: [number, string][] = [[set.fits, 'fit'], [set.snug, 'snug'], [set.over, 'over'], [set.notSet, 'without ink']];
+  const counts: [number, string][] = [[set.fits, 'fit'], [set.snug, 'snug'], [set.over, 'over'], [set.notSet, 'without ink'], [set.lackLetters, set.lackLetters === 1 ? 'lacks letters' : 'lack letters']];
   return <>{counts.filter(([n]) => n > 0).map(([n, word]) => <span key={word}>{n} {word}</span>)}</>;
 }
 

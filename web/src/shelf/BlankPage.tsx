@@ -4,9 +4,9 @@ import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
+import { useRemoval } from '../api/useRemoval';
 import { Board } from '../board/Board';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { Words } from '../units/Words';
 import { MarginsCard } from './MarginsCard';
 import { ReadingsCard } from './ReadingsCard';
@@ -47,7 +47,7 @@ function Measuring({ id }: { id: string }) {
         undo={blank.undo}
         redo={blank.redo}
       >
-        <BlankDeeds id={id} inUse={view.usedBy.length > 0} />
+        <BlankDeeds id={id} name={document.name} inUse={view.usedBy.length > 0} />
       </TitleRow>
       <Conflict words={blank.conflict} takeTheirs={blank.takeTheirs} keepMine={blank.keepMine} />
       <div className="measure-layout">
@@ -89,19 +89,19 @@ function Measuring({ id }: { id: string }) {
   );
 }
 
-function BlankDeeds({ id, inUse }: { id: string; inUse: boolean }) {
+function BlankDeeds({ id, name, inUse }: { id: string; name: string; inUse: boolean }) {
   const go = useNavigate();
   const cache = useQueryClient();
-  const saving = useSaving();
   const done = () => void cache.invalidateQueries({ queryKey: ['blanks'] });
   const copy = useMutation({
     mutationFn: () => answer(api.POST('/api/blanks/{id}/copy', { params: { path: { id } } })),
     onSuccess: (b) => { done(); void go(`/shelf/${b.id}`); },
   });
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id } } })),
-    onSuccess: () => { done(); void go('/shelf'); },
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name,
+    remove: () => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id } } })),
+    undo: () => answer(api.POST('/api/blanks/{id}/undo', { params: { path: { id } } })),
+    onGone: () => void go('/shelf'),
   });
   return (
     <div className="deeds">

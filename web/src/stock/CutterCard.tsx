@@ -1,9 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
+import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { StockLength } from './StockLength';
 
 type Cutter = Schemas['Cutter'];
@@ -11,8 +10,6 @@ type Cutter = Schemas['Cutter'];
 /** A cutter by what it really reaches. */
 export function CutterCard({ id }: { id: string }) {
   const params = { path: { id } };
-  const cache = useQueryClient();
-  const saving = useSaving();
   const { view, document: cutter, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['CutterView'], Cutter>({
     key: ['cutter', id],
     load: () => answer(api.GET('/api/cutters/{id}', { params })),
@@ -22,10 +19,10 @@ export function CutterCard({ id }: { id: string }) {
     of: (v) => v.cutter,
     touches: [['cutters']],
   });
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/cutters/{id}', { params })),
-    onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }),
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name: cutter?.name ?? '',
+    remove: () => answer(api.DELETE('/api/cutters/{id}', { params })),
+    undo: () => answer(api.POST('/api/cutters/{id}/undo', { params })),
   });
   if (!view || !cutter) return null;
   const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));

@@ -1,9 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
+import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
-import { useSaving } from '../frame/saving';
 import { StockLength } from './StockLength';
 
 type Film = Schemas['Film'];
@@ -12,8 +11,6 @@ const SETTINGS: [keyof Schemas['CutSettings'], string][] = [['blade', 'Blade'], 
 /** A film: its colour, sheet, limits, and how it is cut. */
 export function FilmCard({ id }: { id: string }) {
   const params = { path: { id } };
-  const cache = useQueryClient();
-  const saving = useSaving();
   const { view, document: film, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['FilmView'], Film>({
     key: ['film', id],
     load: () => answer(api.GET('/api/films/{id}', { params })),
@@ -23,10 +20,10 @@ export function FilmCard({ id }: { id: string }) {
     of: (v) => v.film,
     touches: [['films']],
   });
-  const remove = useMutation({
-    mutationFn: () => answer(api.DELETE('/api/films/{id}', { params })),
-    onSuccess: () => cache.invalidateQueries({ queryKey: ['films'] }),
-    onError: (e) => saving.say(e.message),
+  const remove = useRemoval({
+    name: film?.name ?? '',
+    remove: () => answer(api.DELETE('/api/films/{id}', { params })),
+    undo: () => answer(api.POST('/api/films/{id}/undo', { params })),
   });
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));

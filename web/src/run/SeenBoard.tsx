@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { Board } from '../board/Board';
+
+/** A piece on its blank as it is seen, turned by hand. */
+export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['PieceView']; outline: boolean }) {
+  const [turn, setTurn] = useState(0);
+  const { data } = useQuery({
+    queryKey: ['pieces', id, 'seen', piece.id, piece.inkPath.length, turn],
+    queryFn: ({ signal }) => answer(api.GET('/api/runs/{id}/pieces/{pieceId}/seen', { params: { path: { id, pieceId: piece.id }, query: { turn } }, signal })),
+    placeholderData: (before) => before,
+    staleTime: Infinity,
+  });
+  return (
+    <>
+      {data ? (
+        <Board label={`${piece.name} on the blank, turned by ${turn} degrees`} drawing={data.blank} dimensions={false} pad={{ top: 18, right: 30, bottom: 18, left: 30 }}>
+          {(scale) => (
+            <g transform={scale.transform}>
+              <path d={data.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-seen={piece.name} />
+            </g>
+          )}
+        </Board>
+      ) : <div className="board" />}
+      <div className="turn">
+        <label htmlFor="turn">Turned by {turn}°</label>
+        <input id="turn" type="range" min={-180} max={180} step={5} value={turn} onChange={(e) => setTurn(Number(e.target.value))} />
+        <button type="button" className="quiet" disabled={turn === 0} onClick={() => setTurn(0)}>To the front</button>
+      </div>
+    </>
+  );
+}
