@@ -11,7 +11,9 @@ namespace Cabida.Benchmarks;
 /// <summary>A mug, a script motif and names of twelve letters, none of them twice, so that no joined line is ever found in a cache.</summary>
 internal static class Ground
 {
-    private const string Stems = "konstantinos bartholomews christopherm alexandrinas wilhelminaro";
+    private const string Consonants = "bcdfghjklmnprstvwyz";
+    private const string Vowels = "aeiou";
+    private const int Syllables = 6;
 
     public static ShippedTypefaces Faces { get; } = new();
 
@@ -30,21 +32,22 @@ internal static class Ground
     public static Motif Motif { get; } = new("Name", RowAlignment.Centre,
         [new LetteringPart("name", PartPlace.Below, MotifLength.Scales(0), "{name}", "kaushan-script", LetteringSize.CapitalHeight, MotifLength.Scales(20), 0)]);
 
-    /// <summary>The n-th name: a turned and doubled stem, twelve letters, the first a capital.</summary>
+    /// <summary>The n-th name: six syllables of a consonant and a vowel, scattered so that neighbours differ everywhere. No two are the same.</summary>
     public static string Name(int n)
     {
-        var stems = Stems.Split(' ');
-        var stem = stems[n % stems.Length];
-        var letters = stem.ToCharArray();
-        // A permutation that differs for every n of a run: factorial digits of n move letters about.
-        var rest = n / stems.Length;
-        for (var i = letters.Length - 1; i > 0 && rest > 0; i--)
+        var syllables = Consonants.Length * Vowels.Length;
+        // A multiplier without a common factor with the number of names visits each once.
+        var rest = (ulong)n * 618_033_988_749ul % (ulong)Math.Pow(syllables, Syllables);
+        var letters = new char[2 * Syllables];
+        for (var i = 0; i < Syllables; i++)
         {
-            var j = rest % (i + 1);
-            rest /= i + 1;
-            (letters[i], letters[(i + j) % letters.Length]) = (letters[(i + j) % letters.Length], letters[i]);
+            var syllable = (int)(rest % (ulong)syllables);
+            rest /= (ulong)syllables;
+            letters[2 * i] = Consonants[syllable / Vowels.Length];
+            letters[(2 * i) + 1] = Vowels[syllable % Vowels.Length];
         }
 
-        return char.ToUpperInvariant(letters[0]) + new string(letters, 1, letters.Length - 1);
+        letters[0] = char.ToUpperInvariant(letters[0]);
+        return new string(letters);
     }
 }

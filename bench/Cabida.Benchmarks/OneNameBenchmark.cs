@@ -6,7 +6,6 @@ using Cabida.Core.Type;
 namespace Cabida.Benchmarks;
 
 /// <summary>One twelve-letter script name: the floor is shaping, outlining and joining it; the whole is composing, fitting and checking it.</summary>
-[SimpleJob(iterationCount: 15)]
 public class OneNameBenchmark
 {
     private readonly InkCache cache = new();

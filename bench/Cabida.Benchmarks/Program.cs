@@ -1,5 +1,10 @@
+using BenchmarkDotNet.Configs;
+using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Running;
+using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using Cabida.Benchmarks;
+
+const int Iterations = 15;
 
 if (args is ["growth"])
 {
@@ -7,5 +12,7 @@ if (args is ["growth"])
 }
 else
 {
-    BenchmarkSwitcher.FromAssembly(typeof(OneNameBenchmark).Assembly).Run(args);
+    // In this process: what is compared is work of milliseconds, and both sides run under the same conditions.
+    var config = DefaultConfig.Instance.AddJob(Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithIterationCount(Iterations));
+    BenchmarkRunner.Run<OneNameBenchmark>(config, args);
 }

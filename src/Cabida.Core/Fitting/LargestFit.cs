@@ -19,6 +19,9 @@ public static class LargestFit
     private const double SearchStep = 0.99;
     private const double Precision = 1e-7;
 
+    /// <summary>A guess is right to within the flattening of curves, which is less than this.</summary>
+    private const double GuessBelow = 0.9998;
+
     /// <summary>The largest scale that fits, or null when none does.</summary>
     /// <param name="ink">The ink as a function of scale.</param>
     /// <param name="allScales">Whether every length of it follows the scale.</param>
@@ -34,7 +37,7 @@ public static class LargestFit
             return null;
         }
 
-        var bound = zone.IsRectangle || !BoxFits(MostScale) ? Bisect(LeastScale, MostScale, BoxFits) : MostScale;
+        var bound = Bisect(LeastScale, MostScale, BoxFits, Guess(ink, half));
         if (zone.IsRectangle)
         {
             return bound;
@@ -62,6 +65,10 @@ public static class LargestFit
         return null;
     }
 
+    /// <summary>The scale at which a box would fill the zone's if all of it scaled.</summary>
+    private static double? Guess(IScaledInk ink, Box half) =>
+        ink.BoxAt(1) is { Width: > 0, Height: > 0 } box ? 2 * Math.Min(half.MaxX / box.Width, half.MaxY / box.Height) : null;
+
     /// <summary>Whether ink at a scale lies inside the zone.</summary>
     private static Func<double, bool> Inside(IScaledInk ink, ZoneShape zone)
     {
@@ -70,9 +77,17 @@ public static class LargestFit
     }
 
     /// <summary>The largest scale for which <paramref name="fits"/> holds, knowing that it does at the lower and not beyond the upper.</summary>
-    private static double Bisect(double fitting, double tooLarge, Func<double, bool> fits)
+    /// <param name="fitting">A scale that fits.</param>
+    /// <param name="tooLarge">A scale beyond which none does.</param>
+    /// <param name="fits">Whether a scale fits.</param>
+    /// <param name="guess">About where the answer lies; only how soon it is found depends on it.</param>
+    private static double Bisect(double fitting, double tooLarge, Func<double, bool> fits, double? guess = null)
     {
-        if (fits(tooLarge))
+        if (guess is { } g && g * GuessBelow > fitting && g / GuessBelow < tooLarge && fits(g * GuessBelow) && !fits(g / GuessBelow))
+        {
+            (fitting, tooLarge) = (g * GuessBelow, g / GuessBelow);
+        }
+        else if (fits(tooLarge))
         {
             return tooLarge;
         }

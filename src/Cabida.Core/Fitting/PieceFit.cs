@@ -56,7 +56,7 @@ public sealed record PieceFit(
     IReadOnlyList<Finding> Findings)
 {
     /// <summary>Width samples are taken this close, in millimetres.</summary>
-    private const double WidthStep = 1;
+    private const double WidthStep = 4;
 
     /// <summary>Whether it may be cut as it stands: over the zone or without all its letters it may not.</summary>
     public bool MayBeCut => State is FitState.Fits or FitState.Snug && Findings.All(f => f.Severity != Severity.Stop);

@@ -32,12 +32,21 @@ public static class LocalWidth
 {
     private const int MostShrinks = 40;
 
+    /// <summary>A ball that would shrink by less than this is taken as it is; a tenth of the checks' accuracy, in millimetres.</summary>
+    private const double Converged = Tolerances.Check / 10;
+
+    /// <summary>A ball is begun a little larger than the last one found: this share of its diameter.</summary>
+    private const double GuessShare = 0.6;
+
     /// <summary>A place is narrow, and the ones around it are looked at closely, up to this many times the width asked about.</summary>
     private const double Narrow = 1.5;
 
+    /// <summary>Coarse minima up to this many times the least could be the least when looked at closely.</summary>
+    private const double NearlyLeast = 1.2;
+
     /// <summary>
-    /// Samples along the whole boundary in its order, at most <paramref name="step"/> apart; where the ink is not much
-    /// wider than <paramref name="fineBelow"/> every vertex is looked at, and thrice between them.
+    /// Samples along the whole boundary in its order, at most <paramref name="step"/> apart and at every notch; where the ink is
+    /// not much wider than <paramref name="fineBelow"/> every vertex is looked at, and thrice between them.
     /// </summary>
     /// <param name="ink">The area; millimetres.</param>
     /// <param name="step">The greatest distance between samples.</param>
@@ -45,20 +54,30 @@ public static class LocalWidth
     public static List<WidthSample> Along(Area ink, double step, double fineBelow)
     {
         ArgumentNullException.ThrowIfNull(ink);
-        var samples = new List<WidthSample>();
         if (ink.IsEmpty)
         {
-            return samples;
+            return [];
         }
 
         var grid = new SegmentGrid(ink);
         // No disc within is larger than half the box; starting a little above, the first shrink always meets the other side.
         var largest = 0.51 * Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height);
+        var coarse = Coarse(grid, step, fineBelow, largest);
+        return Refined(grid, coarse, Minima(coarse.Samples), step / 2, largest);
+    }
+
+    /// <summary>Samples at most <paramref name="step"/> apart, and for each segment where its own begin among them.</summary>
+    private static (List<WidthSample> Samples, int[] FirstOf) Coarse(SegmentGrid grid, double step, double fineBelow, double largest)
+    {
+        var samples = new List<WidthSample>();
+        var firstOf = new int[grid.Segments.Count + 1];
         WidthSample? last = null;
-        foreach (var segment in grid.Segments)
+        for (var k = 0; k < grid.Segments.Count; k++)
         {
+            firstOf[k] = samples.Count;
+            var segment = grid.Segments[k];
             if (last is { } before && before.Ring == segment.Ring && before.Width > Narrow * fineBelow
-                && segment.Start + (segment.Length / 2) - before.Position < step / 2)
+                && segment.Start + (segment.Length / 2) - before.Position < step / 2 && !segment.StartsAtNotch)
             {
                 continue;
             }
@@ -66,7 +85,7 @@ public static class LocalWidth
             var count = Math.Max(1, (int)Math.Ceiling(segment.Length / step));
             for (var i = 0; i < count; i++)
             {
-                var sample = At(grid, segment, (i + 0.5) / count, last?.Width ?? largest, largest);
+                var sample = At(grid, segment, (i + 0.5) / count, last?.Width ?? (2 * largest), largest);
                 if (sample.Width < fineBelow && segment.Length / count > step / 4)
                 {
                     samples.Add(At(grid, segment, (i + 0.1) / count, sample.Width, largest));
@@ -82,27 +101,75 @@ public static class LocalWidth
             }
         }
 
-        return samples;
+        firstOf[^1] = samples.Count;
+        return (samples, firstOf);
     }
 
-    /// <summary>The sample at a share of a segment; <paramref name="guess"/> is a radius to start from, right or wrong.</summary>
+    /// <summary>Places where a stroke is nearly as thin as the thinnest: its exact least width lies between the samples around them.</summary>
+    private static List<WidthSample> Minima(List<WidthSample> samples)
+    {
+        var minima = new List<WidthSample>();
+        for (var i = 1; i < samples.Count - 1; i++)
+        {
+            if (samples[i].IsStroke && samples[i].Width <= samples[i - 1].Width && samples[i].Width <= samples[i + 1].Width)
+            {
+                minima.Add(samples[i]);
+            }
+        }
+
+        var least = minima.Count == 0 ? 0 : minima.Min(m => m.Width);
+        return [.. minima.Where(m => m.Width <= NearlyLeast * least)];
+    }
+
+    /// <summary>The samples with one on every segment near a minimum besides.</summary>
+    private static List<WidthSample> Refined(
+        SegmentGrid grid, (List<WidthSample> Samples, int[] FirstOf) coarse, List<WidthSample> minima, double near, double largest)
+    {
+        var all = new List<WidthSample>(coarse.Samples.Count + (8 * minima.Count));
+        var m = 0;
+        for (var k = 0; k < grid.Segments.Count; k++)
+        {
+            var segment = grid.Segments[k];
+            var (first, next) = (coarse.FirstOf[k], coarse.FirstOf[k + 1]);
+            for (var i = first; i < next; i++)
+            {
+                all.Add(coarse.Samples[i]);
+            }
+
+            while (m < minima.Count && (minima[m].Ring < segment.Ring || (minima[m].Ring == segment.Ring && minima[m].Position + near < segment.Start)))
+            {
+                m++;
+            }
+
+            if (first == next && m < minima.Count && minima[m].Ring == segment.Ring && minima[m].Position - near < segment.Start + segment.Length)
+            {
+                all.Add(At(grid, segment, 0.5, minima[m].Width, largest));
+            }
+        }
+
+        return all;
+    }
+
+    /// <summary>The sample at a share of a segment; <paramref name="guess"/> is about its width, right or wrong.</summary>
     private static WidthSample At(SegmentGrid grid, SegmentGrid.Segment segment, double share, double guess, double largest)
     {
         var p = segment.A.Towards(segment.B, share);
         var n = segment.Inward;
-        var r = Math.Min(Math.Max(guess, 1e-3), largest);
-        while (r < largest && grid.Nearest(new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y)), r - 1e-7) is null)
-        {
-            r = Math.Min(2 * r, largest);
-        }
-
+        var r = Math.Min(Math.Max(GuessShare * guess, 1e-3), largest);
         var (q, across) = (p, -1);
         for (var i = 0; i < MostShrinks; i++)
         {
             var c = new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y));
             if (grid.Nearest(c, r - 1e-7) is not var (nearest, on))
             {
-                break;
+                // An empty ball is the answer once it was shrunk; before that it was begun too small.
+                if (across >= 0 || r >= largest)
+                {
+                    break;
+                }
+
+                r = Math.Min(2 * r, largest);
+                continue;
             }
 
             double dx = nearest.X - p.X, dy = nearest.Y - p.Y;
@@ -114,7 +181,7 @@ public static class LocalWidth
 
             var shrunk = ((dx * dx) + (dy * dy)) / (2 * along);
             (q, across) = (nearest, on);
-            if (shrunk > r - 1e-6)
+            if (shrunk > r - Converged)
             {
                 r = Math.Min(r, shrunk);
                 break;

@@ -6,6 +6,9 @@ namespace Cabida.Core.Geometry;
 /// <summary>The boundary of an area as directed segments with the area on their left, in a grid for nearest-point questions.</summary>
 internal sealed class SegmentGrid
 {
+    /// <summary>Curves turn by 5° at a vertex; three times that is a corner.</summary>
+    private static readonly double TanSharpTurn = Math.Tan(3 * Tolerances.InkTurn);
+
     private readonly double cell;
     private readonly double minX;
     private readonly double minY;
@@ -36,13 +39,14 @@ internal sealed class SegmentGrid
         columns = Math.Max(1, (int)Math.Ceiling(e.Width / cell));
         rows = Math.Max(1, (int)Math.Ceiling(e.Height / cell));
         seen = new int[Segments.Count];
-        projected = [.. Segments.Select(Projected.Of)];
-        firstIn = new int[(columns * rows) + 1];
-        foreach (var (k, _) in Cells())
+        projected = new Projected[Segments.Count];
+        for (var i = 0; i < projected.Length; i++)
         {
-            firstIn[k + 1]++;
+            projected[i] = Projected.Of(Segments[i]);
         }
 
+        firstIn = new int[(columns * rows) + 1];
+        EachCell((k, _) => firstIn[k + 1]++);
         for (var k = 0; k < columns * rows; k++)
         {
             firstIn[k + 1] += firstIn[k];
@@ -50,14 +54,14 @@ internal sealed class SegmentGrid
 
         inCell = new int[firstIn[^1]];
         var next = firstIn.ToArray();
-        foreach (var (k, segment) in Cells())
-        {
-            inCell[next[k]++] = segment;
-        }
+        EachCell((k, segment) => inCell[next[k]++] = segment);
     }
 
-    /// <summary>A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to, <paramref name="Start"/> is how far along it A lies.</summary>
-    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start)
+    /// <summary>
+    /// A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to, <paramref name="Start"/> is how far along it
+    /// A lies, and at a notch the boundary turns sharply into the area there.
+    /// </summary>
+    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start, bool StartsAtNotch)
     {
         public double Length => A.To(B);
 
@@ -112,16 +116,18 @@ internal sealed class SegmentGrid
         return best < 0 ? null : (new PlanePoint(bx, by), best);
     }
 
-    private IEnumerable<(int Cell, int Segment)> Cells()
+    private void EachCell(Action<int, int> act)
     {
-        for (var i = 0; i < Segments.Count; i++)
+        for (var i = 0; i < projected.Length; i++)
         {
-            var s = Segments[i];
-            for (var y = Row(Math.Min(s.A.Y, s.B.Y)); y <= Row(Math.Max(s.A.Y, s.B.Y)); y++)
+            ref readonly var s = ref projected[i];
+            int left = Column(Math.Min(s.X, s.X + s.Dx)), right = Column(Math.Max(s.X, s.X + s.Dx));
+            int low = Row(Math.Min(s.Y, s.Y + s.Dy)), high = Row(Math.Max(s.Y, s.Y + s.Dy));
+            for (var y = low; y <= high; y++)
             {
-                for (var x = Column(Math.Min(s.A.X, s.B.X)); x <= Column(Math.Max(s.A.X, s.B.X)); x++)
+                for (var x = left; x <= right; x++)
                 {
-                    yield return ((y * columns) + x, i);
+                    act((y * columns) + x, i);
                 }
             }
         }
@@ -129,23 +135,31 @@ internal sealed class SegmentGrid
 
     private void AddRing(LineString ring, bool inside)
     {
-        var points = ring.CoordinateSequence;
-        var leftward = NetTopologySuite.Algorithm.Orientation.IsCCW(points) != inside;
+        var points = ring.Coordinates;
+        var leftward = NetTopologySuite.Algorithm.Orientation.IsCCW(ring.CoordinateSequence) != inside;
         var along = 0.0;
-        for (var k = 0; k < points.Count - 1; k++)
+        for (var k = 0; k < points.Length - 1; k++)
         {
-            var i = leftward ? k : points.Count - 1 - k;
-            var j = leftward ? k + 1 : points.Count - 2 - k;
-            var a = new PlanePoint(points.GetX(i), points.GetY(i));
-            var b = new PlanePoint(points.GetX(j), points.GetY(j));
+            var i = leftward ? k : points.Length - 1 - k;
+            var j = leftward ? k + 1 : points.Length - 2 - k;
+            var a = new PlanePoint(points[i].X, points[i].Y);
+            var b = new PlanePoint(points[j].X, points[j].Y);
             if (a.To(b) is var length and > 1e-9)
             {
-                Segments.Add(new Segment(a, b, RingLengths.Count, along));
+                Segments.Add(new Segment(a, b, RingLengths.Count, along, along > 0 && IsNotch(Segments[^1], b)));
                 along += length;
             }
         }
 
         RingLengths.Add(along);
+    }
+
+    /// <summary>Whether the boundary turns right, away from the area on its left, by more than a smooth curve does.</summary>
+    private static bool IsNotch(Segment before, PlanePoint next)
+    {
+        double ux = before.B.X - before.A.X, uy = before.B.Y - before.A.Y, vx = next.X - before.B.X, vy = next.Y - before.B.Y;
+        double sine = (ux * vy) - (uy * vx), cosine = (ux * vx) + (uy * vy);
+        return sine < 0 && sine < -TanSharpTurn * cosine;
     }
 
     private int Column(double x) => Math.Clamp((int)((x - minX) / cell), 0, columns - 1);

@@ -33,7 +33,7 @@ public sealed record PlacedPart(Part Part, Box Box, LetteringLine? Line, double 
     /// <summary>The letter whose drawing lies round a place, when it is lettering and there is one.</summary>
     public string? LetterAt(PlanePoint at) => Line?.LetterAt((at.X - X) / SizeMm, (at.Y - Y) / SizeMm);
 
-    internal Area Ink => Line is null ? Outlines.Rectangle(Box) : Outlines.Placed(Line.InkAt(SizeMm), 1, X, Y);
+    internal Area Ink => Line is null ? Outlines.Rectangle(Box) : Line.InkAt(SizeMm, X, Y);
 }
 
 /// <summary>A line whose face lacks characters.</summary>

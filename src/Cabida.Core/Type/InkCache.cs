@@ -12,7 +12,7 @@ namespace Cabida.Core.Type;
 public sealed class InkCache(long budgetBytes = 96L << 20)
 {
     private const int BytesPerVertex = 40;
-    private readonly ConcurrentDictionary<(string Face, string Content, int Level), Area> areas = new();
+    private readonly ConcurrentDictionary<(string Face, string Line, uint Glyph, int Level), Area> areas = new();
     private long held;
 
     /// <summary>
@@ -25,10 +25,15 @@ public sealed class InkCache(long budgetBytes = 96L << 20)
     /// <summary>The chord error of a level, in em.</summary>
     public static double ChordError(int level) => Math.Pow(2, level);
 
-    /// <summary>What is kept under this key, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Get(string face, string content, int level, Func<Area> make)
+    /// <summary>The joined outline of a line, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal Area Line(string face, string line, int level, Func<Area> make) => Get((face, line, 0, level), make);
+
+    /// <summary>The area of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => Get((face, "", glyph, level), make);
+
+    private Area Get((string Face, string Line, uint Glyph, int Level) key, Func<Area> make)
     {
-        if (areas.TryGetValue((face, content, level), out var area))
+        if (areas.TryGetValue(key, out var area))
         {
             return area;
         }
@@ -40,7 +45,7 @@ public sealed class InkCache(long budgetBytes = 96L << 20)
             Interlocked.Exchange(ref held, 0);
         }
 
-        areas[(face, content, level)] = area;
+        areas[key] = area;
         return area;
     }
 }

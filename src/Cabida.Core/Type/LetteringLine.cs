@@ -16,6 +16,7 @@ public sealed class LetteringLine
     private readonly ITypeface face;
     private readonly InkCache cache;
     private readonly ShapedLine shaped;
+    private readonly string faceKey;
     private readonly string key;
 
     /// <summary>Sets a line.</summary>
@@ -31,6 +32,7 @@ public sealed class LetteringLine
         Text = text.Normalize(System.Text.NormalizationForm.FormC);
         this.face = face;
         this.cache = cache;
+        faceKey = face.Info.Id + face.Revision;
         shaped = face.Shape(Text, spacing);
         key = string.Create(CultureInfo.InvariantCulture, $"line {spacing:R} {Text}");
     }
@@ -56,16 +58,18 @@ public sealed class LetteringLine
             .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y)))?.Scaled(sizeMm);
     }
 
-    /// <summary>The joined outline at a size, origin at the start of the baseline.</summary>
+    /// <summary>The joined outline at a size, the start of its baseline at (x, y).</summary>
     /// <param name="sizeMm">One em in millimetres.</param>
-    public Area InkAt(double sizeMm)
+    /// <param name="x">Where the line starts.</param>
+    /// <param name="y">Its baseline.</param>
+    public Area InkAt(double sizeMm, double x = 0, double y = 0)
     {
         var level = InkCache.LevelFor(sizeMm);
-        var em = cache.Get(face.Info.Id + face.Revision, key, level, () => Outlines.Join(shaped.Glyphs
+        var em = cache.Line(faceKey, key, level, () => Outlines.Join(shaped.Glyphs
             .Select(g => Outlines.Placed(Glyph(g.Glyph, level), 1, g.X, g.Y))
             .Where(a => !a.IsEmpty)
             .ToList()));
-        return Outlines.Placed(em, sizeMm, 0, 0);
+        return Outlines.Placed(em, sizeMm, x, y);
     }
 
     /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
@@ -81,6 +85,6 @@ public sealed class LetteringLine
     }
 
     private Area Glyph(uint glyph, int level) =>
-        cache.Get(face.Info.Id + face.Revision, string.Create(CultureInfo.InvariantCulture, $"glyph {glyph}"), level, () =>
+        cache.Glyph(faceKey, glyph, level, () =>
             Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn));
 }

@@ -24,7 +24,7 @@ export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['
         </Board>
       ) : <div className="board" />}
       <div className="turn">
-        <label htmlFor="turn">Turned by {turn}°</label>
+        <label htmlFor="turn">Turned by {String(turn).replace('-', '−')}°</label>
         <input id="turn" type="range" min={-180} max={180} step={5} value={turn} onChange={(e) => setTurn(Number(e.target.value))} />
         <button type="button" className="quiet" disabled={turn === 0} onClick={() => setTurn(0)}>To the front</button>
       </div>
