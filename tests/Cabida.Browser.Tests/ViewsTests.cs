@@ -111,6 +111,62 @@ public sealed class ViewsTests : IDisposable
         Page.Until(() => page.Field("Note").GetAttribute("value") == "from the other window" ? "" : null, "what the other window wrote was not shown");
     }
 
+    [Fact]
+    public void What_is_taken_off_the_shelf_can_be_put_back_at_once()
+    {
+        page.Open("/shelf/rail-lantern");
+        page.Click("Take off the shelf");
+        page.ReadsSoon(".saved-note", "Removed Lantern chimney.");
+        Page.Until(() => shop.Driver.FindElements(By.CssSelector(".shelf-blank")).Count == 3 ? "" : null, "it stayed on the shelf");
+        page.See(".saved-note button").Click();
+        page.ReadsSoon(".shelf-blank:last-of-type", "Lantern chimney");
+        page.Open("/shelf/enamel-mug");
+        page.See(".deeds button:disabled");
+    }
+
+    [Fact]
+    public void A_piece_is_seen_on_its_blank_and_turned_by_keyboard()
+    {
+        page.Open("/runs/crew-mugs/fit");
+        page.Click("On the blank");
+        var front = page.See("path[data-seen='Agnieszka']").GetAttribute("d");
+        page.Field("Turned by 0°").SendKeys(string.Concat(Enumerable.Repeat(Keys.ArrowRight, 6)));
+        page.ReadsSoon(".turn", "Turned by 30°");
+        Page.Until(() => page.See("path[data-seen='Agnieszka']").GetAttribute("d") != front ? "" : null, "the ink did not turn");
+        page.Click("To the front");
+        page.ReadsSoon(".turn", "Turned by 0°");
+        page.Click("Flat");
+        page.See("path[data-piece='Agnieszka']");
+    }
+
+    [Fact]
+    public void Anything_is_found_by_its_name_from_everywhere()
+    {
+        page.Open("/stock");
+        page.Click("Find");
+        page.Type("Part of a name", "tumb");
+        page.ReadsSoon(".found", "Driver tumblers");
+        page.See(".found li:first-child button").Click();
+        page.ReadsSoon(".strip", "6 names at one scale");
+    }
+
+    [Fact]
+    public void A_newer_blank_is_offered_and_taken_only_when_asked_for()
+    {
+        page.Open("/shelf/enamel-mug");
+        page.Type("Below the rim", "24");
+        page.Saved();
+        page.Open("/runs/crew-mugs/set-up");
+        page.ReadsSoon(".newer", "It was changed since this run took it");
+        page.Open("/runs/crew-mugs/fit");
+        page.ReadsSoon("section[aria-label='Board'] .sums", "rim 10.0");
+        page.Open("/runs/crew-mugs/set-up");
+        page.Click("Take it as it is now");
+        page.Saved();
+        page.Open("/runs/crew-mugs/fit");
+        page.ReadsSoon("section[aria-label='Board'] .sums", "rim 24.0");
+    }
+
     private void Run(string script) => shop.Driver.ExecuteScript(script);
 
     private void Press(string key) => new OpenQA.Selenium.Interactions.Actions(shop.Driver).SendKeys(key).Perform();

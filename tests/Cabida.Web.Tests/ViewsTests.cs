@@ -1,0 +1,173 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Cabida.Web.Tests;
+
+/// <summary>What each page is told, with the demo day.</summary>
+public sealed class ViewsTests : IDisposable
+{
+    private readonly Application app = new() { WithDemo = true };
+
+    public void Dispose() => app.Dispose();
+
+    [Theory]
+    [InlineData("8 5/8", "millimetre", "object", 219.075)]
+    [InlineData("8.625", "inch", "object", 219.075)]
+    [InlineData("21,9 cm", "inch", "margin", 219)]
+    public async Task A_typed_length_is_echoed_as_understood(string text, string unit, string range, double millimetres) =>
+        ((double)(await app.Post("/api/lengths", new { typed = new { text, unit }, range }))["millimetres"]!).ShouldBe(millimetres, 1e-9);
+
+    [Fact]
+    public async Task A_length_that_cannot_be_meant_is_echoed_with_the_reason()
+    {
+        var echo = await app.Post("/api/lengths", new { typed = new { text = "-4", unit = "millimetre" }, range = "margin" });
+        echo["millimetres"].ShouldBeNull();
+        Application.Words(echo["problem"]).ShouldContain("is negative");
+    }
+
+    [Theory]
+    [InlineData("mug", "blank", "Enamel mug 8 cm")]
+    [InlineData("DEPOT", "job", "Depot reopening")]
+    [InlineData("vinyl", "film", "Copper vinyl")]
+    public async Task Anything_is_found_by_part_of_its_name(string words, string kind, string name) =>
+        (await app.Get($"/api/find?words={words}")).AsArray().ShouldContain(f => (string)f!["kind"]! == kind && (string)f["name"]! == name);
+
+    [Fact]
+    public async Task The_shelf_tells_size_findings_and_users()
+    {
+        var shelf = (await app.Get("/api/blanks")).AsArray();
+        shelf.Count.ShouldBe(4);
+        var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
+        ((int)tumbler["findings"]!).ShouldBe(1);
+        tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumblers"]);
+        Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["size"]).ShouldBe("198.0 mm × 71.2 mm to work on");
+    }
+
+    [Fact]
+    public async Task A_blank_can_be_duplicated_and_altered_without_touching_the_first()
+    {
+        var copy = await app.Post("/api/blanks/enamel-mug/copy");
+        var id = (string)copy["id"]!;
+        await app.Change($"/api/blanks/{id}", "blank", b => b["margins"]!["rim"]!["text"] = "20");
+        ((string)(await app.Get("/api/blanks/enamel-mug"))["blank"]!["margins"]!["rim"]!["text"]!).ShouldBe("10");
+        ((string)copy["blank"]!["name"]!).ShouldBe("Enamel mug 8 cm, altered");
+    }
+
+    [Fact]
+    public async Task A_motif_tells_its_ink_its_parts_and_what_to_mend()
+    {
+        var motif = await app.Get("/api/motifs/crew-name");
+        motif["parts"]!.AsArray().Count.ShouldBe(4);
+        ((string)motif["inkPath"]!).ShouldStartWith("M");
+        ((double)motif["parts"]!.AsArray().Single(p => (string)p!["partId"]! == "name")!["capitalHeight"]!).ShouldBe(24, 1e-6);
+        var wrong = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![3]!["size"]!["typed"]!["text"] = "huge");
+        var problem = wrong["problems"]!.AsArray().ShouldHaveSingleItem()!;
+        ((string)problem["partId"]!).ShouldBe("name");
+        ((string)problem["field"]!).ShouldBe("size");
+        ((string)wrong["motif"]!["parts"]![3]!["size"]!["typed"]!["text"]!).ShouldBe("huge");
+    }
+
+    [Fact]
+    public async Task A_typeface_that_lacks_a_letter_of_a_motif_is_told_there()
+    {
+        var motif = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![1]!["text"] = "трамвай");
+        Application.Words(motif["notes"]!.AsArray().ShouldHaveSingleItem()).ShouldContain("lacks a character");
+    }
+
+    [Fact]
+    public async Task Every_typeface_comes_with_a_sample_and_its_licence()
+    {
+        var faces = (await app.Get("/api/typefaces")).AsArray();
+        faces.Count.ShouldBeGreaterThanOrEqualTo(8);
+        foreach (var id in faces.Select(f => (string)f!["id"]!))
+        {
+            (await app.CreateClient().GetStringAsync($"/api/typefaces/{id}/licence")).ShouldContain("Open Font License", Case.Insensitive);
+        }
+
+        (await app.CreateClient().GetAsync("/api/typefaces/none/licence")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_piece_is_seen_on_its_blank_and_turns_out_of_sight()
+    {
+        var bram = (await app.Get("/api/runs/crew-mugs"))["run"]!["pieces"]![1]!["id"]!;
+        ((string)(await app.Get($"/api/runs/crew-mugs/pieces/{bram}/seen?turn=0"))["inkPath"]!).Length.ShouldBeGreaterThan(100);
+        ((string)(await app.Get($"/api/runs/crew-mugs/pieces/{bram}/seen?turn=180"))["inkPath"]!).ShouldBeEmpty();
+        (await app.CreateClient().GetAsync("/api/runs/crew-mugs/pieces/none/seen?turn=0")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_cutter_that_reaches_less_than_a_piece_holds_it_back_and_says_both_sizes()
+    {
+        var changed = await app.Change("/api/cutters/bench-cutter", "cutter", c => (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120"));
+        await app.Change("/api/runs/depot-glasses", "run", r => r["cutter"]!["revision"] = (int)changed["revision"]!);
+        var loads = await app.Get("/api/runs/depot-glasses/loads");
+        loads["loads"]!.AsArray().ShouldBeEmpty();
+        loads["held"]!.AsArray().Count.ShouldBe(6);
+        Application.Words(loads["held"]![0]!["why"]).ShouldContain("is larger than what the cutter reaches of a sheet, 120.0 mm × 120.0 mm");
+    }
+
+    [Fact]
+    public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
+    {
+        await app.Change("/api/runs/crew-mugs", "run", r => r["scissorsRoom"]!["text"] = "a bit");
+        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["field"]!.ToString().ShouldBe("scissorsRoom");
+        ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");
+    }
+
+    [Fact]
+    public async Task The_same_run_gives_the_same_file_to_the_byte()
+    {
+        var client = app.CreateClient();
+        var first = await client.GetStringAsync("/api/runs/crew-mugs/loads/1/file");
+        using var other = new Application { WithDemo = true };
+        (await other.CreateClient().GetStringAsync("/api/runs/crew-mugs/loads/1/file")).ShouldBe(first);
+    }
+
+    [Fact]
+    public async Task What_was_removed_can_be_brought_back()
+    {
+        var client = app.CreateClient();
+        (await client.DeleteAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await client.GetAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        ((string)(await app.Post("/api/blanks/rail-lantern/undo"))["blank"]!["name"]!).ShouldBe("Lantern chimney");
+    }
+
+    [Fact]
+    public async Task Jobs_come_by_the_day_they_are_due_and_those_without_a_day_last()
+    {
+        await app.Post("/api/jobs", new { name = "Some day", customer = "", due = "" });
+        await app.Post("/api/jobs", new { name = "Soon", customer = "", due = "2026-11-30" });
+        (await app.Get("/api/jobs")).AsArray().Select(j => (string)j!["job"]!["name"]!).ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
+    }
+
+    [Fact]
+    public async Task The_api_describes_itself()
+    {
+        var description = await app.Get("/api/v1.json");
+        description["paths"]!.AsObject().Count.ShouldBeGreaterThan(20);
+        description["components"]!["schemas"]!["Box"]!["required"]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(4);
+    }
+
+    [Fact]
+    public async Task Pages_of_pieces_are_bounded_and_say_where_they_are()
+    {
+        var page = await app.Get("/api/runs/crew-mugs/pieces?from=10&count=5000");
+        ((int)page["from"]!).ShouldBe(10);
+        ((int)page["of"]!).ShouldBe(12);
+        page["pieces"]!.AsArray().Count.ShouldBe(2);
+        (await app.Get("/api/runs/crew-mugs/pieces?from=99&count=1"))["pieces"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Removing_a_job_waits_for_its_runs()
+    {
+        var client = app.CreateClient();
+        (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await client.DeleteAsync("/api/runs/depot-glasses")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        var problem = await (await client.DeleteAsync("/api/jobs/fernhollow-depot")).Content.ReadFromJsonAsync<JsonNode>();
+        problem!["title"]!.ToString().ShouldBe("Not here");
+    }
+}

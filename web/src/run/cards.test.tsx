@@ -1,0 +1,85 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../api/client';
+import { due } from '../jobs/due';
+import { InkCard } from './InkCard';
+import { RoomCard } from './RoomCard';
+import { RoomChains } from './RoomChains';
+import { StateMark } from './state';
+
+vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
+const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };
+const room = (side: string, distance: number, touches: boolean): Schemas['RoomView'] => ({ side, distance, touches, limit: 'rim', used: 100, of: 120 });
+const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
+  id: '1', name: 'Bram', state: 'fits', mayBeCut: true, inkPath: '', colour: '#000000', inkBox: box,
+  rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true), room('right', 10, false)],
+  letterHeight: 34, largestLetterHeight: 45.82, goesRound: 125.77, appearsWide: 72.99, thinnest: { width: 0.62, at: { x: 0, y: 0 } },
+  thinnestAllowed: 0.8, bow: null, gathers: null, findings: [], ...change,
+});
+const html = (node: React.ReactNode) => renderToStaticMarkup(node);
+const text = (node: React.ReactNode) => html(node).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ').trim();
+
+describe('the state of a piece', () => {
+  it('is told by a word and a shape, never by colour alone', () => {
+    expect(text(<StateMark piece={{ state: 'fits' }} />)).toBe('✓ fits');
+    expect(text(<StateMark piece={{ state: 'snug' }} />)).toBe('◐ snug');
+    expect(text(<StateMark piece={{ state: 'over', mayBeCut: false }} />)).toBe('✕ over');
+  });
+
+  it('does not say that a piece fits when letters of it are missing', () => {
+    expect(text(<StateMark piece={{ state: 'fits', mayBeCut: false }} />)).toBe('▲ lacks letters');
+  });
+});
+
+describe('the room table', () => {
+  it('marks what limits, and what stands out', () => {
+    const rows = html(<RoomCard piece={piece()} handle />).split('<tr').slice(1);
+    expect(rows[0]).toContain('limits');
+    expect(rows[0]).toContain('0.0 mm');
+    expect(rows[1]).not.toContain('limits');
+    expect(rows[2]).toContain('beyond');
+    expect(rows[2]).toContain('−4.1 mm');
+    expect(rows[2]).toContain('To handle, left');
+  });
+
+  it('speaks of the seam where there is no handle, and of nothing where there is no ink', () => {
+    expect(text(<RoomCard piece={piece()} handle={false} />)).toContain('To seam, right');
+    expect(text(<RoomCard piece={piece({ rooms: [], state: 'notSet' })} handle />)).toContain('no ink to measure');
+  });
+});
+
+describe('the ink table', () => {
+  it('shows the figures with their limits and warns of a stroke below the limit of the film', () => {
+    const card = html(<InkCard piece={piece()} />);
+    expect(card).toContain('100.0 × 30.0 mm');
+    expect(card).toContain('at most 45.8');
+    expect(card).toContain('125.8°');
+    expect(card).toContain('seen 73.0 wide');
+    expect(card).toMatch(/class="warn".*0\.62 mm/);
+    expect(html(<InkCard piece={piece({ thinnest: { width: 0.79, at: { x: 0, y: 0 } } })} />)).not.toContain('warn');
+  });
+
+  it('states the bow of a straight line on a taper only', () => {
+    expect(text(<InkCard piece={piece()} />)).not.toContain('bows');
+    expect(text(<InkCard piece={piece({ bow: 1.518, gathers: 2.7 })} />)).toContain('Straight line bows 1.5 mm gathers 2.7');
+  });
+});
+
+describe('the chains of dimensions around a piece', () => {
+  it('write the room of each side, filled where it limits and apart where the ink stands out', () => {
+    const scale = { k: 2, x: (mm: number) => mm * 2, y: (mm: number) => -mm * 2, transform: '' };
+    const chains = html(<svg><RoomChains scale={scale} box={box} ink={box} rooms={piece().rooms} /></svg>);
+    expect(chains).toMatch(/room-tag touches" data-side="above"/);
+    expect(chains).toMatch(/room-tag beyond" data-side="left"/);
+    expect(chains).toMatch(/room-tag " data-side="right"/);
+    expect(chains).toContain('>100.0<');
+    expect(chains).toContain('>30.0<');
+  });
+});
+
+describe('a due day', () => {
+  it('is said in words', () => {
+    expect(due('2026-12-05')).toBe('due Sat 5 Dec');
+    expect(due('')).toBe('no day set');
+  });
+});
