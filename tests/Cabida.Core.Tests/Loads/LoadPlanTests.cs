@@ -41,6 +41,27 @@ public class LoadPlanTests
     }
 
     [Fact]
+    public void The_same_list_gives_the_same_loads_and_equal_heights_keep_its_order() =>
+        Items.Sample(items =>
+        {
+            var (one, two) = (LoadPlan.Of(items, 290, 280, 5), LoadPlan.Of([.. items], 290, 280, 5));
+            one.Loads.SelectMany(l => l.Placements).ShouldBe(two.Loads.SelectMany(l => l.Placements));
+            var level = LoadPlan.Of([.. items.Select(i => i with { Width = 20, Height = 10 })], 290, 280, 5);
+            level.Loads.SelectMany(l => l.Placements).Select(p => int.Parse(p.PieceId, System.Globalization.CultureInfo.InvariantCulture)).ShouldBeInOrder();
+        });
+
+    [Fact]
+    public void No_load_is_empty_and_none_could_have_been_spared_for_equal_pieces() =>
+        Gen.Select(Gen.Int[1, 60], Gen.Double[20, 140], Gen.Double[20, 140]).Sample((count, width, height) =>
+        {
+            var plan = LoadPlan.Of([.. Enumerable.Range(0, count).Select(i => new LoadItem($"{i}", width, height))], 290, 280, 5);
+            plan.Loads.ShouldAllBe(l => l.Placements.Count > 0);
+            // Equal pieces stand in a grid: so many across, so many down.
+            var perLoad = (int)Math.Floor((290 + 5) / (width + 5)) * (int)Math.Floor((280 + 5) / (height + 5));
+            plan.Loads.Count.ShouldBe((int)Math.Ceiling((double)count / perLoad));
+        });
+
+    [Fact]
     public void A_piece_too_wide_for_the_reach_is_turned()
     {
         var placed = LoadPlan.Of([new("a", 250, 40)], 200, 300, 5).Loads[0].Placements[0];

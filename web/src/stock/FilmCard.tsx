@@ -47,10 +47,10 @@ export function FilmCard({ id }: { id: string }) {
             <option value="loose">a stencil</option>
           </Form.Select>
         </label>
-        <label>Cut from
+        <label>It is cut
           <Form.Select size="sm" value={film.mirrored ? 'back' : 'front'} onChange={(e) => set({ mirrored: e.target.value === 'back' })}>
-            <option value="front">the front</option>
-            <option value="back">back, mirrored</option>
+            <option value="front">as it reads</option>
+            <option value="back">mirrored</option>
           </Form.Select>
         </label>
         {length('thinnestStroke', 'Thinnest stroke')}
