@@ -87,6 +87,31 @@ public sealed class LibraryTests : IDisposable
     }
 
     [Fact]
+    public async Task Bringing_back_an_older_state_brings_back_what_it_referred_to()
+    {
+        var cutter = await Library().Add(DocumentKinds.Cutter, new Cutter("Bench", TypedLength.Mm(292), TypedLength.Mm(292)));
+        var run = await Library().Add(DocumentKinds.Run, RunWith(new Pin(cutter.Id, cutter.Revision)));
+        await Library().Save(DocumentKinds.Run, run.Id, run.Revision, RunWith(null));
+        (await Library().UsedBy(DocumentKinds.Cutter, cutter.Id)).ShouldBeEmpty();
+        await Library().Undo(DocumentKinds.Run, run.Id);
+        (await Library().UsedBy(DocumentKinds.Cutter, cutter.Id)).ShouldBe(["Run"]);
+        await Library().Remove(DocumentKinds.Run, run.Id);
+        (await Library().Remove(DocumentKinds.Cutter, cutter.Id)).Refused.ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task All_come_in_the_order_they_were_added_in()
+    {
+        foreach (var name in new[] { "c", "a", "b" })
+        {
+            await Library().Add(DocumentKinds.Job, new Job(name, "", ""));
+            await Task.Delay(2);
+        }
+
+        (await Library().All(DocumentKinds.Job)).Select(j => j.Document.Name).ShouldBe(["c", "a", "b"]);
+    }
+
+    [Fact]
     public async Task A_pinned_revision_stays_readable_whatever_becomes_of_the_document()
     {
         var stored = await Library().Add(DocumentKinds.Job, new Job("first", "", ""));
