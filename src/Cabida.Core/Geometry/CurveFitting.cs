@@ -15,7 +15,7 @@ public static class CurveFitting
 
     /// <summary>The ring as a contour of lines and cubics.</summary>
     /// <param name="ring">A closed ring; millimetres.</param>
-    /// <param name="tolerance">The greatest distance of the result from the ring's vertices.</param>
+    /// <param name="tolerance">The greatest distance of the result from the ring.</param>
     public static Contour Fit(LineString ring, double tolerance)
     {
         ArgumentNullException.ThrowIfNull(ring);
@@ -173,7 +173,24 @@ public static class CurveFitting
             }
         }
 
+        // Between vertices the curve may leave a long edge that it meets well at both ends.
+        for (var i = 0; i < run.Count - 1; i++)
+        {
+            var d = ToEdge(Point(from, cubic, (at[i] + at[i + 1]) / 2), run[i], run[i + 1]);
+            if (d > worst)
+            {
+                (worst, where) = (d, i == 0 ? 1 : i);
+            }
+        }
+
         return (worst, where);
+    }
+
+    private static double ToEdge(PlanePoint p, PlanePoint a, PlanePoint b)
+    {
+        double dx = b.X - a.X, dy = b.Y - a.Y;
+        var share = Math.Clamp((((p.X - a.X) * dx) + ((p.Y - a.Y) * dy)) / Math.Max((dx * dx) + (dy * dy), 1e-18), 0, 1);
+        return p.To(a.Towards(b, share));
     }
 
     private static void Reparameterize(List<PlanePoint> run, double[] at, CubicTo c)

@@ -16,8 +16,8 @@ public class CurveFittingTests
                 var turned = new NetTopologySuite.Geometries.Utilities.AffineTransformation().Rotate(turn).Transform(plain);
                 var rounded = (Polygon)turned.Buffer(radius, 36);
                 var back = Outlines.Ring(CurveFlattening.Flatten(CurveFitting.Fit(rounded.ExteriorRing, Tolerances.File), 0.002, Tolerances.InkTurn));
-                return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.03
-                    && Math.Abs(back.Area - rounded.Area) < 0.001 * rounded.Area;
+                return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.005
+                    && Math.Abs(back.Area - rounded.Area) < 0.002 * rounded.Area;
             },
             iter: 60);
 
