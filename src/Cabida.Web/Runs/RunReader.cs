@@ -58,9 +58,9 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
             motif!, sheet!.Wall!, sheet.Zone!, film!, run.Sizing == Sizing.OneLetterHeight ? height.Value.Value.Millimetres : null, faces, cache);
         return new ReadRun(stored, blank, sheet, motif, film, cutter, ground, lacks);
 
-        void Lacking(bool lacks_, string field, Phrase message)
+        void Lacking(bool isLacking, string field, Phrase message)
         {
-            if (lacks_)
+            if (isLacking)
             {
                 lacks.Add(new Lack(field, message));
             }
