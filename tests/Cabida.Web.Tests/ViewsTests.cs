@@ -109,6 +109,16 @@ public sealed class ViewsTests : IDisposable
     }
 
     [Fact]
+    public async Task A_film_whose_limit_cannot_be_read_stops_the_fit_instead_of_letting_thin_strokes_pass()
+    {
+        var changed = await app.Change("/api/films/navy-vinyl", "film", f => f["thinnestStroke"]!["text"] = "thin");
+        await app.Change("/api/runs/crew-mugs", "run", r => r["film"]!["revision"] = (int)changed["revision"]!);
+        var lack = (await app.Get("/api/runs/crew-mugs/ground"))["lacks"]!.AsArray().ShouldHaveSingleItem()!;
+        ((string)lack["field"]!).ShouldBe("film");
+        Application.Words(lack["message"]).ShouldContain("“thin” cannot be read as a length");
+    }
+
+    [Fact]
     public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
     {
         await app.Change("/api/runs/crew-mugs", "run", r => r["scissorsRoom"]!["text"] = "a bit");

@@ -8,9 +8,6 @@ public enum StrokeKind
     /// <summary>An edge that is seen: thick, continuous.</summary>
     Edge,
 
-    /// <summary>Anything lesser that is seen: thin, continuous.</summary>
-    Thin,
-
     /// <summary>An edge that is hidden: short dashes.</summary>
     Hidden,
 

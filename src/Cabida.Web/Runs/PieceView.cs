@@ -10,9 +10,10 @@ namespace Cabida.Web.Runs;
 /// <param name="Distance">How far the ink could move that way; negative when over.</param>
 /// <param name="Limit">What it touches first.</param>
 /// <param name="Touches">Whether that is what limits it.</param>
+/// <param name="Beyond">Whether the ink stands outside there.</param>
 /// <param name="Used">How much of the zone's width or height the ink takes.</param>
 /// <param name="Of">That width or height.</param>
-internal sealed record RoomView(string Side, double Distance, LimitKind Limit, bool Touches, double Used, double Of);
+internal sealed record RoomView(string Side, double Distance, LimitKind Limit, bool Touches, bool Beyond, double Used, double Of);
 
 /// <summary>The thinnest stroke.</summary>
 internal sealed record ThinnestView(double Width, PlanePoint At);
@@ -55,7 +56,7 @@ internal sealed record PieceView(
     {
         var limits = rooms.Limits;
         RoomView View(string side, Room room, double used, double of) =>
-            new(side, room.Distance, room.Limit, limits.Contains(room.Limit), used, of);
+            new(side, room.Distance, room.Limit, limits.Contains(room.Limit), room.Distance < -Tolerances.Fit, used, of);
         return
         [
             View("above", rooms.Above, ink.Height, zone.Height),

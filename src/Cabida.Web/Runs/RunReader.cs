@@ -52,6 +52,9 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         var wrong = motif is null ? null : MotifProblems.Of(motif, faces).FirstOrDefault(p => p.Field != "name");
         Lacking(wrong is not null, "motif", Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong?.Message ?? Phrase.Empty}"));
         Lacking(film is null, "film", Phrase.Say($"Choose a film."));
+        // Without its limit thin strokes would pass unseen.
+        var limit = film?.ThinnestStroke.Read(LengthRange.Artwork).Problem;
+        Lacking(limit is not null, "film", Phrase.Say($"The thinnest stroke of {film?.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then take the newer film here."));
         Lacking(run.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
         Lacking(run.Pieces.Count == 0, "names", Phrase.Say($"Type the names, one a line."));
         var ground = lacks.Count > 0 ? null : new RunGround(

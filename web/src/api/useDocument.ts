@@ -28,8 +28,10 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   const saving = useSaving();
   const { data: view, error } = useQuery({ queryKey: source.key, queryFn: source.load });
   const [draft, setDraft] = useState<D>();
+  // What the last answer held. The cache tells of it a moment later; until then this is the newer of the two.
+  const [known, setKnown] = useState<{ revision: number; document: D }>();
   const [conflict, setConflict] = useState<string>();
-  const now = useRef({ source, wanted: undefined as D | undefined, revision: 0, busy: false, timer: 0 });
+  const now = useRef({ source, wanted: undefined as D | undefined, known: undefined as { revision: number; document: D } | undefined, revision: 0, busy: false, timer: 0 });
   useEffect(() => {
     now.current.source = source;
     if (view && view.revision > now.current.revision) now.current.revision = view.revision;
@@ -38,6 +40,8 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   const show = useCallback((fresh: V) => {
     const { source } = now.current;
     now.current.revision = fresh.revision;
+    now.current.known = { revision: fresh.revision, document: source.of(fresh) };
+    setKnown(now.current.known);
     cache.setQueryData(source.key, fresh);
     for (const key of source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
   }, [cache]);
@@ -82,7 +86,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
 
   const edit = useCallback((change: (document: D) => D) => {
     const s = now.current;
-    const base = s.wanted ?? (view ? s.source.of(view) : undefined);
+    const base = s.wanted ?? newest(s.known, view, s.source.of);
     if (base === undefined) return;
     s.wanted = change(base);
     setDraft(s.wanted);
@@ -115,7 +119,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
 
   return {
     view,
-    document: draft ?? (view ? source.of(view) : undefined),
+    document: draft ?? newest(known, view, source.of),
     error,
     conflict,
     edit,
@@ -124,4 +128,10 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     takeTheirs,
     keepMine,
   };
+}
+
+/** The document of the last answer, unless the cache holds a newer one. */
+function newest<V extends { revision: number }, D>(known: { revision: number; document: D } | undefined, view: V | undefined, of: (view: V) => D): D | undefined {
+  if (!view) return undefined;
+  return known && known.revision >= view.revision ? known.document : of(view);
 }

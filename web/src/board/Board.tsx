@@ -41,7 +41,7 @@ export function Board({ label, drawing, pad, dimensions = true, lit, onLight, ch
 }
 
 /** Lines of a drawing in the order given, their thickness the same at every scale. */
-export function Strokes({ strokes, scale, hatch }: { strokes: readonly Schemas['StrokeView'][]; scale: Scale; hatch: string }) {
+function Strokes({ strokes, scale, hatch }: { strokes: readonly Schemas['StrokeView'][]; scale: Scale; hatch: string }) {
   return (
     <>
       <g transform={scale.transform}>

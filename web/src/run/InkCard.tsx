@@ -6,12 +6,12 @@ import { useUnits } from '../units/UnitsContext';
 export function InkCard({ piece }: { piece: Schemas['PieceView'] }) {
   const { units } = useUnits();
   const box = piece.inkBox;
-  const thin = piece.thinnest && typeof piece.thinnestAllowed === 'number' && piece.thinnest.width < piece.thinnestAllowed - 0.02;
+  const thin = piece.findings.some((f) => f.rule === 'thinStrokes');
   const rows: [string, string, string, boolean?][] = [
     ['Width × height', box ? `${figure(box.maxX - box.minX, units)} × ${length(box.maxY - box.minY, units)}` : '–', ''],
     ['Letter height', length(piece.letterHeight, units), typeof piece.largestLetterHeight === 'number' ? `at most ${figure(piece.largestLetterHeight, units)}` : 'nothing scales'],
     ['Goes round', typeof piece.goesRound === 'number' ? degrees(piece.goesRound) : '–', typeof piece.appearsWide === 'number' ? `seen ${figure(piece.appearsWide, units)} wide` : '180° is seen'],
-    ['Thinnest stroke', piece.thinnest ? length(piece.thinnest.width, units, 2) : '–', typeof piece.thinnestAllowed === 'number' ? `film ${figure(piece.thinnestAllowed, units, 2)}` : '', !!thin],
+    ['Thinnest stroke', piece.thinnest ? length(piece.thinnest.width, units, 2) : '–', typeof piece.thinnestAllowed === 'number' ? `film ${figure(piece.thinnestAllowed, units, 2)}` : '', thin],
   ];
   if (typeof piece.bow === 'number') rows.push(['Straight line bows', length(piece.bow, units), `gathers ${figure(piece.gathers ?? 0, units)}`]);
   return (

@@ -13,7 +13,7 @@ export function RoomCard({ piece, handle }: { piece: Schemas['PieceView']; handl
       <table className="figures room">
         <tbody>
           {piece.rooms.map((r) => (
-            <tr key={r.side} className={r.distance < -0.001 ? 'beyond' : ''} data-room={r.side}>
+            <tr key={r.side} className={r.beyond ? 'beyond' : ''} data-room={r.side}>
               <th scope="row">{names[r.side]}{r.touches && <span className="limits">limits</span>}</th>
               <td>{length(r.distance, units)}</td>
               <td className="bar-cell"><span className="bar"><i style={{ width: `${Math.min(100, (100 * r.used) / r.of)}%` }} /></span></td>

@@ -57,7 +57,7 @@ function RoomTag({ at, room }: { at: { x: number; y: number }; room?: Schemas['R
   if (!room) return null;
   const text = figure(room.distance, units);
   const width = Math.max(34, text.length * 6.8 + 12);
-  const kind = room.distance < -0.001 ? 'beyond' : room.touches ? 'touches' : '';
+  const kind = room.beyond ? 'beyond' : room.touches ? 'touches' : '';
   return (
     <g transform={`translate(${at.x} ${at.y})`} className={`room-tag ${kind}`} data-side={room.side}>
       <rect x={-width / 2} y={-HEIGHT / 2} width={width} height={HEIGHT} />

@@ -9,7 +9,7 @@ import { StateMark } from './state';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };
-const room = (side: string, distance: number, touches: boolean): Schemas['RoomView'] => ({ side, distance, touches, limit: 'rim', used: 100, of: 120 });
+const room = (side: string, distance: number, touches: boolean): Schemas['RoomView'] => ({ side, distance, touches, beyond: distance < 0, limit: 'rim', used: 100, of: 120 });
 const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
   id: '1', name: 'Bram', state: 'fits', mayBeCut: true, inkPath: '', colour: '#000000', inkBox: box,
   rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true), room('right', 10, false)],
@@ -50,13 +50,14 @@ describe('the room table', () => {
 
 describe('the ink table', () => {
   it('shows the figures with their limits and warns of a stroke below the limit of the film', () => {
-    const card = html(<InkCard piece={piece()} />);
+    const finding = { rule: 'thinStrokes', severity: 'look', place: null, figure: 0.62, limit: 0.8, message: { parts: [] } } as const;
+    const card = html(<InkCard piece={piece({ findings: [{ ...finding, message: { parts: [] } }] })} />);
     expect(card).toContain('100.0 × 30.0 mm');
     expect(card).toContain('at most 45.8');
     expect(card).toContain('125.8°');
     expect(card).toContain('seen 73.0 wide');
     expect(card).toMatch(/class="warn".*0\.62 mm/);
-    expect(html(<InkCard piece={piece({ thinnest: { width: 0.79, at: { x: 0, y: 0 } } })} />)).not.toContain('warn');
+    expect(html(<InkCard piece={piece()} />)).not.toContain('warn');
   });
 
   it('states the bow of a straight line on a taper only', () => {

@@ -8,7 +8,7 @@ type Blank = Schemas['Blank'];
 type Row = Schemas['DimensionRowView'];
 type Line = Schemas['ReadingLine'];
 
-export const TOOLS: Record<Schemas['MeasuringTool'], string> = {
+const TOOLS: Record<Schemas['MeasuringTool'], string> = {
   paperStrip: 'paper strip',
   softTape: 'soft tape',
   steelRule: 'steel rule',
