@@ -23,10 +23,12 @@ internal static class Ground
         var sheet = BlankSheet.Of(new Blank(
             "Mug",
             SurfaceKind.Straight,
-            [Read(DimensionKind.Girth, MeasuringTool.SoftTape, "259"), Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"), Read(DimensionKind.Handle, MeasuringTool.SteelRule, "42")],
-            new ClearMargins(TypedLength.Mm(10), TypedLength.Mm(12), TypedLength.Mm(8))));
+            [Read(DimensionKind.Girth, MeasuringTool.SoftTape, "259"), Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"), Read(DimensionKind.Handle, MeasuringTool.SteelRule, "42")])
+        {
+            Zones = [new ZoneSpec("wrap", "Wrap") { Margins = new(TypedLength.Mm(10), TypedLength.Mm(12), TypedLength.Mm(8), TypedLength.Mm(8)) }],
+        });
         var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new RunGround(Motif, sheet.Wall!, sheet.Zone!, film, null, Faces, cache);
+        return new RunGround(Motif, sheet.Wall, null, sheet.Zone!, film, null, Faces, cache);
     }
 
     public static Motif Motif { get; } = new("Name", RowAlignment.Centre,

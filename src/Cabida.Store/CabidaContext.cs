@@ -19,6 +19,9 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
     /// <summary>What refers to what.</summary>
     public DbSet<ReferenceRow> References => Set<ReferenceRow>();
 
+    /// <summary>Pictures and scans.</summary>
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -33,6 +36,7 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
             e.HasKey(r => new { r.Kind, r.Id, r.Revision });
             e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
         });
+        modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<ReferenceRow>(e =>
         {
             e.HasKey(r => new { r.FromKind, r.FromId, r.ToKind, r.ToId });

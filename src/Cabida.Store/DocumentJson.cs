@@ -1,5 +1,6 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 
 namespace Cabida.Store;
@@ -8,9 +9,9 @@ namespace Cabida.Store;
 public static class DocumentJson
 {
     /// <summary>The form that is written now. An older one is brought to it when read.</summary>
-    public const int CurrentForm = 1;
+    public const int CurrentForm = 2;
 
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    internal static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
         Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
@@ -25,6 +26,7 @@ public static class DocumentJson
     public static T Read<T>(int form, string json) => form switch
     {
         CurrentForm => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("An empty document."),
+        1 => JsonNode.Parse(json) is JsonObject old ? FormOne.ToTwo(old).Deserialize<T>(Options)! : throw new JsonException("An empty document."),
         _ => throw new NotSupportedException($"A document of form {form} was written by a newer version; this one reads up to {CurrentForm}."),
     };
 }

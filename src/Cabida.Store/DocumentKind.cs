@@ -20,7 +20,7 @@ public sealed record DocumentKind<T>(string Kind, Func<T, string> NameOf, Func<T
 public static class DocumentKinds
 {
     /// <summary>Blanks of the shelf.</summary>
-    public static DocumentKind<Blank> Blank { get; } = new("blank", b => b.Name, _ => []);
+    public static DocumentKind<Blank> Blank { get; } = new("blank", b => b.Name, ReferencesOf);
 
     /// <summary>Motifs.</summary>
     public static DocumentKind<Motif> Motif { get; } = new("motif", m => m.Name, m => m.Parts.OfType<LetteringPart>().Select(p => new Reference("typeface", p.TypefaceId)));
@@ -35,7 +35,16 @@ public static class DocumentKinds
     public static DocumentKind<Job> Job { get; } = new("job", j => j.Name, _ => []);
 
     /// <summary>Runs.</summary>
-    public static DocumentKind<Run> Run { get; } = new("run", r => r.Name, r => ReferencesOf(r));
+    public static DocumentKind<Run> Run { get; } = new("run", r => r.Name, ReferencesOf);
+
+    /// <summary>What pictures are called in references; they are kept beside the documents.</summary>
+    public const string Picture = "picture";
+
+    private static IEnumerable<Reference> ReferencesOf(Blank blank)
+    {
+        var pictures = new[] { blank.PictureId, blank.Outline.Drawn?.PictureId }.OfType<string>().Select(p => new Reference(Picture, p));
+        return blank.JobId is { } job ? pictures.Append(new Reference(Job.Kind, job)) : pictures;
+    }
 
     private static IEnumerable<Reference> ReferencesOf(Run run)
     {

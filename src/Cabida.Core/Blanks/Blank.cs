@@ -2,16 +2,6 @@ using Cabida.Core.Measures;
 
 namespace Cabida.Core.Blanks;
 
-/// <summary>How a blank's wall is shaped.</summary>
-public enum SurfaceKind
-{
-    /// <summary>A cylinder: one girth all the way up.</summary>
-    Straight,
-
-    /// <summary>A cone: two girths and the wall between them.</summary>
-    Tapered,
-}
-
 /// <summary>Readings of one dimension by one tool, as typed.</summary>
 /// <param name="Tool">The tool.</param>
 /// <param name="Readings">What was read, in the order typed; unreadable ones are kept too.</param>
@@ -20,24 +10,61 @@ public sealed record ReadingLine(MeasuringTool Tool, IReadOnlyList<TypedLength> 
 /// <summary>All that was read of one dimension.</summary>
 /// <param name="Dimension">Which dimension.</param>
 /// <param name="Lines">Its readings, a line per tool.</param>
-public sealed record MeasuredDimension(DimensionKind Dimension, IReadOnlyList<ReadingLine> Lines);
-
-/// <summary>What stays clear around the zone, as typed.</summary>
-/// <param name="Rim">Below the rim.</param>
-/// <param name="Base">Above the base.</param>
-/// <param name="Side">Beside the handle at each side; where there is no handle, beside the seam.</param>
-public sealed record ClearMargins(TypedLength Rim, TypedLength Base, TypedLength Side);
-
-/// <summary>A plain object as bought, measured once and kept on the shelf.</summary>
-/// <param name="Name">What it is called.</param>
-/// <param name="Surface">How its wall is shaped.</param>
-/// <param name="Measured">What was read.</param>
-/// <param name="Margins">What stays clear.</param>
-/// <param name="Note">Anything the maker wants to remember about it.</param>
-public sealed record Blank(
-    string Name, SurfaceKind Surface, IReadOnlyList<MeasuredDimension> Measured, ClearMargins Margins, string Note = "")
+public sealed record MeasuredDimension(DimensionKind Dimension, IReadOnlyList<ReadingLine> Lines)
 {
+    /// <summary>Which one, where a blank has several of the kind: the number of a girth, the name of a size; else empty.</summary>
+    public string Of { get; init; } = "";
+}
+
+/// <summary>
+/// A plain object as bought, measured once and kept on the shelf. What a maker leaves out keeps the value that a new blank
+/// has, so that a file written by hand needs to say only what was measured.
+/// </summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Surface">How its surface is shaped.</param>
+/// <param name="Measured">What was read.</param>
+public sealed record Blank(string Name, SurfaceKind Surface, IReadOnlyList<MeasuredDimension> Measured)
+{
+    /// <summary>Where artwork may go; the first is what a run takes unless told otherwise.</summary>
+    public IReadOnlyList<ZoneSpec> Zones { get; init; } = [];
+
+    /// <summary>What must stay clear in every zone: holes, lids, seams, bands, pockets.</summary>
+    public IReadOnlyList<KeptClear> KeptClear { get; init; } = [];
+
+    /// <summary>The outline of a flat panel.</summary>
+    public PanelOutline Outline { get; init; } = new();
+
+    /// <summary>How many girths a bellied wall was read at.</summary>
+    public int Girths { get; init; } = 3;
+
+    /// <summary>The sizes of a garment in the order of its chart.</summary>
+    public GarmentSpec Garment { get; init; } = new();
+
+    /// <summary>What goes into a frame.</summary>
+    public FrameSpec Frame { get; init; } = new();
+
+    /// <summary>What it is made of.</summary>
+    public Material Material { get; init; } = new();
+
+    /// <summary>What the check line of the printed strip used here measures; empty when none was used.</summary>
+    public TypedLength StripCheck { get; init; } = TypedLength.Empty;
+
+    /// <summary>Words to find it by.</summary>
+    public IReadOnlyList<string> Tags { get; init; } = [];
+
+    /// <summary>A picture of it; null without one.</summary>
+    public string? PictureId { get; init; }
+
+    /// <summary>Whether it is no longer bought: kept for the runs that used it, out of the way of new ones.</summary>
+    public bool Retired { get; init; }
+
+    /// <summary>The job it was made for, when it is for one order only; null on the shelf.</summary>
+    public string? JobId { get; init; }
+
+    /// <summary>Anything the maker wants to remember about it.</summary>
+    public string Note { get; init; } = "";
+
     /// <summary>The readings of a dimension; none when it was not measured.</summary>
-    public IReadOnlyList<ReadingLine> LinesOf(DimensionKind dimension) =>
-        Measured.FirstOrDefault(m => m.Dimension == dimension)?.Lines ?? [];
+    public IReadOnlyList<ReadingLine> LinesOf(DimensionKind dimension, string of = "") =>
+        Measured.FirstOrDefault(m => m.Dimension == dimension && m.Of == of)?.Lines ?? [];
 }

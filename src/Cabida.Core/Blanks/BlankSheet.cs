@@ -29,83 +29,103 @@ public sealed record BlankFinding(bool Stops, IReadOnlyList<DimensionKind> Dimen
 /// <param name="From">Where it comes from.</param>
 public sealed record WorkedOut(string Name, Phrase Value, Phrase From);
 
-/// <summary>The echo of a margin.</summary>
-/// <param name="Value">What was understood.</param>
-/// <param name="Problem">Why it cannot be used.</param>
-public sealed record MarginEcho(Length? Value, Phrase? Problem);
+/// <summary>A place kept clear, with what was understood of it.</summary>
+/// <param name="Spec">What was typed.</param>
+/// <param name="Echoes">What was understood.</param>
+public sealed record LaidClear(KeptClear Spec, IReadOnlyList<FieldEcho> Echoes);
+
+/// <summary>A place kept clear as it lies on its surface: x from the middle line, y from the bottom.</summary>
+/// <param name="Name">What is there.</param>
+/// <param name="IsHole">Whether it goes through.</param>
+/// <param name="Area">Its own area, without clearance; bands and strips reach beyond the surface.</param>
+public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geometries.Polygon Area);
+
+/// <summary>One size of a blank worked out; most blanks have one, without a name.</summary>
+/// <param name="Size">The size's name; empty where there are none.</param>
+/// <param name="Wall">The wall of a straight or tapered blank; of a bellied one the cone through its ends, for drawing.</param>
+/// <param name="Bellied">The wall of a bellied blank.</param>
+/// <param name="Panel">The surface of a flat thing.</param>
+/// <param name="Mats">What goes into a frame.</param>
+/// <param name="Places">Where what must stay clear lies.</param>
+/// <param name="Zones">Its zones in order.</param>
+/// <param name="WorksOut">What follows.</param>
+public sealed record SizeSheet(
+    string Size, Wall? Wall, BelliedWall? Bellied, Panel? Panel, FrameMats? Mats, IReadOnlyList<ClearPlace> Places, IReadOnlyList<LaidZone> Zones, IReadOnlyList<WorkedOut> WorksOut)
+{
+    /// <summary>A zone by its id; the first when none is named.</summary>
+    public LaidZone? ZoneOf(string id) => id.Length == 0 ? Zones.Count > 0 ? Zones[0] : null : Zones.FirstOrDefault(z => z.Spec.Id == id);
+}
 
 /// <summary>
-/// A blank worked out: each reading echoed, each dimension estimated, contradictions found, the wall and its zone laid
-/// flat. Whatever is missing is null and said in a finding, never invented.
+/// A blank worked out: each reading echoed, each dimension estimated, contradictions found, its surface and zones laid flat.
+/// Whatever is missing is null and said in a finding, never invented.
 /// </summary>
-/// <param name="Rows">The readings in the order of the letters.</param>
-/// <param name="Rim">The rim margin.</param>
-/// <param name="Base">The base margin.</param>
-/// <param name="Side">The side margin.</param>
+/// <param name="Rows">The readings in the order of the letters, size after size.</param>
+/// <param name="KeptClear">The places kept clear.</param>
 /// <param name="Findings">What wants looking at, most serious first.</param>
-/// <param name="Wall">The wall, when enough was read.</param>
-/// <param name="Zone">The zone, when the margins leave one.</param>
-/// <param name="WorksOut">What follows.</param>
+/// <param name="Sizes">Each size worked out, at least one.</param>
+/// <param name="StripProblem">Why the check line of a printed strip cannot be used.</param>
 public sealed record BlankSheet(
     IReadOnlyList<DimensionResult> Rows,
-    MarginEcho Rim,
-    MarginEcho Base,
-    MarginEcho Side,
+    IReadOnlyList<LaidClear> KeptClear,
     IReadOnlyList<BlankFinding> Findings,
-    Wall? Wall,
-    Zone? Zone,
-    IReadOnlyList<WorkedOut> WorksOut)
+    IReadOnlyList<SizeSheet> Sizes,
+    Phrase? StripProblem)
 {
+    /// <summary>The wall of the only size.</summary>
+    public Wall? Wall => Sizes[0].Wall;
+
+    /// <summary>The first zone of the first size.</summary>
+    public Zone? Zone => Sizes[0].ZoneOf("")?.Zone;
+
+    /// <summary>What follows from the first size.</summary>
+    public IReadOnlyList<WorkedOut> WorksOut => Sizes[0].WorksOut;
+
+    /// <summary>A size by its name; the first when there is none of the name.</summary>
+    public SizeSheet SizeOf(string size) => Sizes.FirstOrDefault(s => s.Size == size) ?? Sizes[0];
+
     /// <summary>Works a blank out.</summary>
     public static BlankSheet Of(Blank blank)
     {
         ArgumentNullException.ThrowIfNull(blank);
         var findings = new List<BlankFinding>();
-        var rows = DimensionRows.Of(blank.Surface).Select(r => Result(blank, r, findings)).ToList();
-        var (rim, foot, side) = (Echo(blank.Margins.Rim), Echo(blank.Margins.Base), Echo(blank.Margins.Side));
-        var wall = blank.Surface switch
+        var strip = StripCheck.Read(blank.StripCheck);
+        var rows = DimensionRows.Of(blank).Select(r => Result(blank, r, strip.ValueOrDefault, findings)).ToList();
+        MixedUnits(blank, findings);
+        if (blank.Surface == SurfaceKind.Garment)
         {
-            SurfaceKind.Straight => WallReadings.Straight(rows, findings),
-            SurfaceKind.Tapered => WallReadings.Tapered(rows, findings),
-            _ => throw new ArgumentOutOfRangeException(nameof(blank)),
-        };
-        Zone? zone = null;
-        if (wall is not null && rim.Value is { } r && foot.Value is { } f && side.Value is { } s)
-        {
-            var laid = Zone.Of(wall, r, f, s);
-            zone = laid.ValueOrDefault;
-            if (laid.Problem is { } problem)
-            {
-                findings.Add(new BlankFinding(true, [], problem));
-            }
+            SizeChart.Check(blank.Garment, rows, findings);
         }
 
+        if (blank.Material.Problem() is { } heat)
+        {
+            findings.Add(new BlankFinding(false, [], Phrase.Say($"{"Heat it stands":strong}. {heat}")));
+        }
+
+        var kept = blank.KeptClear.Select(k => (Spec: k, Read: ReadClear.Of(k))).ToList();
+        findings.AddRange(kept.Where(k => k.Read.Problem is not null).Select(k => new BlankFinding(false, [], k.Read.Problem!)));
+        List<ReadClear> clear = [.. kept.Select(k => k.Read.Clear).OfType<ReadClear>()];
+        IEnumerable<string> names = blank.Surface == SurfaceKind.Garment && blank.Garment.Sizes.Count > 0 ? blank.Garment.Sizes : [""];
+        var sizes = names.Distinct().Select(s => SurfaceReadings.Of(blank, new Estimates(rows, s), clear, findings)).ToList();
         return new BlankSheet(
-            rows, rim, foot, side, [.. findings.OrderByDescending(x => x.Stops)], wall, zone,
-            wall is null ? [] : WallFigures.Of(wall, zone));
+            rows, [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes))], [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)], sizes, strip.Problem);
     }
 
-    private static MarginEcho Echo(TypedLength typed)
+    private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)
     {
-        var read = typed.Read(LengthRange.Margin);
-        return new MarginEcho(read.ValueOrDefault?.Value, read.Problem);
-    }
-
-    private static DimensionResult Result(Blank blank, DimensionRow row, List<BlankFinding> findings)
-    {
-        var lines = blank.LinesOf(row.Kind);
+        var lines = blank.LinesOf(row.Kind, row.Of);
         var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(LengthRange.Object))).ToList()).ToList();
         var good = read.SelectMany(l => l).Where(r => r.Read.Ok).ToList();
-        var estimate = good.Count == 0 ? null : DimensionEstimate.From([.. good.Select(r => (r.Read.Value, r.Tool))], row.Along);
+        var estimate = good.Count == 0 ? null : DimensionEstimate.From([.. good.Select(r => (r.Read.Value, r.Tool))], row.Along, strip);
         if (estimate?.Disagreement is { } disagreement)
         {
-            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Letter + ", " + row.Name:strong}. {disagreement}")));
+            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Title:strong}. {disagreement}")));
         }
 
         foreach (var outlier in estimate?.Outliers ?? [])
         {
             findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say(
-                $"{row.Letter + ", " + row.Name:strong}. The reading {good[outlier.Index].Read.Value.Value} lies {outlier.Away} from the middle of its fellows; {outlier.Allowed} could be chance. Read it again, or take it out.")));
+                $"{row.Title:strong}. The reading {good[outlier.Index].Read.Value.Value} lies {outlier.Away} from the middle of its fellows; {outlier.Allowed} could be chance. Read it again, or take it out.")));
         }
 
         var echoes = read.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
@@ -114,5 +134,19 @@ public sealed record BlankSheet(
             r.Typed.IsEmpty ? null : r.Read.Problem,
             estimate?.Outliers.Any(o => ReferenceEquals(good[o.Index].Typed, r.Typed)) == true ? Phrase.Say($"stands apart") : null))]).ToList();
         return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum);
+    }
+
+    /// <summary>Bare numbers that were typed while another unit was in force than the rest: right as they stand, but easily a slip.</summary>
+    private static void MixedUnits(Blank blank, List<BlankFinding> findings)
+    {
+        var bare = blank.Measured.SelectMany(m => m.Lines).SelectMany(l => l.Readings).Where(t => !t.IsEmpty)
+            .Where(t => t.Text.All(c => char.IsDigit(c) || c is '.' or ',' or ' ')).GroupBy(t => t.Unit).OrderBy(g => g.Count()).ToList();
+        if (bare.Count > 1)
+        {
+            var few = bare[0];
+            var unit = few.Key == LengthUnit.Inch ? "inches" : few.Key == LengthUnit.Centimetre ? "centimetres" : "millimetres";
+            findings.Add(new BlankFinding(false, [], Phrase.Say(
+                $"Bare numbers were typed in more than one unit: {string.Join(", ", few.Select(t => t.Text.Trim()).Take(4)):strong} in {unit}, the rest not. They keep the unit they were typed in; write the unit behind them if that was a slip.")));
+        }
     }
 }

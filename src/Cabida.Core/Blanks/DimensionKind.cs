@@ -1,5 +1,3 @@
-using Cabida.Core.Measures;
-
 namespace Cabida.Core.Blanks;
 
 /// <summary>The dimensions a blank can be measured by.</summary>
@@ -14,7 +12,7 @@ public enum DimensionKind
     /// <summary>Half-way round: from the middle of the handle to the point opposite.</summary>
     HalfGirth,
 
-    /// <summary>The wall, base to rim.</summary>
+    /// <summary>The wall, base to rim; the height of a panel.</summary>
     Height,
 
     /// <summary>What the handle blocks of the girth.</summary>
@@ -40,47 +38,55 @@ public enum DimensionKind
 
     /// <summary>Along the wall from the lower mark down to the base.</summary>
     BaseToLower,
-}
 
-/// <summary>How a dimension appears among a surface's readings.</summary>
-/// <param name="Kind">The dimension.</param>
-/// <param name="Letter">Its letter on the drawing.</param>
-/// <param name="Name">Its name in the schedule.</param>
-/// <param name="Along">How a tool lies when it is read.</param>
-/// <param name="UsualTool">The tool that is offered first.</param>
-/// <param name="Needed">Whether the blank cannot be worked out without it (or one that stands in for it).</param>
-public sealed record DimensionRow(
-    DimensionKind Kind, string Letter, string Name, MeasuredAlong Along, MeasuringTool UsualTool, bool Needed);
+    /// <summary>One of the girths of a bellied wall.</summary>
+    GirthAt,
 
-/// <summary>Which dimensions each surface is measured by, in the order of the letters on its drawing.</summary>
-public static class DimensionRows
-{
-    private static readonly IReadOnlyList<DimensionRow> Straight =
-    [
-        new(DimensionKind.Girth, "A", "Girth", MeasuredAlong.Round, MeasuringTool.SoftTape, true),
-        new(DimensionKind.Across, "B", "Across", MeasuredAlong.Straight, MeasuringTool.Calliper, false),
-        new(DimensionKind.HalfGirth, "C", "Half-way round", MeasuredAlong.HalfRound, MeasuringTool.SoftTape, false),
-        new(DimensionKind.Height, "D", "Height of wall", MeasuredAlong.Straight, MeasuringTool.SteelRule, true),
-        new(DimensionKind.Handle, "E", "Handle blocks", MeasuredAlong.Straight, MeasuringTool.SteelRule, false),
-    ];
+    /// <summary>Along the wall from the base up to that girth.</summary>
+    UpTo,
 
-    private static readonly IReadOnlyList<DimensionRow> Tapered =
-    [
-        new(DimensionKind.GirthUpper, "A", "Girth, upper", MeasuredAlong.Round, MeasuringTool.SoftTape, true),
-        new(DimensionKind.GirthLower, "B", "Girth, lower", MeasuredAlong.Round, MeasuringTool.SoftTape, true),
-        new(DimensionKind.WallBetween, "C", "Wall, A to B", MeasuredAlong.Straight, MeasuringTool.SteelRule, true),
-        new(DimensionKind.UprightBetween, "D", "Upright, A to B", MeasuredAlong.Straight, MeasuringTool.SteelRule, false),
-        new(DimensionKind.AcrossUpper, "E", "Across at A", MeasuredAlong.Straight, MeasuringTool.Calliper, false),
-        new(DimensionKind.RimToUpper, "F", "Rim to A", MeasuredAlong.Straight, MeasuringTool.SteelRule, false),
-        new(DimensionKind.BaseToLower, "G", "Base to B", MeasuredAlong.Straight, MeasuringTool.SteelRule, false),
-        new(DimensionKind.Handle, "H", "Handle blocks", MeasuredAlong.Straight, MeasuringTool.SteelRule, false),
-    ];
+    /// <summary>The width of a panel, or of a garment from armpit to armpit.</summary>
+    Width,
 
-    /// <summary>The rows of a surface.</summary>
-    public static IReadOnlyList<DimensionRow> Of(SurfaceKind surface) => surface switch
-    {
-        SurfaceKind.Straight => Straight,
-        SurfaceKind.Tapered => Tapered,
-        _ => throw new ArgumentOutOfRangeException(nameof(surface)),
-    };
+    /// <summary>The radius of a panel's corners.</summary>
+    CornerRadius,
+
+    /// <summary>Across the flats of a regular polygon.</summary>
+    AcrossFlats,
+
+    /// <summary>How thick a panel is.</summary>
+    Thickness,
+
+    /// <summary>From the collar seam (or a bag's top edge) down to the hem.</summary>
+    CollarToHem,
+
+    /// <summary>From the shoulder beside the collar down to the level of the collar seam at the centre.</summary>
+    ShoulderToCollar,
+
+    /// <summary>From the collar seam down to the top of the pocket.</summary>
+    CollarToPocket,
+
+    /// <summary>The width of a frame's rebate.</summary>
+    RebateWidth,
+
+    /// <summary>The height of a frame's rebate.</summary>
+    RebateHeight,
+
+    /// <summary>The width that a frame leaves visible.</summary>
+    SightWidth,
+
+    /// <summary>The height that a frame leaves visible.</summary>
+    SightHeight,
+
+    /// <summary>The width of the pane.</summary>
+    PaneWidth,
+
+    /// <summary>The height of the pane.</summary>
+    PaneHeight,
+
+    /// <summary>The width of the print.</summary>
+    PrintWidth,
+
+    /// <summary>The height of the print.</summary>
+    PrintHeight,
 }

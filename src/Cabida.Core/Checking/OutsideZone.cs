@@ -49,8 +49,8 @@ public sealed class OutsideZone : ICheck
 
     private static PlanePoint? EdgeOf(NetTopologySuite.Geometries.Geometry ink, LimitKind limit) => Box.Of(ink) is not { } box ? null : limit switch
     {
-        LimitKind.Rim => new PlanePoint(box.CentreX, box.MaxY),
-        LimitKind.Base => new PlanePoint(box.CentreX, box.MinY),
+        LimitKind.Rim or LimitKind.Top => new PlanePoint(box.CentreX, box.MaxY),
+        LimitKind.Base or LimitKind.Bottom => new PlanePoint(box.CentreX, box.MinY),
         LimitKind.LeftSide => new PlanePoint(box.MinX, box.CentreY),
         LimitKind.RightSide => new PlanePoint(box.MaxX, box.CentreY),
         _ => null,

@@ -1,57 +1,133 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
+using NetTopologySuite.Geometries;
 
 namespace Cabida.Core.Drawings;
 
-/// <summary>A wall laid flat: its edge, what the handle blocks, the zone, and its dimensions.</summary>
+/// <summary>A surface laid flat: its edge, what must stay clear, zones, and their dimensions.</summary>
 public static class FlatDrawing
 {
     private const int ArcSteps = 48;
 
-    /// <summary>Draws a wall and its zone.</summary>
-    public static Drawing Of(Wall wall, Zone? zone)
+    /// <summary>One zone with what surrounds it, in the zone's own coordinates: what artwork is placed on.</summary>
+    public static Drawing Of(LaidZone laid, SizeSheet sheet)
     {
-        ArgumentNullException.ThrowIfNull(wall);
+        ArgumentNullException.ThrowIfNull(laid);
+        ArgumentNullException.ThrowIfNull(sheet);
+        var zone = laid.Zone ?? throw new ArgumentException("The zone could not be laid out.", nameof(laid));
+        if (laid.Wall is { } wall)
+        {
+            return OfWall(wall, sheet, [(zone, null)]);
+        }
+
+        return laid.Panel is not null ? PanelDrawing.WithZones(sheet, [laid]) : OfZoneAlone(zone);
+    }
+
+    /// <summary>A whole surface with all its zones; null when there is neither surface nor zone.</summary>
+    public static Drawing? Of(SizeSheet sheet)
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        if (sheet.Wall is { } wall)
+        {
+            // A bellied wall has no one development: the first zone's is shown, and the others where they lie on it.
+            var shown = sheet.Bellied is null ? wall : sheet.ZoneOf("")?.Wall is { } first ? first with { Turn = default } : wall;
+            return OfWall(shown, sheet, [.. sheet.Zones.Where(z => z.Zone is not null).Select(z => (z.Zone!, (string?)(sheet.Zones.Count > 1 ? z.Spec.Name : null), z.Wall!)).Select(z => (z.Item1, z.Item2, z.Item3))]);
+        }
+
+        return sheet.Panel is not null ? PanelDrawing.WithZones(sheet, sheet.Zones)
+            : sheet.ZoneOf("")?.Zone is { } alone ? OfZoneAlone(alone)
+            : null;
+    }
+
+    private static Drawing OfWall(Wall wall, SizeSheet sheet, IReadOnlyList<(Zone Zone, string? Name)> zones) =>
+        OfWall(wall, sheet, [.. zones.Select(z => (z.Zone, z.Name, wall))]);
+
+    private static Drawing OfWall(Wall wall, SizeSheet sheet, IReadOnlyList<(Zone Zone, string? Name, Wall Turned)> zones)
+    {
         var height = wall.Height.Value.Millimetres;
-        double Half(double v) => wall.GirthAt(v).Value.Millimetres / 2;
-        var strokes = new List<Stroke> { new(StrokeKind.Edge, Band(wall, height, v => -Half(v), Half), Closed: true) };
+        double Girth(double v) => wall.GirthAt(v).Value.Millimetres;
+        double Shift(double v) => wall.Turn.Degrees / 360 * Girth(v);
+        double Left(double v) => (-Girth(v) / 2) - Shift(v);
+        double Right(double v) => (Girth(v) / 2) - Shift(v);
+        var strokes = new List<Stroke> { new(StrokeKind.Edge, Band(wall, height, Left, Right), Closed: true) };
         if (wall.Handle is { } handle)
         {
             var blocked = handle.Value.Millimetres / 2;
-            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, v => -Half(v), v => -Half(v) + blocked), Closed: true, "handle"));
-            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, v => Half(v) - blocked, Half), Closed: true, "handle"));
+            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, Left, v => Left(v) + blocked), Closed: true, "handle"));
+            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, v => Right(v) - blocked, Right), Closed: true, "handle"));
         }
 
-        strokes.Add(new(StrokeKind.Centre, [wall.Laid(0, -0.04 * height), wall.Laid(0, 1.04 * height)]));
-        var box = BoxOf(strokes);
-        var top = wall.Cone is null ? "girth" : "girth at the rim";
+        foreach (var place in sheet.Places)
+        {
+            strokes.Add(new(place.IsHole ? StrokeKind.Edge : StrokeKind.KeptClear, Points(WallZone.OnWall(wall, place.Area)), Closed: true, place.Name));
+        }
+
+        strokes.Add(new(StrokeKind.Centre, [wall.Laid(-Shift(0), 0) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default, wall.Laid(-Shift(height), 1.04 * height)]));
+        var box = Box.Of(Outlines.Ring(strokes[0].Points))!.Value;
         var dimensions = new List<DimensionLine>
         {
-            new(null, top, wall.GirthAt(height).Value.Millimetres, wall.GirthAt(height).Uncertainty.Millimetres,
-                wall.Laid(-Half(height), height), wall.Laid(Half(height), height), DimensionPlace.Above, 1),
-            new(null, "", height, wall.Height.Uncertainty.Millimetres, new(box.MaxX, 0), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
+            new(null, wall.Cone is null ? "girth" : "girth at the rim", Girth(height), wall.GirthAt(height).Uncertainty.Millimetres,
+                wall.Laid(Left(height), height), wall.Laid(Right(height), height), DimensionPlace.Above, 1),
+            new(null, "", height, wall.Height.Uncertainty.Millimetres, new(box.MaxX, wall.Laid(0, 0).Y), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
         };
-        if (zone is not null)
+        foreach (var (zone, name, turned) in zones)
         {
-            strokes.Add(new(StrokeKind.Centre, Ring(wall, zone.MiddleHeight, -Half(zone.MiddleHeight) * 1.03, Half(zone.MiddleHeight) * 1.03)));
-            strokes.Add(new(StrokeKind.NominalZone, Points(zone.Nominal), Closed: true));
-            strokes.Add(new(StrokeKind.Zone, Points(zone.Cautious), Closed: true));
-            var safe = zone.Cautious.Bounds;
-            dimensions.Add(wall.Cone is null
-                ? new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true)
-                : AtMiddle(wall, zone));
+            // From the zone's own line to that of the drawing: the wall is turned the other way.
+            var back = (turned.Turn.Degrees - wall.Turn.Degrees) / 360;
+            PlanePoint Placed(PlanePoint p)
+            {
+                if (back == 0)
+                {
+                    return p;
+                }
+
+                var (round, v) = turned.OnWall(p);
+                return wall.Laid(((round.Degrees / 360) + back) * Girth(v), v);
+            }
+
+            var ring = zone.MiddleHeight;
+            strokes.Add(new(StrokeKind.Centre, Ring(wall, ring, Left(ring) * 1.03, Right(ring) * 1.03)));
+            strokes.Add(new(StrokeKind.NominalZone, [.. zone.Nominal.Edges.Select(e => Placed(e.From))], Closed: true));
+            foreach (var (part, i) in Outlines.RingsOf(zone.Cautious.Outline).Select((r, i) => (r, i)))
+            {
+                strokes.Add(new(StrokeKind.Zone, [.. part.Coordinates.Select(c => Placed(new(c.X, c.Y)))], Closed: true, i == 0 ? name : null));
+            }
+
+            dimensions.Add(OfZone(wall, zone, Placed));
         }
 
         return new Drawing(box, strokes, dimensions, []);
     }
 
-    private static DimensionLine AtMiddle(Wall wall, Zone zone)
+    private static DimensionLine OfZone(Wall wall, Zone zone, Func<PlanePoint, PlanePoint> placed)
     {
+        var safe = zone.Cautious.Bounds;
+        if (wall.Cone is null)
+        {
+            return new(null, "", safe.Width, null, placed(new(safe.MinX, safe.MaxY)), placed(new(safe.MaxX, safe.MaxY)), DimensionPlace.Above, 0, OfZone: true);
+        }
+
         var half = zone.Width.Cautious.Millimetres / 2;
-        return new DimensionLine(null, "round the middle", 2 * half, null, wall.Laid(-half, zone.MiddleHeight), wall.Laid(half, zone.MiddleHeight), DimensionPlace.Above, 0, OfZone: true);
+        return new(null, "round the middle", 2 * half, null, placed(wall.Laid(-half, zone.MiddleHeight)), placed(wall.Laid(half, zone.MiddleHeight)), DimensionPlace.Above, 0, OfZone: true);
     }
 
-    private static List<PlanePoint> Points(ZoneShape shape) => [.. shape.Edges.Select(e => e.From)];
+    private static Drawing OfZoneAlone(Zone zone)
+    {
+        var box = zone.Nominal.Bounds;
+        return new Drawing(
+            box,
+            [
+                new(StrokeKind.Zone, Points(zone.Cautious.Outline), Closed: true),
+                new(StrokeKind.Centre, [new(0, -0.04 * box.Height), new(0, 1.04 * box.Height)]),
+            ],
+            [
+                new(null, "", box.Width, null, new(box.MinX, box.MaxY), new(box.MaxX, box.MaxY), DimensionPlace.Above, 0, OfZone: true),
+                new(null, "", box.Height, null, new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), DimensionPlace.Right, 0, OfZone: true),
+            ],
+            []);
+    }
+
+    internal static List<PlanePoint> Points(Polygon polygon) => [.. polygon.ExteriorRing.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
 
     private static List<PlanePoint> Band(Wall wall, double height, Func<double, double> left, Func<double, double> right) =>
         [.. Ring(wall, 0, left(0), right(0)), .. Enumerable.Reverse(Ring(wall, height, left(height), right(height)))];
@@ -59,10 +135,4 @@ public static class FlatDrawing
     private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) => wall.Cone is null
         ? [wall.Laid(from, v), wall.Laid(to, v)]
         : [.. Enumerable.Range(0, ArcSteps + 1).Select(i => wall.Laid(from + ((to - from) * i / ArcSteps), v))];
-
-    private static Box BoxOf(List<Stroke> strokes)
-    {
-        var points = strokes.Where(s => s.Kind == StrokeKind.Edge).SelectMany(s => s.Points).ToList();
-        return new Box(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
-    }
 }

@@ -34,7 +34,7 @@ public static class SeenDrawing
         var height = wall.Height.Value.Millimetres;
         var strokes = new List<Stroke>
         {
-            new(StrokeKind.Edge, [.. Ring(wall, 0, -90, 90), .. Ring(wall, height, 90, -90)], Closed: true),
+            new(StrokeKind.Edge, [.. Ring(wall, 0, -90, 90), .. Projection.Profile(wall, 90), .. Ring(wall, height, 90, -90), .. Enumerable.Reverse(Projection.Profile(wall, -90))], Closed: true),
             new(StrokeKind.Edge, Ring(wall, height, -180, 180), Closed: true),
         };
         var handle = wall.Handle is null ? [] : HandleShape.At(wall, 180 - turn).Select(o => new Stroke(StrokeKind.Edge, o)).ToList();
@@ -47,7 +47,7 @@ public static class SeenDrawing
 
         // The box is that of a blank with its handle at the side, so that turning does not change the scale.
         var reach = wall.Handle is null ? 0 : HandleShape.Reach * height;
-        var across = Math.Max(wall.AcrossAt(0).Millimetres, wall.AcrossAt(height).Millimetres) / 2;
+        var across = Projection.Profile(wall, 90).Max(p => p.X);
         return new Drawing(new Box(-across - reach, Projection.Of(wall, 0, 0).Y, across + reach, Projection.Of(wall, 180, height).Y), strokes, [], []);
     }
 
@@ -66,7 +66,7 @@ public static class SeenDrawing
             var round = Mapped((Polygon)Densifier.Densify(polygon, Step), p =>
             {
                 var (angle, v) = wall.OnWall(p);
-                return new PlanePoint(angle.Degrees - turn, v);
+                return new PlanePoint(angle.Degrees + wall.Turn.Degrees - turn, v);
             });
             // A full turn more or less shows what has come round from the other side.
             foreach (var whole in new[] { -360.0, 0, 360 })

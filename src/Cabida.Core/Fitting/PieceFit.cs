@@ -12,14 +12,15 @@ namespace Cabida.Core.Fitting;
 
 /// <summary>What all pieces of a run have in common.</summary>
 /// <param name="Motif">The motif.</param>
-/// <param name="Wall">The wall it goes on.</param>
+/// <param name="Wall">The wall it goes on, turned to the zone; null for flat things and where it is unknown.</param>
+/// <param name="Panel">The panel it goes on; null for walls and where it is unknown.</param>
 /// <param name="Zone">Where on it.</param>
 /// <param name="Film">The film.</param>
 /// <param name="LetterHeight">The letter height of all in millimetres; null to let each be as large as it can.</param>
 /// <param name="Faces">The typefaces at hand.</param>
 /// <param name="Cache">Where outlines are kept.</param>
 public sealed record RunGround(
-    Motif Motif, Wall Wall, Zone Zone, Film Film, double? LetterHeight, ITypefaces Faces, InkCache Cache);
+    Motif Motif, Wall? Wall, Panel? Panel, Zone Zone, Film Film, double? LetterHeight, ITypefaces Faces, InkCache Cache);
 
 /// <summary>A straight line's bow on a tapered wall.</summary>
 /// <param name="By">How far the ends of the ink's width leave the ring that its middle lies on.</param>
@@ -90,7 +91,7 @@ public sealed record PieceFit(
             nominal,
             NameHeight(composition, parts),
             largest is { } l && NameHeight(composition, composition.PartsAt(l)) is var most and > 0 ? most : null,
-            box is { } b ? Coverage.Of(Length.Mm(b.Width), ground.Wall.GirthAt(ground.Zone.MiddleHeight).Value) : null,
+            box is { } b && ground.Wall is { } wall ? Coverage.Of(Length.Mm(b.Width), wall.GirthAt(ground.Zone.MiddleHeight).Value) : null,
             ThinParts.Thinnest(widths, thin, limit),
             box is { } bow ? BowOf(bow, ground) : null,
             findings);
@@ -112,7 +113,7 @@ public sealed record PieceFit(
 
     private static StraightBow? BowOf(Box box, RunGround ground)
     {
-        var ring = ground.Wall.RingAt(ground.Zone.MiddleHeight);
+        var ring = ground.Wall?.RingAt(ground.Zone.MiddleHeight) ?? double.PositiveInfinity;
         return double.IsInfinity(ring) ? null : new StraightBow(
             Cone.Bow(Length.Mm(ring), Length.Mm(box.Width)), Cone.Gathers(Length.Mm(ring), Length.Mm(box.Width), Length.Mm(box.Height)));
     }

@@ -34,15 +34,22 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     {
         ArgumentNullException.ThrowIfNull(zone);
         var box = Box.Of(ink) ?? throw new ArgumentException("There is no ink.", nameof(ink));
-        return zone.IsRectangle ? InRectangle(box, zone.Bounds) : InPolygon(ink, zone);
+        return zone.IsRectangle ? InRectangle(box, zone) : InPolygon(ink, zone);
     }
 
     /// <summary>The room of an ink box between upright limits.</summary>
-    public static Rooms InRectangle(Box ink, Box zone) => new(
-        new Room(zone.MaxY - ink.MaxY, LimitKind.Rim),
-        new Room(ink.MinY - zone.MinY, LimitKind.Base),
-        new Room(ink.MinX - zone.MinX, LimitKind.LeftSide),
-        new Room(zone.MaxX - ink.MaxX, LimitKind.RightSide));
+    public static Rooms InRectangle(Box ink, ZoneShape zone)
+    {
+        ArgumentNullException.ThrowIfNull(zone);
+        var box = zone.Bounds;
+        // The zone lies on the left of its edges: its top runs to the left, its right side up.
+        LimitKind Along(Func<ZoneEdge, bool> side) => zone.Edges.First(side).Limit;
+        return new(
+            new Room(box.MaxY - ink.MaxY, Along(e => e.To.X < e.From.X && e.From.Y == e.To.Y)),
+            new Room(ink.MinY - box.MinY, Along(e => e.To.X > e.From.X && e.From.Y == e.To.Y)),
+            new Room(ink.MinX - box.MinX, Along(e => e.To.Y < e.From.Y && e.From.X == e.To.X)),
+            new Room(box.MaxX - ink.MaxX, Along(e => e.To.Y > e.From.Y && e.From.X == e.To.X)));
+    }
 
     private static Rooms InPolygon(NetTopologySuite.Geometries.Geometry ink, ZoneShape zone)
     {

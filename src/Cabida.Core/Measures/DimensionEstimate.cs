@@ -46,8 +46,9 @@ public sealed record DimensionEstimate(
     /// <summary>Estimates from readings that could be read.</summary>
     /// <param name="readings">At least one reading with its tool.</param>
     /// <param name="along">How the tool lay.</param>
+    /// <param name="strip">What the check line of a printed strip told; null when none was used or it prints true.</param>
     /// <exception cref="ArgumentException">There are no readings.</exception>
-    public static DimensionEstimate From(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, MeasuredAlong along)
+    public static DimensionEstimate From(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, MeasuredAlong along, StripCheck? strip = null)
     {
         ArgumentNullException.ThrowIfNull(readings);
         if (readings.Count == 0)
@@ -56,7 +57,7 @@ public sealed record DimensionEstimate(
         }
 
         var byTool = readings.GroupBy(r => r.Tool).OrderBy(g => g.Key)
-            .Select(g => OneTool(g.Key, g.Select(r => r.Read).ToList(), along)).ToList();
+            .Select(g => OneTool(g.Key, g.Select(r => r.Read).ToList(), along, g.Key == MeasuringTool.PrintedStrip ? strip : null)).ToList();
         var joined = byTool[0];
         Phrase? disagreement = null;
         foreach (var next in byTool.Skip(1))
@@ -79,7 +80,7 @@ public sealed record DimensionEstimate(
             joined.Dimension, OutliersOf(readings), disagreement, joined.TakenOff, SumOf(byTool, joined));
     }
 
-    private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along)
+    private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along, StripCheck? strip)
     {
         var accuracy = ToolAccuracy.Of(tool);
         var n = readings.Count;
@@ -87,10 +88,12 @@ public sealed record DimensionEstimate(
         var spread = n > 1 ? Math.Sqrt(readings.Sum(r => Math.Pow(r.Value.Millimetres - mean, 2)) / (n - 1)) : 0;
         var s = Math.Max(spread, accuracy.Repeatability.Millimetres);
         var a = HalfWidth(accuracy, readings);
-        var u = Math.Sqrt((s * s / n) + (a * a / 3));
+        // A check line is itself only read so well; that share of the value stays uncertain.
+        var scale = strip?.Factor ?? 1;
+        var u = Math.Sqrt((s * s / n) + (a * a / 3) + Math.Pow(mean * (strip?.RelativeUncertainty ?? 0), 2));
         var turns = along switch { MeasuredAlong.Round => 1, MeasuredAlong.HalfRound => 0.5, _ => 0 };
         var off = turns * Math.PI * accuracy.Thickness.Millimetres;
-        return new ToolMean(tool, n, new Dimension(Length.Mm(mean - off), Length.Mm(CoverageFactor * u)), Length.Mm(off));
+        return new ToolMean(tool, n, new Dimension(Length.Mm((scale * mean) - off), Length.Mm(CoverageFactor * u)), Length.Mm(off), strip);
     }
 
     private static double HalfWidth(ToolAccuracy accuracy, IEnumerable<ReadLength> readings) =>
@@ -140,10 +143,13 @@ public sealed record DimensionEstimate(
     private static Phrase SumOf(List<ToolMean> tools, ToolMean used)
     {
         var words = string.Join(" and ", tools.Select(t => $"{t.Count} by {ToolAccuracy.Name(t.Tool)}"));
-        return used.TakenOff > Length.Zero
+        var sum = used.TakenOff > Length.Zero
             ? Phrase.Say($"{words}, less {used.TakenOff} for its thickness")
             : Phrase.Say($"{words}");
+        return tools.FirstOrDefault(t => t.Strip is not null)?.Strip is { } strip
+            ? Phrase.Say($"{sum}, times {strip.Factor:0.0000} for its check line")
+            : sum;
     }
 
-    private sealed record ToolMean(MeasuringTool Tool, int Count, Dimension Dimension, Length TakenOff);
+    private sealed record ToolMean(MeasuringTool Tool, int Count, Dimension Dimension, Length TakenOff, StripCheck? Strip);
 }

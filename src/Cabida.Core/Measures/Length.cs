@@ -28,6 +28,9 @@ public readonly record struct Length(double Millimetres) : IComparable<Length>
     /// <summary>A multiple.</summary>
     public static Length operator *(double times, Length a) => new(times * a.Millimetres);
 
+    /// <summary>A multiple.</summary>
+    public static Length operator *(Length a, double times) => new(times * a.Millimetres);
+
     /// <summary>A fraction.</summary>
     public static Length operator /(Length a, double by) => new(a.Millimetres / by);
 

@@ -14,6 +14,9 @@ public enum MeasuringTool
 
     /// <summary>A calliper.</summary>
     Calliper,
+
+    /// <summary>A strip printed with its own scale; what it reads is corrected by what its check line measures.</summary>
+    PrintedStrip,
 }
 
 /// <summary>How well a tool measures.</summary>
@@ -29,8 +32,13 @@ public sealed record ToolAccuracy(Length Error, Length Repeatability, Length Thi
         MeasuringTool.SoftTape => new(Length.Mm(1.0), Length.Mm(0.5), Length.Mm(0.4)),
         MeasuringTool.SteelRule => new(Length.Mm(0.5), Length.Mm(0.3), Length.Zero),
         MeasuringTool.Calliper => new(Length.Mm(0.1), Length.Mm(0.05), Length.Zero),
+        MeasuringTool.PrintedStrip => new(Length.Mm(0.5), Length.Mm(0.3), Length.Mm(0.1)),
         _ => throw new ArgumentOutOfRangeException(nameof(tool)),
     };
+
+    /// <summary>A scan: half a pixel either way at so many dots an inch, and half of that again.</summary>
+    public static ToolAccuracy OfScan(double dotsPerInch) =>
+        new(Length.Inches(1 / dotsPerInch), Length.Inches(1 / dotsPerInch / 2), Length.Zero);
 
     /// <summary>The tool's name as a maker says it.</summary>
     public static string Name(MeasuringTool tool) => tool switch
@@ -39,6 +47,7 @@ public sealed record ToolAccuracy(Length Error, Length Repeatability, Length Thi
         MeasuringTool.SoftTape => "soft tape",
         MeasuringTool.SteelRule => "steel rule",
         MeasuringTool.Calliper => "calliper",
+        MeasuringTool.PrintedStrip => "printed strip",
         _ => throw new ArgumentOutOfRangeException(nameof(tool)),
     };
 }

@@ -45,7 +45,14 @@ public sealed record Run(
     TypedLength LetterHeight,
     TypedLength ScissorsRoom,
     string NamesTyped,
-    IReadOnlyList<Piece> Pieces);
+    IReadOnlyList<Piece> Pieces)
+{
+    /// <summary>The zone of the blank; empty for its first.</summary>
+    public string Zone { get; init; } = "";
+
+    /// <summary>The size of a garment; empty for its first.</summary>
+    public string Size { get; init; } = "";
+}
 
 /// <summary>An order.</summary>
 /// <param name="Name">What it is called.</param>

@@ -1,3 +1,4 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -43,7 +44,34 @@ public sealed record Film(
     TypedLength Width,
     TypedLength Length,
     CutSettings Settings,
-    string Note = "");
+    string Note = "")
+{
+    /// <summary>What it is, which decides how much it gives.</summary>
+    public FilmMaterial Material { get; init; }
+
+    /// <summary>The heat it is pressed at, as typed; empty when it is not pressed or not known.</summary>
+    public string PressedAt { get; init; } = "";
+
+    /// <summary>How much it may stretch and gather before it shows: the product's own defaults for its material.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public StrainLimits Gives => Material is FilmMaterial.Vinyl or FilmMaterial.HeatTransfer ? new StrainLimits(0.03, 0.005) : new StrainLimits(0.003, 0.001);
+}
+
+/// <summary>What a film is.</summary>
+public enum FilmMaterial
+{
+    /// <summary>Self-adhesive vinyl.</summary>
+    Vinyl,
+
+    /// <summary>Film that is pressed on with heat.</summary>
+    HeatTransfer,
+
+    /// <summary>Card or paper.</summary>
+    Card,
+
+    /// <summary>Stiff sheet.</summary>
+    Sheet,
+}
 
 /// <summary>A cutter, by what it really reaches.</summary>
 /// <param name="Name">What it is called.</param>
@@ -64,7 +92,7 @@ public static class StockProblems
     public static IReadOnlyList<StockProblem> Of(Film film)
     {
         ArgumentNullException.ThrowIfNull(film);
-        return [.. Named(film.Name), .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork), .. Read("width", film.Width, LengthRange.Object), .. Read("length", film.Length, LengthRange.Object)];
+        return [.. Named(film.Name), .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork), .. Read("width", film.Width, LengthRange.Object), .. Read("length", film.Length, LengthRange.Object), .. Temperature.Read(film.PressedAt).Problem is { } heat ? [new StockProblem("pressedAt", heat)] : Array.Empty<StockProblem>()];
     }
 
     /// <summary>Problems of a cutter.</summary>

@@ -7,7 +7,11 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Cabida.Web.Blanks;
 
 /// <summary>A new blank.</summary>
-internal sealed record NewBlank(string Name, SurfaceKind Surface);
+/// <param name="Name">What it is called.</param>
+/// <param name="Surface">How its surface is shaped.</param>
+/// <param name="Outline">The outline of a flat one; null for others.</param>
+/// <param name="JobId">The job it is for, when for one only.</param>
+internal sealed record NewBlank(string Name, SurfaceKind Surface, OutlineKind? Outline, string? JobId);
 
 internal static class BlankEndpoints
 {
@@ -32,16 +36,31 @@ internal static class BlankEndpoints
         blanks.MapPost("/{id}/copy", async Task<Results<Ok<BlankView>, NotFound>> (
             string id, Cabida.Store.Library library, IViews<Blank, BlankView> views, CancellationToken stop) =>
             await library.Find(DocumentKinds.Blank, id, stop) is { } from
-                ? TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered" }, stop: stop), stop))
+                ? TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered", Retired = false }, stop: stop), stop))
                 : TypedResults.NotFound()).WithName("CopyBlank");
 
         blanks.MapLibrary<Blank, BlankView>(DocumentKinds.Blank);
     }
 
-    /// <summary>A blank with a line for each dimension, nothing read, and margins that suit most goods.</summary>
-    private static Blank Unmeasured(NewBlank wanted) => new(
-        wanted.Name,
-        wanted.Surface,
-        [.. DimensionRows.Of(wanted.Surface).Select(r => new MeasuredDimension(r.Kind, [new ReadingLine(r.UsualTool, [])]))],
-        new ClearMargins(TypedLength.Mm(10), TypedLength.Mm(10), TypedLength.Mm(8)));
+    /// <summary>A blank with a line for each dimension, nothing read, and a zone whose margins suit most goods of its kind.</summary>
+    private static Blank Unmeasured(NewBlank wanted)
+    {
+        var (name, margins) = wanted.Surface switch
+        {
+            SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied => ("Wrap", new ZoneMargins(TypedLength.Mm(10), TypedLength.Mm(10), TypedLength.Mm(8), TypedLength.Mm(8))),
+            SurfaceKind.Garment => ("Front", ZoneMargins.All(TypedLength.Mm(40))),
+            SurfaceKind.Framed => ("Pane", ZoneMargins.All(TypedLength.Mm(10))),
+            _ => ("Front", ZoneMargins.All(TypedLength.Mm(6))),
+        };
+        var zone = new ZoneSpec("zone-1", name) { Margins = margins };
+        var blank = new Blank(wanted.Name, wanted.Surface, [])
+        {
+            Zones = [wanted.Surface == SurfaceKind.Garment
+                ? zone with { Width = TypedLength.Mm(280), Height = TypedLength.Mm(300), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) } }
+                : zone],
+            Outline = new PanelOutline { Kind = wanted.Outline ?? OutlineKind.Rectangle },
+            JobId = wanted.JobId,
+        };
+        return blank with { Measured = [.. DimensionRows.Of(blank).Select(r => new MeasuredDimension(r.Kind, [new ReadingLine(r.UsualTool, [])]) { Of = r.Of })] };
+    }
 }

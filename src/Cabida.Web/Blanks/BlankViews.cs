@@ -1,9 +1,9 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
+using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 using Cabida.Store;
-using Cabida.Web.Lengths;
 using Cabida.Web.Library;
 
 namespace Cabida.Web.Blanks;
@@ -11,9 +11,16 @@ namespace Cabida.Web.Blanks;
 /// <summary>What a typed reading was understood as.</summary>
 internal sealed record ReadingEchoView(double? Millimetres, Phrase? Problem, Phrase? Outlier);
 
+/// <summary>What a field of a zone or kept-clear place was understood as.</summary>
+internal sealed record FieldEchoView(string Field, double? Millimetres, Phrase? Problem)
+{
+    public static IReadOnlyList<FieldEchoView> Of(IReadOnlyList<FieldEcho> echoes) => [.. echoes.Select(e => new FieldEchoView(e.Field, e.Value?.Millimetres, e.Problem))];
+}
+
 /// <summary>A row of the readings.</summary>
 internal sealed record DimensionRowView(
     DimensionKind Dimension,
+    string Of,
     string Letter,
     string Name,
     MeasuringTool UsualTool,
@@ -23,6 +30,21 @@ internal sealed record DimensionRowView(
     double? Uncertainty,
     Phrase? Sum);
 
+/// <summary>A zone as far as it could be laid out.</summary>
+/// <param name="Id">Which.</param>
+/// <param name="Echoes">What was understood of its fields.</param>
+/// <param name="Box">The box of its nominal shape, in the coordinates of the flat drawing of a flat thing.</param>
+/// <param name="Width">Its cautious width; null when there is none.</param>
+/// <param name="Height">Its cautious height.</param>
+/// <param name="Problem">Why there is none.</param>
+/// <param name="Sums">Where its figures come from.</param>
+/// <param name="Stands">Where it stands on its surface.</param>
+internal sealed record ZoneView(
+    string Id, IReadOnlyList<FieldEchoView> Echoes, Box? Box, double? Width, double? Height, Phrase? Problem, IReadOnlyList<Phrase> Sums, ZoneStands? Stands);
+
+/// <summary>One size of a blank.</summary>
+internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Flat, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
+
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(
     string Id,
@@ -30,55 +52,68 @@ internal sealed record BlankView(
     DateTime ChangedAt,
     Blank Blank,
     IReadOnlyList<DimensionRowView> Rows,
-    LengthEcho Rim,
-    LengthEcho Base,
-    LengthEcho Side,
+    IReadOnlyList<IReadOnlyList<FieldEchoView>> KeptClear,
+    Phrase? StripProblem,
     IReadOnlyList<BlankFinding> Findings,
-    IReadOnlyList<WorkedOut> WorksOut,
-    IReadOnlyList<Phrase> Sums,
-    DrawingView Standing,
-    DrawingView? Flat,
-    IReadOnlyList<string> UsedBy);
+    IReadOnlyList<SizeView> Sizes,
+    IReadOnlyList<string> UsedBy,
+    IReadOnlyList<string> Jobs);
 
-/// <summary>A blank among others on the shelf.</summary>
+/// <summary>A blank as it stands on the shelf.</summary>
 internal sealed record BlankCard(
-    string Id, int Revision, string Name, SurfaceKind Surface, Phrase Size, bool Ready, int Findings, DrawingView Standing, IReadOnlyList<string> UsedBy);
+    string Id, int Revision, string Name, SurfaceKind Surface, Phrase Room, double Width, double Height, bool Ready, int Findings, DrawingView Standing,
+    IReadOnlyList<string> Tags, string Material, string? PictureId, bool Retired, string? JobId, IReadOnlyList<string> UsedBy);
 
 internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, BlankView>
 {
     public async Task<BlankView> Of(Stored<Blank> stored, CancellationToken stop)
     {
-        var sheet = BlankSheet.Of(stored.Document);
+        var blank = stored.Document;
+        var sheet = BlankSheet.Of(blank);
         return new BlankView(
             stored.Id,
             stored.Revision,
             stored.ChangedAt,
-            stored.Document,
+            blank,
             [.. sheet.Rows.Select(RowOf)],
-            new(sheet.Rim.Value?.Millimetres, sheet.Rim.Problem),
-            new(sheet.Base.Value?.Millimetres, sheet.Base.Problem),
-            new(sheet.Side.Value?.Millimetres, sheet.Side.Problem),
+            [.. sheet.KeptClear.Select(k => FieldEchoView.Of(k.Echoes))],
+            sheet.StripProblem,
             sheet.Findings,
-            sheet.WorksOut,
-            sheet.Zone?.Sums ?? [],
-            DrawingView.Of(StandingDrawing.Of(stored.Document.Surface, sheet)),
-            sheet.Wall is { } wall ? DrawingView.Of(FlatDrawing.Of(wall, sheet.Zone)) : null,
-            await library.UsedBy(DocumentKinds.Blank, stored.Id, stop));
+            [.. sheet.Sizes.Select(s => SizeOf(blank, sheet, s))],
+            await library.UsedBy(DocumentKinds.Blank, stored.Id, stop),
+            await JobsOf(stored.Id, stop));
     }
 
     public async Task<BlankCard> CardOf(Stored<Blank> stored, CancellationToken stop)
     {
-        var sheet = BlankSheet.Of(stored.Document);
-        var size = sheet.Zone is { } zone
-            ? Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on")
-            : Phrase.Say($"not measured yet");
+        var blank = stored.Document;
+        var sheet = BlankSheet.Of(blank);
+        var zone = sheet.Zone;
+        var room = zone is null ? Phrase.Say($"not measured yet") : Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on");
         return new BlankCard(
-            stored.Id, stored.Revision, stored.Document.Name, stored.Document.Surface, size, sheet.Zone is not null, sheet.Findings.Count,
-            DrawingView.Of(StandingDrawing.Of(stored.Document.Surface, sheet)), await library.UsedBy(DocumentKinds.Blank, stored.Id, stop));
+            stored.Id, stored.Revision, blank.Name, blank.Surface, room, zone?.Width.Cautious.Millimetres ?? 0, zone?.Height.Cautious.Millimetres ?? 0,
+            zone is not null, sheet.Findings.Count, DrawingView.Of(StandingDrawing.Of(blank, sheet)),
+            blank.Tags, blank.Material.Name, blank.PictureId, blank.Retired, blank.JobId, await library.UsedBy(DocumentKinds.Blank, stored.Id, stop));
     }
 
+    /// <summary>Names of the jobs whose runs are made on a blank.</summary>
+    private async Task<IReadOnlyList<string>> JobsOf(string blankId, CancellationToken stop)
+    {
+        var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.Blank?.Id == blankId).Select(r => r.Document.JobId).ToHashSet(StringComparer.Ordinal);
+        return [.. (await library.All(DocumentKinds.Job, stop)).Where(j => runs.Contains(j.Id)).Select(j => j.Document.Name)];
+    }
+
+    private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) => new(
+        size.Size,
+        DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
+        FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
+        [.. size.Zones.Select(z => new ZoneView(
+            z.Spec.Id, FieldEchoView.Of(z.Echoes), z.Zone?.Nominal.Bounds, z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
+            z.Problem, z.Zone?.Sums ?? [], z.Stands))],
+        size.WorksOut);
+
     private static DimensionRowView RowOf(DimensionResult r) => new(
-        r.Row.Kind, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
+        r.Row.Kind, r.Row.Of, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
         [.. r.Echoes.Select(IReadOnlyList<ReadingEchoView> (l) => [.. l.Select(e => new ReadingEchoView(e.Value?.Millimetres, e.Problem, e.Outlier))])],
         r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres, r.Sum);
 }

@@ -1,4 +1,3 @@
-using Cabida.Core.Blanks;
 using Cabida.Core.Runs;
 using Cabida.Store;
 using Cabida.Web.Library;
@@ -40,19 +39,19 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
     {
         var read = await reader.Read(run, stop);
         var blank = read.Blank?.Name ?? "";
-        if (read.Ground is not { } ground)
+        if (read.Ground is null)
         {
             return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, read.Lacks[0].Message.ToString(), null, null);
         }
 
         var first = fitted.Of(read, run.Document.Pieces[0]);
-        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(ground.Wall, ground.Zone));
+        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(read));
     }
 
-    private static DrawingBox GroundOf(Wall wall, Zone zone)
+    private static DrawingBox GroundOf(ReadRun run)
     {
-        var drawing = Blanks.DrawingView.Of(Core.Drawings.FlatDrawing.Of(wall, zone));
-        string Path(Core.Drawings.StrokeKind kind) => drawing.Strokes.First(s => s.Kind == kind).Path;
+        var drawing = Blanks.DrawingView.Of(Core.Drawings.FlatDrawing.Of(run.Laid!, run.Size!));
+        string Path(Core.Drawings.StrokeKind kind) => string.Concat(drawing.Strokes.Where(s => s.Kind == kind).Select(s => s.Path));
         return new DrawingBox(
             drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone));
     }

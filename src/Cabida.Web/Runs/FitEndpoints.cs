@@ -40,7 +40,7 @@ internal static class FitEndpoints
         runs.MapGet("/ground", async Task<Results<Ok<FitGroundView>, NotFound>> (string id, RunReader reader, CancellationToken stop) =>
             await reader.Find(id, stop) is not { } run ? TypedResults.NotFound() : TypedResults.Ok(new FitGroundView(
                 run.Lacks,
-                run.Ground is { } g ? DrawingView.Of(FlatDrawing.Of(g.Wall, g.Zone)) : null,
+                run.Ground is null ? null : DrawingView.Of(FlatDrawing.Of(run.Laid!, run.Size!)),
                 run.Ground?.Zone.Cautious.Bounds,
                 run.Ground?.Zone.Sums ?? [],
                 run.Run.Document.Pieces.Count))).WithName("GetGround");

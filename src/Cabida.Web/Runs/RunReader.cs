@@ -19,17 +19,19 @@ internal sealed record Lack(string Field, Phrase Message);
 /// <param name="Run">The run.</param>
 /// <param name="Blank">Its blank.</param>
 /// <param name="Sheet">The blank worked out.</param>
+/// <param name="Size">The size of it that is made.</param>
+/// <param name="Laid">The zone of it, as far as it could be laid out.</param>
 /// <param name="Motif">Its motif.</param>
 /// <param name="Film">Its film.</param>
 /// <param name="Cutter">Its cutter.</param>
 /// <param name="Ground">What its pieces have in common; null while something is lacking.</param>
 /// <param name="Lacks">What is lacking.</param>
 internal sealed record ReadRun(
-    Stored<Run> Run, Blank? Blank, BlankSheet? Sheet, Motif? Motif, Film? Film, Cutter? Cutter, RunGround? Ground, IReadOnlyList<Lack> Lacks)
+    Stored<Run> Run, Blank? Blank, BlankSheet? Sheet, SizeSheet? Size, LaidZone? Laid, Motif? Motif, Film? Film, Cutter? Cutter, RunGround? Ground, IReadOnlyList<Lack> Lacks)
 {
     /// <summary>Tells apart grounds whose pieces could differ.</summary>
     public string GroundKey => FormattableString.Invariant(
-        $"{Run.Document.Blank} {Run.Document.Motif} {Run.Document.Film} {Ground?.LetterHeight}");
+        $"{Run.Document.Blank} {Run.Document.Zone} {Run.Document.Size} {Run.Document.Motif} {Run.Document.Film} {Ground?.LetterHeight}");
 }
 
 /// <summary>Reads runs.</summary>
@@ -43,10 +45,16 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         var film = await Pinned(DocumentKinds.Film, run.Film, stop);
         var cutter = await Pinned(DocumentKinds.Cutter, run.Cutter, stop);
         var sheet = blank is null ? null : BlankSheet.Of(blank);
+        var size = sheet?.SizeOf(run.Size);
+        var laid = size?.ZoneOf(run.Zone);
         var height = run.LetterHeight.Read(LengthRange.Artwork);
         var lacks = new List<Lack>();
         Lacking(blank is null, "blank", Phrase.Say($"Choose a blank from the shelf."));
-        Lacking(blank is not null && sheet?.Zone is null, "blank", Phrase.Say($"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."));
+        Lacking(blank is not null && run.Size.Length > 0 && size?.Size != run.Size, "blank", Phrase.Say($"{blank?.Name:strong} has no size {run.Size} any more. Choose one it has."));
+        Lacking(blank is not null && run.Zone.Length > 0 && laid is null, "blank", Phrase.Say($"The zone this run was for is no longer on {blank?.Name:strong}. Choose another."));
+        Lacking(blank is not null && (laid is not null || run.Zone.Length == 0) && laid?.Zone is null, "blank", laid?.Problem is { } none
+            ? Phrase.Say($"{blank?.Name:strong} has no room to work on: {none}")
+            : Phrase.Say($"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."));
         Lacking(motif is null, "motif", Phrase.Say($"Choose a motif."));
         Lacking(motif is not null && motif.Parts.Count == 0, "motif", Phrase.Say($"{motif?.Name:strong} has no parts yet."));
         var wrong = motif is null ? null : MotifProblems.Of(motif, faces).FirstOrDefault(p => p.Field != "name");
@@ -58,8 +66,8 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         Lacking(run.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
         Lacking(run.Pieces.Count == 0, "names", Phrase.Say($"Type the names, one a line."));
         var ground = lacks.Count > 0 ? null : new RunGround(
-            motif!, sheet!.Wall!, sheet.Zone!, film!, run.Sizing == Sizing.OneLetterHeight ? height.Value.Value.Millimetres : null, faces, cache);
-        return new ReadRun(stored, blank, sheet, motif, film, cutter, ground, lacks);
+            motif!, laid!.Wall, laid.Panel, laid.Zone!, film!, run.Sizing == Sizing.OneLetterHeight ? height.Value.Value.Millimetres : null, faces, cache);
+        return new ReadRun(stored, blank, sheet, size, laid, motif, film, cutter, ground, lacks);
 
         void Lacking(bool isLacking, string field, Phrase message)
         {

@@ -1,5 +1,8 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Measures;
 using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Lengths;
 using Cabida.Web.Library;
@@ -11,6 +14,12 @@ namespace Cabida.Web.Runs;
 /// <param name="Name">What it was called at that revision.</param>
 /// <param name="Newer">The revision there is now, when it is newer.</param>
 internal sealed record PinView(string Id, string Name, int? Newer);
+
+/// <summary>A zone that a run could be for.</summary>
+internal sealed record ZoneChoice(string Id, string Name);
+
+/// <summary>What a run's blank is made of, and what that means for its film.</summary>
+internal sealed record MaterialView(Material Material, IReadOnlyList<Phrase> Notes);
 
 /// <summary>A run as its set-up shows it.</summary>
 internal sealed record RunView(
@@ -24,6 +33,10 @@ internal sealed record RunView(
     PinView? Film,
     PinView? Cutter,
     bool HasHandle,
+    bool IsRound,
+    IReadOnlyList<ZoneChoice> Zones,
+    IReadOnlyList<string> Sizes,
+    MaterialView? Material,
     LengthEcho LetterHeight,
     LengthEcho ScissorsRoom,
     int NamesTyped,
@@ -44,7 +57,11 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader) :
             await PinOf(DocumentKinds.Motif, run.Motif, read.Motif?.Name, stop),
             await PinOf(DocumentKinds.Film, run.Film, read.Film?.Name, stop),
             await PinOf(DocumentKinds.Cutter, run.Cutter, read.Cutter?.Name, stop),
-            read.Sheet?.Wall?.Handle is not null,
+            read.Laid?.Wall?.Handle is not null,
+            read.Laid?.Wall is not null,
+            [.. read.Blank?.Zones.Select(z => new ZoneChoice(z.Id, z.Name)) ?? []],
+            read.Blank?.Surface == SurfaceKind.Garment ? read.Blank.Garment.Sizes : [],
+            read.Blank is { } blank ? new MaterialView(blank.Material, read.Film is { } film ? FilmOnBlank.Notes(film, blank.Material) : []) : null,
             LengthEcho.Of(run.LetterHeight, LengthRange.Artwork),
             LengthEcho.Of(run.ScissorsRoom, LengthRange.Margin),
             list.Lines,

@@ -19,12 +19,12 @@ internal static class ApiJson
     }
 }
 
-/// <summary>Describes values such as points and boxes as whole: all of their properties are always there.</summary>
+/// <summary>Describes values, and documents of the core, as whole: all of their properties are always there.</summary>
 internal sealed class WholeValues : IOpenApiSchemaTransformer
 {
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
     {
-        if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object, Type.IsValueType: true } && schema.Properties is { } properties)
+        if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object } info && (info.Type.IsValueType || info.Type.Namespace?.StartsWith("Cabida.Core", StringComparison.Ordinal) == true) && schema.Properties is { } properties)
         {
             schema.Required = properties.Keys.ToHashSet(StringComparer.Ordinal);
         }

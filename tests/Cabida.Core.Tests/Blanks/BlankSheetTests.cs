@@ -70,9 +70,9 @@ public class BlankSheetTests
     public void Margins_that_leave_nothing_say_so()
     {
         var mug = TestBlanks.Mug();
-        BlankSheet.Of(mug with { Margins = mug.Margins with { Rim = TypedLength.Mm(90) } }).Findings.ShouldHaveSingleItem()
+        BlankSheet.Of(mug with { Zones = [TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Top = TypedLength.Mm(90) } }] }).Findings.ShouldHaveSingleItem()
             .Message.ToString().ShouldContain("leave nothing of a wall 94.0 mm high");
-        BlankSheet.Of(mug with { Margins = mug.Margins with { Side = TypedLength.Mm(120) } }).Findings[0].Stops.ShouldBeTrue();
+        BlankSheet.Of(mug with { Zones = [TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Left = TypedLength.Mm(120), Right = TypedLength.Mm(120) } }] }).Findings[0].Stops.ShouldBeTrue();
     }
 
     [Fact]

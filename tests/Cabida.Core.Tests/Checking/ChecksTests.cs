@@ -1,3 +1,4 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
@@ -66,7 +67,7 @@ public class ChecksTests
     private static CheckedPiece Piece(string name, Box ink, IReadOnlyList<ThinPart>? thin = null)
     {
         var composition = TestMotifs.Compose(TestMotifs.Single("{name}"), name);
-        var rooms = Rooms.InRectangle(ink, Zone);
+        var rooms = Rooms.InRectangle(ink, ZoneShape.Rectangle(Zone));
         var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
         return new CheckedPiece(name, composition, composition.PartsAt(1), Outlines.Rectangle(ink), rooms, rooms, film, thin ?? []);
     }

@@ -69,7 +69,7 @@ public class PieceFitTests
         var ground = Ground(TestBlanks.Tumbler("276", "219", "150"), null, "0");
         var fit = PieceFit.Of(new("1", "HHHH"), ground);
         var width = Box.Of(fit.Ink)!.Value.Width;
-        var ring = ground.Wall.RingAt(ground.Zone.MiddleHeight);
+        var ring = ground.Wall!.RingAt(ground.Zone.MiddleHeight);
         fit.Bow!.By.Millimetres.ShouldBe(Math.Sqrt((ring * ring) + (width * width / 4)) - ring, 1e-9);
         Fit("HHHH").Bow.ShouldBeNull();
     }
@@ -83,6 +83,6 @@ public class PieceFitTests
     {
         var sheet = BlankSheet.Of(blank);
         var film = new Film("Film", "#000000", FilmPurpose.Stays, false, new(thinnest), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new RunGround(TestMotifs.Single("{name}"), sheet.Wall!, sheet.Zone!, film, letterHeight, new BlockFace(), new InkCache());
+        return new RunGround(TestMotifs.Single("{name}"), sheet.Wall, null, sheet.Zone!, film, letterHeight, new BlockFace(), new InkCache());
     }
 }

@@ -46,6 +46,6 @@ public class ProportionTests
         var wall = new Wall(null, Exact(257.6), Exact(94), Length.Zero, Exact(42));
         var zone = Zone.Of(wall, Length.Mm(k * 10), Length.Mm(k * 12), Length.Mm(k * 8)).Value;
         var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.1), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return PieceFit.Of(new("1", name), new RunGround(motif ?? TestMotifs.Single("{name}"), wall, zone, film, letterHeight, new BlockFace(), new InkCache()));
+        return PieceFit.Of(new("1", name), new RunGround(motif ?? TestMotifs.Single("{name}"), wall, null, zone, film, letterHeight, new BlockFace(), new InkCache()));
     }
 }

@@ -39,8 +39,8 @@ public class RoomsTests
     [Fact]
     public void States_follow_the_two_zones()
     {
-        var nominal = new Box(0, 0, 100, 50);
-        var cautious = new Box(1, 1, 99, 49);
+        var nominal = ZoneShape.Rectangle(new Box(0, 0, 100, 50));
+        var cautious = ZoneShape.Rectangle(new Box(1, 1, 99, 49));
         FitState For(double x) => FitStates.Of(Rooms.InRectangle(new Box(x, 10, 60, 40), cautious), Rooms.InRectangle(new Box(x, 10, 60, 40), nominal));
         For(1).ShouldBe(FitState.Fits);
         For(0.5).ShouldBe(FitState.Snug);

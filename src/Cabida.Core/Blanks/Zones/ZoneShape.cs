@@ -18,6 +18,18 @@ public enum LimitKind
     /// <summary>The margin beside the handle or seam, at the right.</summary>
     RightSide,
 
+    /// <summary>The margin below the top edge of a panel.</summary>
+    Top,
+
+    /// <summary>The margin above the bottom edge of a panel.</summary>
+    Bottom,
+
+    /// <summary>The size that was typed for the zone itself.</summary>
+    Size,
+
+    /// <summary>What the press covers.</summary>
+    Platen,
+
     /// <summary>An edge without a name of its own.</summary>
     Edge,
 
@@ -65,7 +77,10 @@ public sealed class ZoneShape
     /// </summary>
     public bool IsStarShaped { get; }
 
-    /// <summary>An upright rectangle between margins.</summary>
+    /// <summary>An upright rectangle whose sides are all the same limit.</summary>
+    public static ZoneShape Rectangle(Box box, LimitKind limit) => Of(Outlines.Rectangle(box), new PlanePoint(box.CentreX, box.CentreY), _ => limit);
+
+    /// <summary>An upright rectangle between margins of a wall.</summary>
     public static ZoneShape Rectangle(Box box) => Of(
         [
             (LimitKind.Base, [new(box.MinX, box.MinY), new(box.MaxX, box.MinY)]),
@@ -75,6 +90,55 @@ public sealed class ZoneShape
         ],
         new PlanePoint(box.CentreX, box.CentreY),
         isRectangle: true);
+
+    /// <summary>Any polygon whose edges are named by what they lie on.</summary>
+    internal static ZoneShape Of(Polygon outline, PlanePoint datum, Func<PlanePoint, LimitKind> limitAt)
+    {
+        var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge, counterClockwise: true)
+            .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false)))
+            .Select(e => e with { Limit = limitAt(e.From.Towards(e.To, 0.5)) }).ToList();
+        var isRectangle = outline.NumInteriorRings == 0 && outline.NumPoints == 5 && Math.Abs(outline.Area - outline.EnvelopeInternal.Area) < 1e-9 * outline.Area;
+        return new ZoneShape(outline, edges, datum, isRectangle);
+    }
+
+    /// <summary>
+    /// The zone less places that must stay clear; of several parts that remain, the one with the datum or else the
+    /// largest. Null when nothing remains. Where the places cut a side off, the datum moves to the middle of what is left.
+    /// </summary>
+    internal ZoneShape? Without(IReadOnlyList<Polygon> away)
+    {
+        var cutting = away.Where(p => p.Intersects(Outline)).ToList();
+        if (cutting.Count == 0)
+        {
+            return this;
+        }
+
+        var rest = cutting.Aggregate((NetTopologySuite.Geometries.Geometry)Outline, (left, place) => left.Difference(place));
+        var here = Outlines.Factory.CreatePoint(Datum.ToCoordinate());
+        var part = Outlines.PolygonsOf(rest).OrderByDescending(p => p.Contains(here)).ThenByDescending(p => p.Area).FirstOrDefault();
+        if (part is null)
+        {
+            return null;
+        }
+
+        var box = Box.Of(part)!.Value;
+        bool Moved(double a, double b) => Math.Abs(a - b) > 1e-6;
+        var datum = new PlanePoint(
+            Moved(box.MinX, Bounds.MinX) || Moved(box.MaxX, Bounds.MaxX) ? box.CentreX : Datum.X,
+            Moved(box.MinY, Bounds.MinY) || Moved(box.MaxY, Bounds.MaxY) ? box.CentreY : Datum.Y);
+        var whole = Outline.Boundary;
+        return Of(part, datum, middle =>
+            whole.IsWithinDistance(Outlines.Factory.CreatePoint(middle.ToCoordinate()), OnEdge) ? LimitNear(middle) : LimitKind.KeptClear);
+    }
+
+    /// <summary>A point this near to an edge lies on it; millimetres.</summary>
+    internal const double OnEdge = 1e-6;
+
+    private LimitKind LimitNear(PlanePoint point)
+    {
+        var p = point.ToCoordinate();
+        return Edges.MinBy(e => NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(p, e.From.ToCoordinate(), e.To.ToCoordinate())).Limit;
+    }
 
     /// <summary>A zone within sides that follow one another counter-clockwise.</summary>
     public static ZoneShape Of(IReadOnlyList<(LimitKind Limit, IReadOnlyList<PlanePoint> Line)> sides, PlanePoint datum) =>

@@ -5,7 +5,7 @@ namespace Cabida.Core.Blanks;
 
 /// <summary>
 /// A wall of revolution laid flat. Developed coordinates are millimetres, y up: x = 0 is the front (opposite the handle
-/// or seam), y = 0 the base on the front line; a height v counts along the wall from the base.
+/// or seam, unless the wall is turned), y = 0 the base on the front line; a height v counts along the wall from the base.
 /// </summary>
 /// <param name="Cone">The taper; null for a straight wall.</param>
 /// <param name="StraightGirth">The girth of a straight wall; of a tapered one the lower mark's.</param>
@@ -14,6 +14,12 @@ namespace Cabida.Core.Blanks;
 /// <param name="Handle">What the handle blocks of the girth; null when there is none.</param>
 public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height, Length LowerMark, Dimension? Handle)
 {
+    /// <summary>How far the line x = 0 stands to the right of the front, round the goods.</summary>
+    public Angle Turn { get; init; }
+
+    /// <summary>The real profile of a bellied wall, of which the cone is only the film's shape in one band; null for others.</summary>
+    public Belly? Belly { get; init; }
+
     /// <summary>The girth at height <paramref name="v"/>, with its uncertainty; beyond the marks both go on along the line through them.</summary>
     public Dimension GirthAt(double v)
     {
@@ -33,8 +39,8 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
         ? double.PositiveInfinity
         : GirthAt(v).Value.Millimetres / Cone.Sweep.Radians;
 
-    /// <summary>The distance across at height <paramref name="v"/>.</summary>
-    public Length AcrossAt(double v) => GirthAt(v).Value / Math.PI;
+    /// <summary>The distance across at height <paramref name="v"/>, of a bellied wall the real one.</summary>
+    public Length AcrossAt(double v) => (Belly is null ? GirthAt(v).Value : Length.Mm(Belly.GirthAt(v))) / Math.PI;
 
     /// <summary>Where the point lies, when laid flat, that is <paramref name="around"/> to the right of the front line at height <paramref name="v"/>.</summary>
     public PlanePoint Laid(double around, double v)

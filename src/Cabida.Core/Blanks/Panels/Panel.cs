@@ -1,0 +1,40 @@
+using Cabida.Core.Geometry;
+using NetTopologySuite.Geometries;
+using Dimension = Cabida.Core.Measures.Dimension;
+
+namespace Cabida.Core.Blanks;
+
+/// <summary>
+/// A flat surface: x = 0 is its middle, y = 0 its bottom edge. The nominal outline uses the best values; the cautious one
+/// is what is there for certain.
+/// </summary>
+/// <param name="Nominal">By the best values.</param>
+/// <param name="Cautious">Less what is uncertain.</param>
+/// <param name="Width">Its width.</param>
+/// <param name="Height">Its height.</param>
+/// <param name="Datums">What is measured from on it.</param>
+public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, Dimension Height, Datums Datums)
+{
+    /// <summary>What is inside it and belongs to something else, such as a mat's opening: a zone keeps off it and its margins.</summary>
+    public Polygon? Inner { get; init; }
+
+    /// <summary>Which cloth thing it is the body of; null for others.</summary>
+    public GarmentKind? Garment { get; init; }
+
+    /// <summary>A rectangle that is measured.</summary>
+    public static Panel Rectangle(Dimension width, Dimension height)
+    {
+        ArgumentNullException.ThrowIfNull(width);
+        ArgumentNullException.ThrowIfNull(height);
+        return Of(width, height, (w, h) => Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2)));
+    }
+
+    /// <summary>A shape that its width and height decide; drawn round its middle.</summary>
+    internal static Panel Of(Dimension width, Dimension height, Func<double, double, Polygon> shape)
+    {
+        var (w, h) = (width.Value.Millimetres, height.Value.Millimetres);
+        Polygon Raised(Polygon p) => (Polygon)Outlines.Placed(p, 1, 0, h / 2);
+        var nominal = Raised(shape(w, h));
+        return new Panel(nominal, Raised(shape(width.Cautious.Millimetres, height.Cautious.Millimetres)), width, height, Blanks.Datums.Of(Box.Of(nominal)!.Value));
+    }
+}

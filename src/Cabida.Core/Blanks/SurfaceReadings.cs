@@ -1,0 +1,166 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Blanks;
+
+/// <summary>One size of a blank → its surface, zones and what follows. A zone whose size is given outright works without a surface.</summary>
+internal static class SurfaceReadings
+{
+    public static SizeSheet Of(Blank blank, Estimates rows, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+    {
+        var asked = new List<BlankFinding>();
+        Wall? wall = null;
+        BelliedWall? bellied = null;
+        Panel? panel = null;
+        FrameMats? mats = null;
+        switch (blank.Surface)
+        {
+            case SurfaceKind.Straight:
+                wall = WallReadings.Straight(rows, asked);
+                break;
+            case SurfaceKind.Tapered:
+                wall = WallReadings.Tapered(rows, asked);
+                break;
+            case SurfaceKind.Bellied:
+                bellied = BellyReadings.Of(Math.Clamp(blank.Girths, 3, DimensionRows.MostGirths), rows, asked);
+                wall = bellied?.Whole;
+                break;
+            case SurfaceKind.Flat:
+                panel = PanelReadings.Of(blank, rows, asked);
+                break;
+            case SurfaceKind.Garment:
+                panel = GarmentReadings.Of(blank.Garment.Kind, rows, asked);
+                break;
+            case SurfaceKind.Framed:
+                mats = FrameMats.Of(blank.Frame, rows, asked);
+                panel = mats?.Visible;
+                break;
+            default:
+                throw new ArgumentOutOfRangeException(nameof(blank));
+        }
+
+        var limits = Limits(blank, asked);
+        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, mats, kept, limits))];
+        // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
+        var known = wall is not null || panel is not null;
+        var works = !known && zones.Any(z => z.Zone is not null);
+        findings.AddRange(works ? asked.Select(f => f with { Stops = false }) : asked);
+        if (works)
+        {
+            findings.Add(new BlankFinding(false, [], blank.Surface is SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied
+                ? Phrase.Say($"Only the workable area is given. How far it goes round, and how far it stands from the handle, stays unknown until the wall is measured.")
+                : Phrase.Say($"Only the workable area is given. Where it stands on the goods stays unknown until they are measured.")));
+        }
+
+        findings.AddRange(zones.Where(z => z.Problem is not null).Select(z => new BlankFinding(true, [], z.Problem!)));
+        findings.AddRange(zones.SelectMany(z => z.Notes).Select(n => new BlankFinding(false, [], n)));
+        if (known && blank.Zones.Count == 0)
+        {
+            findings.Add(new BlankFinding(true, [], Phrase.Say($"It has no zone yet. Add one, so that artwork may go on it.")));
+        }
+
+        var sheet = new SizeSheet(rows.Of, wall, bellied, panel, mats, Places(wall, panel, kept, findings), zones, []);
+        return sheet with { WorksOut = SurfaceFigures.Of(sheet, rows) };
+    }
+
+    private static List<ClearPlace> Places(Wall? wall, Panel? panel, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+    {
+        if (wall is null && panel is null)
+        {
+            return [];
+        }
+
+        var datums = panel?.Datums ?? Datums.Of(new Geometry.Box(-wall!.StraightGirth.Value.Millimetres / 2, 0, wall.StraightGirth.Value.Millimetres / 2, wall.Height.Value.Millimetres));
+        var places = new List<ClearPlace>();
+        foreach (var clear in kept)
+        {
+            var area = ClearShapes.Of(clear, datums, 0);
+            if (area.Problem is { } problem)
+            {
+                findings.Add(new BlankFinding(true, [], problem));
+                continue;
+            }
+
+            places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value));
+        }
+
+        return places;
+    }
+
+    private static PanelZone.Limits Limits(Blank blank, List<BlankFinding> findings)
+    {
+        var rim = Read(blank.Surface == SurfaceKind.Flat ? blank.Outline.Rim : TypedLength.Empty, LengthRange.Margin, "Rim that stays clear");
+        if (blank.Surface != SurfaceKind.Garment)
+        {
+            return new PanelZone.Limits(rim ?? 0, null);
+        }
+
+        var (width, height) = (Read(blank.Garment.PlatenWidth, LengthRange.Object, "Width the press covers"), Read(blank.Garment.PlatenHeight, LengthRange.Object, "Height the press covers"));
+        return new PanelZone.Limits(0, width is { } w && height is { } h ? (w, h) : null);
+
+        double? Read(TypedLength typed, LengthRange range, string what)
+        {
+            var read = typed.Read(range);
+            if (!typed.IsEmpty && read.Problem is { } problem)
+            {
+                findings.Add(new BlankFinding(true, [], Phrase.Say($"{what:strong}. {problem}")));
+            }
+
+            return read.ValueOrDefault?.Value.Millimetres;
+        }
+    }
+
+    private static LaidZone Zone(
+        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits)
+    {
+        var (echoes, zone, problem) = ReadZone.Of(spec);
+        if (zone is null)
+        {
+            return LaidZone.Fail(spec, echoes, problem);
+        }
+
+        if (wall is not null)
+        {
+            var laid = bellied?.Lay(zone, kept) ?? WallZone.Lay(wall, zone, kept);
+            return laid.Zone is not { } z
+                ? LaidZone.Fail(spec, echoes, laid.Problem)
+                : new LaidZone(spec, echoes, z, laid.Wall, null, null, laid.Notes, OnWall(z, laid.Wall));
+        }
+
+        if (panel is not null)
+        {
+            var part = mats?.PartOf(spec.Part) ?? Outcome<Panel>.Of(panel);
+            if (part.Problem is { } none)
+            {
+                return LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"));
+            }
+
+            var laid = PanelZone.Lay(part.Value, zone, kept, limits);
+            return laid.Zone is not { } z
+                ? LaidZone.Fail(spec, echoes, laid.Problem)
+                : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));
+        }
+
+        return zone is { Width: { } w, Height: { } h }
+            ? new LaidZone(spec, echoes, Given(zone, w, h), null, null, null, [], null)
+            : LaidZone.Fail(spec, echoes, null);
+    }
+
+    private static ZoneStands OnWall(Zone zone, Wall wall)
+    {
+        var half = zone.Height.Value.Millimetres / 2;
+        return new ZoneStands(
+            wall.Height.Value.Millimetres - zone.MiddleHeight - half, zone.MiddleHeight - half, wall.Turn.Degrees / 360 * wall.GirthAt(zone.MiddleHeight).Value.Millimetres);
+    }
+
+    private static ZoneStands Stands(Zone zone, double top, double across) =>
+        new(top - zone.Nominal.Bounds.MaxY, zone.Nominal.Bounds.MinY, across);
+
+    /// <summary>A zone whose workable size was given outright: taken as safe, since nothing is known that could be taken off.</summary>
+    private static Zone Given(ReadZone zone, double width, double height)
+    {
+        var shape = ZoneShape.Rectangle(new Geometry.Box(-width / 2, 0, width / 2, height), LimitKind.Size);
+        Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
+        return new Zone(shape, shape, Sure(width), Sure(height), height / 2, [Phrase.Say($"{Length.Mm(width):strong} × {Length.Mm(height):strong} as given")]) { Turning = zone.Spec.Turning };
+    }
+}

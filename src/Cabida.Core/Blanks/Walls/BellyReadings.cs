@@ -1,0 +1,106 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Blanks;
+
+/// <summary>Girths at heights → a bellied wall; gaps, disorder and girths that stand out become findings.</summary>
+internal static class BellyReadings
+{
+    private const int Fewest = 3;
+
+    /// <summary>A girth further from the line between its neighbours than this share of it is pointed out.</summary>
+    private const double StandsOut = 0.35;
+
+    public static BelliedWall? Of(int girths, Estimates rows, List<BlankFinding> findings)
+    {
+        var height = rows.Ask(DimensionKind.Height, Phrase.Say($"Read the height along the wall: lay a strip of paper against it from base to rim."), findings);
+        var rings = new List<(string Of, GirthRing Ring)>();
+        for (var i = 1; i <= girths; i++)
+        {
+            var nth = DimensionRows.Nth(i);
+            var (girth, up) = (rows.Is(DimensionKind.GirthAt, nth), rows.Is(DimensionKind.UpTo, nth));
+            if (girth is not null && up is not null)
+            {
+                rings.Add((nth, new GirthRing(up.Value.Millimetres, girth)));
+            }
+            else if (girth is not null || up is not null)
+            {
+                findings.Add(new BlankFinding(false, [girth is null ? DimensionKind.GirthAt : DimensionKind.UpTo], girth is null
+                    ? Phrase.Say($"Girth {nth} has a height but was not read; it is left out.")
+                    : Phrase.Say($"Girth {nth} was read, but not how far up; it is left out.")));
+            }
+        }
+
+        if (rings.Count < Fewest)
+        {
+            findings.Add(new BlankFinding(true, [DimensionKind.GirthAt], Phrase.Say(
+                $"Read the girth at {Fewest} heights or more, each with how far up from the base it was taken; {rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best.")));
+            return null;
+        }
+
+        var sorted = rings.OrderBy(r => r.Ring.V).ToList();
+        if (sorted.Zip(sorted.Skip(1)).FirstOrDefault(p => p.Second.Ring.V - p.First.Ring.V < 1) is { First.Of: { } one } twice)
+        {
+            findings.Add(new BlankFinding(true, [DimensionKind.UpTo], Phrase.Say(
+                $"Girths {one} and {twice.Second.Of} were taken at the same height, {Length.Mm(twice.First.Ring.V)}. Read one of them elsewhere, or type its readings beside the other's.")));
+            return null;
+        }
+
+        if (height is null)
+        {
+            return null;
+        }
+
+        if (sorted[^1].Ring.V > (height.Value + height.Uncertainty).Millimetres)
+        {
+            findings.Add(new BlankFinding(true, [DimensionKind.UpTo, DimensionKind.Height], Phrase.Say(
+                $"Girth {sorted[^1].Of} was taken {Length.Mm(sorted[^1].Ring.V)} up, which is above the rim at {height.Value}.")));
+            return null;
+        }
+
+        Between(sorted, findings);
+        var narrowest = sorted.MinBy(r => r.Ring.Girth.Value).Ring.Girth;
+        if (!WallReadings.Handle(rows, narrowest, findings, out var handle))
+        {
+            return null;
+        }
+
+        return TooSteep(sorted, findings) ? null : new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
+    }
+
+    /// <summary>A girth between two others that lies far outside them is more likely misread than real.</summary>
+    private static void Between(List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)
+    {
+        for (var i = 1; i + 1 < sorted.Count; i++)
+        {
+            var (below, at, above) = (sorted[i - 1].Ring, sorted[i].Ring, sorted[i + 1].Ring);
+            var share = (at.V - below.V) / (above.V - below.V);
+            var line = Length.Mm(((1 - share) * below.Girth.Value.Millimetres) + (share * above.Girth.Value.Millimetres));
+            if (Math.Abs((at.Girth.Value / line) - 1) <= StandsOut)
+            {
+                continue;
+            }
+
+            var told = Phrase.Say(
+                $"{"Girth " + sorted[i].Of:strong} is {at.Girth.Value}, but the girths below and above it, {below.Girth.Value} and {above.Girth.Value}, would make it about {line}.");
+            findings.Add(new BlankFinding(false, [DimensionKind.GirthAt], LikelyMistake.Of(line, at.Girth.Value) is { } why ? told.Then(why) : told.Then(Phrase.Say($"Read it again."))));
+        }
+    }
+
+    /// <summary>Between two girths no wall is shorter than the step between their radii.</summary>
+    private static bool TooSteep(List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)
+    {
+        foreach (var (a, b) in sorted.Zip(sorted.Skip(1)))
+        {
+            var step = Math.Abs((a.Ring.Girth.Value - b.Ring.Girth.Value).Millimetres) / (2 * Math.PI);
+            if (step >= b.Ring.V - a.Ring.V)
+            {
+                findings.Add(new BlankFinding(true, [DimensionKind.GirthAt, DimensionKind.UpTo], Phrase.Say(
+                    $"From girth {a.Of} to girth {b.Of} the radius changes by {Length.Mm(step)}, but the wall between them is only {Length.Mm(b.Ring.V - a.Ring.V)} long. Read both, and their heights, again.")));
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

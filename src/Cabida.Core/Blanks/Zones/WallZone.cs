@@ -1,0 +1,224 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+using NetTopologySuite.Geometries;
+using Dimension = Cabida.Core.Measures.Dimension;
+
+namespace Cabida.Core.Blanks;
+
+/// <summary>
+/// Lays a zone out on a wall of revolution. In the zone's own coordinates x = 0 is its middle, which the wall is turned to,
+/// so that its development stands upright there; y counts along the wall from the base.
+/// </summary>
+internal static class WallZone
+{
+    /// <summary>A polyline along an arc leaves it by no more than this, and always to the safe side.</summary>
+    private const double ArcError = 0.001;
+
+    /// <summary>A side of a tapered zone is a curve that is very nearly straight; it is followed in so many steps.</summary>
+    private const int SideSteps = 24;
+
+    /// <summary>Less than this cut off a typed size is not worth a word; millimetres.</summary>
+    private const double WorthSaying = 0.05;
+
+    /// <summary>A laid zone with the wall turned to it, or why there is none.</summary>
+    internal sealed record Laid(Zone? Zone, Wall Wall, Phrase? Problem, IReadOnlyList<Phrase> Notes);
+
+    /// <summary>Lays out what the margins, the handle and the places kept clear leave.</summary>
+    public static Laid Lay(Wall wall, ReadZone zone, IReadOnlyList<ReadClear> kept)
+    {
+        var notes = new List<Phrase>();
+        if (Heights(wall, zone, notes) is not { } span)
+        {
+            return new Laid(null, wall, Phrase.Say(
+                $"Margins of {zone.Top} at the rim and {zone.Bottom} at the base leave nothing of a wall {wall.Height.Value} high."), notes);
+        }
+
+        var middle = (span.Nominal.Low + span.Nominal.High) / 2;
+        var round = new Around(wall, zone, middle);
+        if (new[] { span.Nominal.Low, middle, span.Nominal.High }.Min(v => round.CautiousWidth(v)) <= 0)
+        {
+            var girth = wall.GirthAt(middle).Value;
+            return new Laid(null, wall, wall.Handle is { } blocked
+                ? Phrase.Say($"The handle's {blocked.Value} and margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}.")
+                : Phrase.Say($"Margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}."), notes);
+        }
+
+        var turned = wall with { Turn = Angle.FromDegrees(round.Turn) };
+        var nominal = Shape(turned, span.Nominal, round.Left, round.Right);
+        var cautious = Shape(turned, span.Cautious, round.CautiousLeft, round.CautiousRight);
+        if (zone.Width is { } typed && typed - (round.Right(middle) - round.Left(middle)) > WorthSaying)
+        {
+            notes.Add(Phrase.Say($"{zone.Spec.Name:strong} is {Length.Mm(typed - (round.Right(middle) - round.Left(middle)))} wider than what is left beside the {(wall.Handle is null ? "seam" : "handle")}; it ends there."));
+        }
+
+        if (kept.Count > 0)
+        {
+            var datums = Datums.Of(new Box(-wall.GirthAt(middle).Value.Millimetres / 2, 0, wall.GirthAt(middle).Value.Millimetres / 2, wall.Height.Value.Millimetres));
+            List<Polygon> Kept(Func<ReadClear, double> grown) =>
+                [.. kept.Select(k => ClearShapes.Of(k, datums, grown(k))).Where(k => k.Ok).Select(k => OnWall(turned, k.Value))];
+            var carvedNominal = nominal.Without(Kept(k => k.Clearance));
+            var carvedCautious = cautious.Without(Kept(k => k.Clearance + k.Uncertainty.Millimetres));
+            if (carvedNominal is null || carvedCautious is null)
+            {
+                return new Laid(null, turned, Phrase.Say($"What must stay clear leaves nothing of {zone.Spec.Name:strong}."), notes);
+            }
+
+            (nominal, cautious) = (carvedNominal, carvedCautious);
+        }
+
+        var width = new Dimension(Length.Mm(round.Right(middle) - round.Left(middle)), Length.Mm(round.Right(middle) - round.Left(middle) - round.CautiousWidth(middle)));
+        var height = new Dimension(Length.Mm(span.Nominal.High - span.Nominal.Low), Length.Mm(span.Nominal.High - span.Nominal.Low - (span.Cautious.High - span.Cautious.Low)));
+        return new Laid(
+            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle), HeightSum(wall, zone, height)]) { Turning = zone.Spec.Turning },
+            turned, null, notes);
+    }
+
+    private sealed record Span(double Low, double High);
+
+    /// <summary>From where to where the zone reaches, nominal and cautious.</summary>
+    private static (Span Nominal, Span Cautious)? Heights(Wall wall, ReadZone zone, List<Phrase> notes)
+    {
+        var half = wall.Height.Uncertainty.Millimetres / 2;
+        var (low, high) = (zone.Bottom.Millimetres, (wall.Height.Value - zone.Top).Millimetres);
+        var (lowest, highest) = (double.NegativeInfinity, double.PositiveInfinity);
+        if (zone.Height is { } typed)
+        {
+            var centre = Datums.Of(new Box(0, 0, 0, wall.Height.Value.Millimetres)).Centre(zone.Spec.Place, typed);
+            var y = centre.ValueOrDefault.Y;
+            (lowest, highest) = (y - (typed / 2), y + (typed / 2));
+            if (lowest < low - WorthSaying || highest > high + WorthSaying)
+            {
+                notes.Add(Phrase.Say($"{zone.Spec.Name:strong} reaches {Length.Mm(Math.Max(low - lowest, highest - high))} into the margin at the {(low - lowest > highest - high ? "base" : "rim")}; it ends there."));
+            }
+        }
+
+        var nominal = new Span(Math.Max(low, lowest), Math.Min(high, highest));
+        var cautious = new Span(Math.Max(low + half, lowest), Math.Min(high - half, highest));
+        return cautious.High > cautious.Low ? (nominal, cautious) : null;
+    }
+
+    /// <summary>How far the zone reaches round the wall at each height, measured from its own middle line.</summary>
+    private sealed class Around(Wall wall, ReadZone zone, double middle)
+    {
+        private readonly double handle = wall.Handle?.Value.Millimetres ?? 0;
+
+        /// <summary>How far the zone's middle stands to the right of the front; degrees.</summary>
+        public double Turn => 360 * Centre / Girth(middle);
+
+        private double Centre => zone.Width is null
+            ? (zone.Left.Millimetres - zone.Right.Millimetres) / 2
+            : zone.Spec.Place.Side switch
+            {
+                Sideways.Left => -zone.Spec.Place.Across.OrZero(LengthRange.Object).Millimetres,
+                Sideways.Right => zone.Spec.Place.Across.OrZero(LengthRange.Object).Millimetres,
+                _ => 0,
+            };
+
+        public double Left(double v) => LeftOf(v, 0);
+
+        public double Right(double v) => RightOf(v, 0);
+
+        public double CautiousLeft(double v) => LeftOf(v, Uncertainty(v) / 2);
+
+        public double CautiousRight(double v) => RightOf(v, Uncertainty(v) / 2);
+
+        public double CautiousWidth(double v) => CautiousRight(v) - CautiousLeft(v);
+
+        private double Girth(double v) => wall.GirthAt(v).Value.Millimetres;
+
+        /// <summary>Where the zone's middle line stands at a height, to the right of the front.</summary>
+        private double Shift(double v) => Centre * Girth(v) / Girth(middle);
+
+        private double LeftOf(double v, double off) => Math.Max(
+            zone.Left.Millimetres + off - ((Girth(v) - handle) / 2) - Shift(v), zone.Width is { } w ? -w / 2 : double.NegativeInfinity);
+
+        private double RightOf(double v, double off) => Math.Min(
+            ((Girth(v) - handle) / 2) - zone.Right.Millimetres - off - Shift(v), zone.Width is { } w ? w / 2 : double.PositiveInfinity);
+
+        private double Uncertainty(double v) =>
+            Dimension.Combined(wall.GirthAt(v).Uncertainty, wall.Handle?.Uncertainty ?? Length.Zero).Millimetres;
+    }
+
+    private static ZoneShape Shape(Wall wall, Span span, Func<double, double> leftAt, Func<double, double> rightAt)
+    {
+        var (low, high) = (span.Low, span.High);
+        if (wall.Cone is null)
+        {
+            return ZoneShape.Rectangle(new Box(leftAt(low), low, rightAt(low), high));
+        }
+
+        List<PlanePoint> Side(Func<double, double> at) =>
+            [.. Enumerable.Range(0, SideSteps + 1).Select(i => low + ((high - low) * i / SideSteps)).Select(v => wall.Laid(at(v), v))];
+        return ZoneShape.Of(
+            [
+                (LimitKind.Base, Arc(wall, low, leftAt(low), rightAt(low), bulgesIn: wall.Cone.WideUp)),
+                (LimitKind.RightSide, Side(rightAt)),
+                (LimitKind.Rim, [.. Enumerable.Reverse(Arc(wall, high, leftAt(high), rightAt(high), bulgesIn: !wall.Cone.WideUp))]),
+                (LimitKind.LeftSide, [.. Enumerable.Reverse(Side(leftAt))]),
+            ],
+            new PlanePoint(0, (low + high) / 2));
+    }
+
+    /// <summary>The arc at a height from left to right; where it bulges into the zone the polyline lies on its safe side, outside the ring.</summary>
+    private static List<PlanePoint> Arc(Wall wall, double v, double left, double right, bool bulgesIn)
+    {
+        var ring = wall.RingAt(v);
+        var steps = Math.Max(2, (int)Math.Ceiling((right - left) / Math.Sqrt(8 * ring * ArcError)));
+        var points = Enumerable.Range(0, steps + 1).Select(i => wall.Laid(left + ((right - left) * i / steps), v)).ToList();
+        if (!bulgesIn)
+        {
+            return points;
+        }
+
+        // Chords of an arc that bulges in would lie outside the zone: moved inwards by their sagitta they do not.
+        var sagitta = ring * (1 - Math.Cos((right - left) / (2 * steps) / ring));
+        var inwards = wall.Cone!.WideUp ? sagitta : -sagitta;
+        return [.. points.Select((p, i) => i == 0 || i == steps ? p : new PlanePoint(p.X, p.Y + inwards))];
+    }
+
+    /// <summary>
+    /// A place given by distances from the front line (round the wall at the place's own height) and from the base, in the
+    /// flat coordinates of the turned wall.
+    /// </summary>
+    internal static Polygon OnWall(Wall turned, Polygon place)
+    {
+        var middle = Box.Of(place)!.Value;
+        var height = turned.Height.Value.Millimetres;
+        var dense = (Polygon)NetTopologySuite.Densify.Densifier.Densify(
+            place.Intersection(Outlines.Rectangle(new Box(-6000, -1, 6000, height + 1))) as Polygon ?? place, 1);
+        var at = Math.Clamp(middle.CentreY, 0, height);
+        return Outlines.Factory.CreatePolygon([.. dense.ExteriorRing.Coordinates.Select(c =>
+        {
+            var half = turned.GirthAt(at).Value.Millimetres / 2;
+            // Distances are kept as shares of the turn, so that an upright strip stays upright on a taper.
+            var share = Math.Clamp(c.X, -half, half) / (2 * half);
+            var girth = turned.GirthAt(c.Y).Value.Millimetres;
+            return turned.Laid((share - (turned.Turn.Degrees / 360)) * girth, c.Y).ToCoordinate();
+        })]);
+    }
+
+    private static Phrase WidthSum(Wall wall, ReadZone zone, Dimension width, double middle)
+    {
+        if (zone.Width is { } typed && typed - width.Value.Millimetres < WorthSaying && width.Uncertainty.Millimetres < WorthSaying)
+        {
+            return Phrase.Say($"{width.Cautious:strong} wide as typed");
+        }
+
+        var girth = wall.GirthAt(middle).Value;
+        var start = wall.Cone is null
+            ? Phrase.Say($"{width.Cautious:strong} = girth {girth}")
+            : Phrase.Say($"{width.Cautious:strong} at the middle = girth {girth}");
+        var handle = wall.Handle is { } h ? Phrase.Say($" − handle {h.Value}") : Phrase.Empty;
+        var sides = zone.Left == zone.Right ? Phrase.Say($" − 2 × {zone.Left}") : Phrase.Say($" − left {zone.Left} − right {zone.Right}");
+        return zone.Width is null
+            ? Phrase.Say($"{start}{handle}{sides} − {width.Uncertainty} uncertainty")
+            : Phrase.Say($"{width.Cautious:strong} is what is left of the width typed");
+    }
+
+    private static Phrase HeightSum(Wall wall, ReadZone zone, Dimension height) =>
+        zone.Height is { } typed && typed - height.Value.Millimetres < WorthSaying && height.Uncertainty.Millimetres < WorthSaying
+            ? Phrase.Say($"{height.Cautious:strong} high as typed")
+            : zone.Height is not null ? Phrase.Say($"{height.Cautious:strong} is what is left of the height typed")
+            : Phrase.Say($"{height.Cautious:strong} = height {wall.Height.Value} − rim {zone.Top} − base {zone.Bottom} − {height.Uncertainty} uncertainty");
+}

@@ -1,0 +1,132 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Geometry;
+
+namespace Cabida.Core.Drawings;
+
+/// <summary>
+/// A flat thing seen front on. What is measured is drawn to scale; sleeves, straps and a frame's moulding are signs, since
+/// nobody measures them.
+/// </summary>
+internal static class PanelDrawing
+{
+    /// <summary>How wide a frame's moulding is drawn beyond its rebate, as a share of the smaller side.</summary>
+    private const double Moulding = 0.07;
+
+    /// <summary>With zones and their dimensions, for placing artwork.</summary>
+    public static Drawing WithZones(SizeSheet sheet, IReadOnlyList<LaidZone> zones)
+    {
+        var strokes = Strokes(sheet);
+        var dimensions = new List<DimensionLine>();
+        var box = BoxOf(strokes);
+        foreach (var laid in zones.Where(z => z.Zone is not null))
+        {
+            var zone = laid.Zone!;
+            strokes.Add(new(StrokeKind.NominalZone, FlatDrawing.Points(zone.Nominal.Outline), Closed: true));
+            foreach (var (ring, i) in Outlines.RingsOf(zone.Cautious.Outline).Select((r, i) => (r, i)))
+            {
+                strokes.Add(new(StrokeKind.Zone, [.. ring.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true, i == 0 && zones.Count > 1 ? laid.Spec.Name : null));
+            }
+
+            var safe = zone.Cautious.Bounds;
+            if (dimensions.Count == 0)
+            {
+                dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
+                dimensions.Add(new(null, "", safe.Height, null, new(safe.MaxX, safe.MinY), new(safe.MaxX, safe.MaxY), DimensionPlace.Right, 0, OfZone: true));
+            }
+        }
+
+        if (sheet.Panel is { } panel)
+        {
+            var whole = panel.Datums.Box;
+            dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
+            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MaxX, whole.MinY), new(whole.MaxX, whole.MaxY), DimensionPlace.Right, 1));
+        }
+
+        return new Drawing(box, strokes, dimensions, []);
+    }
+
+    /// <summary>The lines of a surface without zones.</summary>
+    public static List<Stroke> Strokes(SizeSheet sheet)
+    {
+        var panel = sheet.Panel!;
+        var strokes = new List<Stroke>();
+        if (panel.Garment is { } kind)
+        {
+            strokes.AddRange(Silhouette(kind, panel));
+        }
+        else if (sheet.Mats is { } mats)
+        {
+            strokes.AddRange(Frame(mats));
+        }
+        else
+        {
+            strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select(r => new Stroke(StrokeKind.Edge, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
+        }
+
+        foreach (var place in sheet.Places)
+        {
+            var within = place.IsHole ? place.Area : Outlines.PolygonsOf(place.Area.Intersection(panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
+            if (within is not null)
+            {
+                strokes.Add(new(place.IsHole ? StrokeKind.Edge : StrokeKind.KeptClear, FlatDrawing.Points(within), Closed: true, place.IsHole ? null : place.Name));
+            }
+        }
+
+        var box = panel.Datums.Box;
+        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))]));
+        return strokes;
+    }
+
+    /// <summary>The box of what is drawn by edges.</summary>
+    public static Box BoxOf(IReadOnlyList<Stroke> strokes)
+    {
+        var points = strokes.Where(s => s.Kind == StrokeKind.Edge).SelectMany(s => s.Points).ToList();
+        return new Box(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
+    }
+
+    private static IEnumerable<Stroke> Frame(FrameMats mats)
+    {
+        var sight = mats.Visible.Datums.Box;
+        Box Round(MatSize size)
+        {
+            var (w, h) = (size.Width.Millimetres, size.Height.Millimetres);
+            return new Box(sight.CentreX - (w / 2), sight.CentreY - (h / 2), sight.CentreX + (w / 2), sight.CentreY + (h / 2));
+        }
+
+        var rebate = Round(mats.Rebate);
+        var wide = Moulding * Math.Min(rebate.Width, rebate.Height);
+        yield return Rectangle(StrokeKind.Edge, new Box(rebate.MinX - wide, rebate.MinY - wide, rebate.MaxX + wide, rebate.MaxY + wide));
+        yield return Rectangle(StrokeKind.Edge, sight);
+        yield return Rectangle(StrokeKind.Hidden, rebate);
+        foreach (var opening in mats.Openings)
+        {
+            yield return Rectangle(StrokeKind.Edge, opening);
+        }
+    }
+
+    private static Stroke Rectangle(StrokeKind kind, Box b) => new(kind, FlatDrawing.Points(Outlines.Rectangle(b)), Closed: true);
+
+    private static IEnumerable<Stroke> Silhouette(GarmentKind kind, Panel panel)
+    {
+        var box = panel.Datums.Box;
+        var (w, top) = (box.Width, box.MaxY);
+        if (kind == GarmentKind.Bag)
+        {
+            yield return Rectangle(StrokeKind.Edge, box);
+            foreach (var reach in new[] { 0.34, 0.28 })
+            {
+                yield return new Stroke(StrokeKind.Edge, [.. Enumerable.Range(0, 25).Select(i => Math.PI * i / 24).Select(a => new PlanePoint((reach - 0.06) * w * Math.Cos(a), top + (reach * w * Math.Sin(a))))]);
+            }
+
+            yield break;
+        }
+
+        var shoulder = panel.Datums.Heights.TryGetValue(Datum.Shoulder, out var read) ? read : top + (0.06 * w);
+        List<PlanePoint> right =
+        [
+            new(w / 2, 0), new(w / 2, top - (0.34 * w)), new(0.66 * w, top - (0.44 * w)), new(0.78 * w, top - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder),
+            .. Enumerable.Range(1, 8).Select(i => Math.PI / 2 * i / 8).Select(a => new PlanePoint(0.17 * w * Math.Cos(a), shoulder - ((shoulder - top) * Math.Sin(a)))),
+        ];
+        yield return new Stroke(StrokeKind.Edge, [.. right, .. Enumerable.Reverse(right).Skip(1).Select(p => new PlanePoint(-p.X, p.Y))], Closed: true);
+    }
+}
