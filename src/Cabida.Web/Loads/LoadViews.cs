@@ -70,6 +70,7 @@ internal sealed record BenchView(
     PieceView? First,
     double? ToHandle,
     Phrase Place,
+    bool IsRound,
     IReadOnlyList<BenchLoad> Loads,
     IReadOnlyList<BenchPiece> Pieces,
     IReadOnlyList<HeldBack> Held)
@@ -83,7 +84,7 @@ internal sealed record BenchView(
             plan.Lacks, run.Blank?.Name ?? "", run.Motif?.Name ?? "", run.Film, run.Cutter?.Name ?? "", plan.Mirrored,
             ground is null ? null : DrawingView.Of(Core.Drawings.FlatDrawing.Of(run.Laid!, run.Size!)),
             plan.All.FirstOrDefault(p => p.Fit.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
-            RoundToHandle(ground?.Wall, ground?.Zone), PlaceOf(run),
+            RoundToHandle(ground?.Wall, ground?.Zone), PlaceOf(run), ground?.Wall is not null,
             [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.FileName, l.Pieces.Count))],
             [.. plan.All.Where(p => !p.Fit.Ink.IsEmpty).Select(p => PieceOf(p, TopOf(ground!), loadOf))],
             plan.Held);

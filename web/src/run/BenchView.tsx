@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { Board } from '../board/Board';
 import { due } from '../jobs/due';
-import { figure, length } from '../units/units';
+import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from './Lacks';
@@ -34,10 +34,7 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
             <h3>Cut</h3>
             <p>{SETTINGS.filter(([k]) => data.film?.settings[k]).map(([k, label]) => `${label} ${data.film?.settings[k]}`).join(' · ') || 'No settings noted for this film.'}</p>
             <h3>Place</h3>
-            <p>
-              Middle of the ink on the line opposite the {data.flat?.strokes.some((s) => s.kind === 'keptClear') ? 'handle' : 'seam'}
-              {typeof data.toHandle === 'number' && <> ({length(data.toHandle, units)} round to either side)</>}. Measure each piece down from the rim.
-            </p>
+            <p><Words of={data.place} /></p>
             {data.film.note && <p>{data.film.note}</p>}
           </div>
           {data.flat && first && (
@@ -47,13 +44,13 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
           )}
         </div>
         <table className="bench-pieces">
-          <thead><tr><th>Name</th><th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below rim</th><th className="end">Foot above base</th><th>State</th></tr></thead>
+          <thead><tr><th>Name</th><th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {data.isRound ? 'rim' : 'edge'}</th><th className="end">Foot above {data.isRound ? 'base' : 'edge'}</th><th>State</th></tr></thead>
           <tbody>
             {data.pieces.map((p, i) => (
               <tr key={i} className={p.load === null ? 'held' : ''}>
                 <th scope="row">{p.name}</th>
                 <td>{p.load ?? 'held back'}</td>
-                {[p.width, p.height, p.letterHeight, p.belowRim, p.aboveBase].map((mm, j) => <td key={j} className="end">{figure(mm, units)}</td>)}
+                {[p.width, p.height, p.letterHeight, p.belowRim, p.aboveBase].map((mm, j) => <td key={j} className="end">{typeof mm === 'number' ? figure(mm, units) : 'not known'}</td>)}
                 <td><StateMark piece={{ state: p.state, mayBeCut: p.load !== null }} /></td>
               </tr>
             ))}

@@ -22,7 +22,11 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
   base: 'the margin at the base',
   leftSide: 'the left side',
   rightSide: 'the right side',
-  edge: 'the edge of the zone',
+  top: 'the margin at the top edge',
+  bottom: 'the margin at the bottom edge',
+  size: 'the size of the zone',
+  platen: 'what the press covers',
+  edge: 'the edge of the blank',
   keptClear: 'a place kept clear',
 };
 

@@ -47,13 +47,12 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   if (ground.data && ground.data.lacks.length > 0) return <Lacks id={id} lacks={ground.data.lacks} />;
   const piece = pieces[at];
   if (!ground.data?.flat || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
-  const handle = run.view.hasHandle;
   return (
     <>
       <div className="fit-layout">
         <FitBoard id={id} ground={ground.data} piece={piece} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
-          <RoomCard piece={piece} handle={handle} />
+          <RoomCard piece={piece} handle={run.view.hasHandle} round={run.view.isRound} />
           <InkCard piece={piece} />
           <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />
         </div>

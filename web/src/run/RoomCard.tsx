@@ -4,9 +4,10 @@ import { useUnits } from '../units/UnitsContext';
 import { StateMark } from './state';
 
 /** The room on each side as a table, with a bar that fills as the limit nears. */
-export function RoomCard({ piece, handle }: { piece: Schemas['PieceView']; handle: boolean }) {
+export function RoomCard({ piece, handle, round }: { piece: Schemas['PieceView']; handle: boolean; round: boolean }) {
   const { units } = useUnits();
-  const names: Record<string, string> = { above: 'Above', below: 'Below', left: `To ${handle ? 'handle' : 'seam'}, left`, right: `To ${handle ? 'handle' : 'seam'}, right` };
+  const beside = round ? (handle ? 'handle' : 'seam') : '';
+  const names: Record<string, string> = { above: 'Above', below: 'Below', left: beside ? `To ${beside}, left` : 'Left', right: beside ? `To ${beside}, right` : 'Right' };
   return (
     <section className="card" aria-label="Room">
       <h2>Room<StateMark piece={piece} /></h2>

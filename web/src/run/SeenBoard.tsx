@@ -15,7 +15,7 @@ export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['
   return (
     <>
       {data ? (
-        <Board label={`${piece.name} on the blank, turned by ${turn} degrees`} drawing={data.blank} dimensions={false} pad={{ top: 18, right: 30, bottom: 18, left: 30 }}>
+        <Board label={`${piece.name} on the blank${data.canTurn ? `, turned by ${turn} degrees` : ''}`} drawing={data.blank} dimensions={false} pad={{ top: 18, right: 30, bottom: 18, left: 30 }}>
           {(scale) => (
             <g transform={scale.transform}>
               <path d={data.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-seen={piece.name} />
@@ -23,11 +23,11 @@ export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['
           )}
         </Board>
       ) : <div className="board" />}
-      <div className="turn">
+      {data?.canTurn === false ? null : <div className="turn">
         <label htmlFor="turn">Turned by {String(turn).replace('-', '−')}°</label>
         <input id="turn" type="range" min={-180} max={180} step={5} value={turn} onChange={(e) => setTurn(Number(e.target.value))} />
         <button type="button" className="quiet" disabled={turn === 0} onClick={() => setTurn(0)}>To the front</button>
-      </div>
+      </div>}
     </>
   );
 }

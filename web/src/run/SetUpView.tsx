@@ -4,9 +4,11 @@ import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { InkPicture } from '../board/InkPicture';
 import { Words } from '../units/Words';
+import { NewBlank } from '../shelf/NewBlank';
 import { PinChoice } from './PinChoice';
 import { SizingFields } from './SizingFields';
 import type { RunDocument } from './useRun';
+import { ZoneChoice } from './ZoneChoice';
 
 /** What a run is made of: blank, motif, film, cutter, sizing and names. */
 export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
@@ -19,15 +21,17 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
   const motif = motifs.data?.find((m) => m.id === document.motif?.id);
   const blank = blanks.data?.find((b) => b.id === document.blank?.id);
   const lack = (field: string) => view.lacks.find((l) => l.field === field)?.message;
-  const pin = (what: 'blank' | 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
+  const pin = (what: 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
   return (
     <div className="set-up">
       <div className="column">
         <section className="card" aria-label="Goods">
           <h2>On what</h2>
-          <PinChoice label="Blank" pin={document.blank} view={view.blank} lack={lack('blank')} choices={blanks.data?.map((b) => ({ id: b.id, revision: b.revision, name: b.name }))} onChange={pin('blank')} />
-          {blank && <p className="soft small"><Words of={blank.size} /></p>}
+          <PinChoice label="Blank" pin={document.blank} view={view.blank} lack={lack('blank')} choices={blanks.data?.filter((b) => (!b.retired || b.id === document.blank?.id) && (!b.jobId || b.jobId === document.jobId)).map((b) => ({ id: b.id, revision: b.revision, name: b.name }))} onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))} />
+          <ZoneChoice view={view} run={document} edit={edit} />
+          {blank && <p className="soft small"><Words of={blank.room} /></p>}
           {blanks.data?.length === 0 && <p className="soft"><Link to="/shelf">Measure a blank first</Link></p>}
+          {!document.blank && <NewBlank jobId={document.jobId} />}
         </section>
         <section className="card" aria-label="Artwork">
           <h2>What</h2>
@@ -38,6 +42,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
         <section className="card" aria-label="Cutting">
           <h2>Cut from</h2>
           <PinChoice label="Film" pin={document.film} view={view.film} lack={lack('film')} choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))} onChange={pin('film')} />
+          {view.material?.notes.map((n, i) => <p key={i} className="finding"><Words of={n} /></p>)}
           <PinChoice label="Cutter" pin={document.cutter} view={view.cutter} choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))} onChange={pin('cutter')} />
           {(films.data?.length === 0 || cutters.data?.length === 0) && <p className="soft"><Link to="/stock">Add what you cut, and with what, to the stock</Link></p>}
         </section>

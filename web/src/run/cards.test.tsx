@@ -33,7 +33,7 @@ describe('the state of a piece', () => {
 
 describe('the room table', () => {
   it('marks what limits, and what stands out', () => {
-    const rows = html(<RoomCard piece={piece()} handle />).split('<tr').slice(1);
+    const rows = html(<RoomCard piece={piece()} handle round />).split('<tr').slice(1);
     expect(rows[0]).toContain('limits');
     expect(rows[0]).toContain('0.0 mm');
     expect(rows[1]).not.toContain('limits');
@@ -43,8 +43,8 @@ describe('the room table', () => {
   });
 
   it('speaks of the seam where there is no handle, and of nothing where there is no ink', () => {
-    expect(text(<RoomCard piece={piece()} handle={false} />)).toContain('To seam, right');
-    expect(text(<RoomCard piece={piece({ rooms: [], state: 'notSet' })} handle />)).toContain('no ink to measure');
+    expect(text(<RoomCard piece={piece()} handle={false} round />)).toContain('To seam, right');
+    expect(text(<RoomCard piece={piece({ rooms: [], state: 'notSet' })} handle round />)).toContain('no ink to measure');
   });
 });
 

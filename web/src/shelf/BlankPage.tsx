@@ -1,24 +1,30 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
-import { useRemoval } from '../api/useRemoval';
-import { Board } from '../board/Board';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
-import { MarginsCard } from './MarginsCard';
+import { BlankBoard } from './BlankBoard';
+import { BlankDeeds } from './BlankDeeds';
+import { FindingsCard } from './FindingsCard';
+import { GoodsCard } from './GoodsCard';
+import { KeptClearCard } from './KeptClearCard';
+import { MaterialCard } from './MaterialCard';
+import { SURFACES } from './names';
 import { ReadingsCard } from './ReadingsCard';
-import { SURFACES } from './ShelfPage';
+import { ShapeCard } from './ShapeCard';
+import { StrainCard } from './StrainCard';
+import { ZonesCard } from './ZonesCard';
 
-/** A blank: its drawing and its readings side by side. */
+/** A blank: its drawing and its schedule side by side. */
 export function BlankPage() {
   const { id = '' } = useParams();
   return <Measuring key={id} id={id} />;
 }
 
-function useBlank(id: string) {
+/** A blank that is saved as it is typed. */
+export function useBlank(id: string) {
   const params = { path: { id } };
   return useDocument<Schemas['BlankView'], Schemas['Blank']>({
     key: ['blank', id],
@@ -31,82 +37,77 @@ function useBlank(id: string) {
   });
 }
 
+const TABS = [['readings', 'Readings'], ['zones', 'Zones'], ['goods', 'Goods']] as const;
+
 function Measuring({ id }: { id: string }) {
   const blank = useBlank(id);
-  const [side, setSide] = useState<'standing' | 'flat'>('standing');
+  const [tab, setTab] = useState<(typeof TABS)[number][0]>('readings');
   const [lit, setLit] = useState<string>();
+  const [sizeName, setSize] = useState<string>();
+  const [zone, setZone] = useState<string>();
+  const [film, setFilm] = useState<string>();
   const { view, document, edit } = blank;
   if (!view || !document) return <Waiting error={blank.error} />;
-  const drawing = side === 'flat' && view.flat ? view.flat : view.standing;
-  const stops = view.findings.filter((f) => f.stops).length;
+  const size = view.sizes.find((s) => s.size === sizeName) ?? view.sizes[0];
+  if (!size) return null;
+  const used = view.jobs.length ? `used in ${view.jobs.join(', ')}` : 'not used yet';
+  const shared = { view, blank: document, edit, size };
   return (
     <div className="page fill">
       <TitleRow
         title={<Form.Control className="title-field" aria-label="Name of the blank" value={document.name} onChange={(e) => edit((b) => ({ ...b, name: e.target.value }))} />}
-        about={`${SURFACES[document.surface].toLowerCase()} wall · ${view.usedBy.length ? `used by ${view.usedBy.join(', ')}` : 'not used yet'}`}
+        about={`${SURFACES[document.surface].toLowerCase()}${document.retired ? ', retired' : ''}${document.jobId ? ', for one job only' : ''} · ${used}`}
         undo={blank.undo}
         redo={blank.redo}
       >
-        <BlankDeeds id={id} name={document.name} inUse={view.usedBy.length > 0} />
+        <BlankDeeds id={id} blank={document} edit={edit} inUse={view.usedBy.length > 0} />
       </TitleRow>
       <Conflict words={blank.conflict} takeTheirs={blank.takeTheirs} keepMine={blank.keepMine} />
       <div className="measure-layout">
-        <section className="card sheet" aria-label="Drawing">
-          <div className="views" role="group" aria-label="Drawing shown">
-            <button type="button" className={side === 'standing' ? 'view here' : 'view'} aria-pressed={side === 'standing'} onClick={() => setSide('standing')}>As it stands</button>
-            <button type="button" className={side === 'flat' ? 'view here' : 'view'} aria-pressed={side === 'flat'} disabled={!view.flat} onClick={() => setSide('flat')}>Laid flat</button>
-          </div>
-          <Board
-            label={`${document.name}, ${side === 'flat' ? 'laid flat' : 'as it stands'}, with its dimensions`}
-            drawing={drawing}
-            pad={side === 'flat' ? { top: 66, right: 56, bottom: 30, left: 30 } : { top: 54, right: 150, bottom: 26, left: 120 }}
-            lit={lit}
-            onLight={setLit}
-          />
-          <p className="sums">
-            {drawing.guessed ? 'An example of the shape, until there is enough to draw yours.' : view.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
-          </p>
-        </section>
+        <BlankBoard id={id} {...shared} onSize={setSize} zone={zone} film={film} lit={lit} onLight={setLit} />
         <div className="column">
-          <ReadingsCard view={view} blank={document} edit={edit} lit={lit} onLight={setLit} />
-          <section className="card" aria-label="To look at" aria-live="polite">
-            <h2>To look at<span className={stops ? 'count over' : 'count'}>{view.findings.length || 'nothing'}</span></h2>
-            {view.findings.map((f, i) => <p key={i} className={f.stops ? 'finding stop' : 'finding'}><Words of={f.message} /></p>)}
-          </section>
-          <MarginsCard view={view} blank={document} edit={edit} />
-          <section className="card" aria-label="Works out to">
-            <h2>Works out to</h2>
-            <table className="figures">
-              <tbody>
-                {view.worksOut.map((w) => <tr key={w.name}><th scope="row">{w.name}</th><td><Words of={w.value} /></td><td className="soft"><Words of={w.from} bare /></td></tr>)}
-              </tbody>
-            </table>
-            {view.worksOut.length === 0 && <p className="soft">Not enough is read yet.</p>}
-          </section>
+          <div className="schedule-tabs" role="tablist" aria-label="Schedule">
+            {TABS.map(([key, name]) => (
+              <button key={key} type="button" role="tab" className={tab === key ? 'view here' : 'view'} aria-selected={tab === key} onClick={() => setTab(key)}>{name}</button>
+            ))}
+          </div>
+          {tab === 'readings' && (
+            <>
+              <ShapeCard id={id} {...shared} />
+              <ReadingsCard {...shared} lit={lit} onLight={setLit} />
+            </>
+          )}
+          {tab === 'zones' && (
+            <>
+              <ZonesCard {...shared} chosen={zone} onChoose={setZone} />
+              <KeptClearCard {...shared} />
+            </>
+          )}
+          {tab === 'goods' && (
+            <>
+              <MaterialCard {...shared} />
+              <GoodsCard {...shared} />
+            </>
+          )}
+          <FindingsCard findings={view.findings} />
+          {document.surface === 'bellied' && tab !== 'goods' && <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />}
+          {tab !== 'goods' && <WorksOut figures={size.worksOut} />}
         </div>
       </div>
     </div>
   );
 }
 
-function BlankDeeds({ id, name, inUse }: { id: string; name: string; inUse: boolean }) {
-  const go = useNavigate();
-  const cache = useQueryClient();
-  const done = () => void cache.invalidateQueries({ queryKey: ['blanks'] });
-  const copy = useMutation({
-    mutationFn: () => answer(api.POST('/api/blanks/{id}/copy', { params: { path: { id } } })),
-    onSuccess: (b) => { done(); void go(`/shelf/${b.id}`); },
-  });
-  const remove = useRemoval({
-    name,
-    remove: () => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id } } })),
-    undo: () => answer(api.POST('/api/blanks/{id}/undo', { params: { path: { id } } })),
-    onGone: () => void go('/shelf'),
-  });
+function WorksOut({ figures }: { figures: readonly Schemas['WorkedOut'][] }) {
   return (
-    <div className="deeds">
-      <button type="button" className="btn btn-sm btn-line" onClick={() => copy.mutate()}>Duplicate and alter</button>
-      <button type="button" className="btn btn-sm btn-line" disabled={inUse} title={inUse ? 'Runs use it' : undefined} onClick={() => remove.mutate()}>Take off the shelf</button>
-    </div>
+    <section className="card" aria-label="Works out to">
+      <h2>Works out to</h2>
+      <table className="figures">
+        <tbody>
+          {figures.map((w) => <tr key={w.name}><th scope="row">{w.name}</th><td><Words of={w.value} /></td><td className="soft"><Words of={w.from} bare /></td></tr>)}
+        </tbody>
+      </table>
+      {figures.length === 0 && <p className="soft">Not enough is read yet.</p>}
+    </section>
   );
 }

@@ -1,5 +1,6 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
+import { LengthField } from '../units/LengthField';
 import { figure, unitInForce } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { ReadingField } from './ReadingField';
@@ -13,39 +14,44 @@ const TOOLS: Record<Schemas['MeasuringTool'], string> = {
   softTape: 'soft tape',
   steelRule: 'steel rule',
   calliper: 'calliper',
+  printedStrip: 'printed strip',
 };
 
 interface Props {
   view: Schemas['BlankView'];
   blank: Blank;
+  size: Schemas['SizeView'];
   edit: (change: (b: Blank) => Blank) => void;
   lit?: string;
   onLight: (letter?: string) => void;
 }
 
 /** The readings as a schedule: a row per dimension, a line per tool, a field per reading. */
-export function ReadingsCard({ view, blank, edit, lit, onLight }: Props) {
+export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
   const { units } = useUnits();
-  const change = (dimension: Schemas['DimensionKind'], lines: (l: readonly Line[]) => Line[]) =>
+  const change = (dimension: Schemas['DimensionKind'], of: string, lines: (l: readonly Line[]) => Line[]) =>
     edit((b) => ({
       ...b,
-      measured: b.measured.some((m) => m.dimension === dimension)
-        ? b.measured.map((m) => (m.dimension === dimension ? { ...m, lines: lines(m.lines) } : m))
-        : [...b.measured, { dimension, lines: lines([]) }],
+      measured: b.measured.some((m) => m.dimension === dimension && m.of === of)
+        ? b.measured.map((m) => (m.dimension === dimension && m.of === of ? { ...m, lines: lines(m.lines) } : m))
+        : [...b.measured, { dimension, of, lines: lines([]) }],
     }));
+  // A garment's schedule is that of the size shown.
+  const rows = view.rows.filter((r) => blank.surface !== 'garment' || r.of === size.size);
+  const printed = blank.measured.some((m) => m.lines.some((l) => l.tool === 'printedStrip'));
   return (
     <section className="card" aria-label="Readings">
-      <h2>Readings<span className="hint">type as read: 276, 10 7/8, 27.6 cm</span></h2>
+      <h2>{size.size ? `Readings of size ${size.size}` : 'Readings'}<span className="hint">type as read: 276, 10 7/8, 27.6 cm</span></h2>
       <table className="readings">
         <thead><tr><th scope="col">Dimension</th><th scope="col">Read</th><th scope="col">With</th><th scope="col" className="end">Is</th></tr></thead>
         <tbody>
-          {view.rows.map((row) => {
-            const kept = blank.measured.find((m) => m.dimension === row.dimension)?.lines ?? [];
+          {rows.map((row) => {
+            const kept = blank.measured.find((m) => m.dimension === row.dimension && m.of === row.of)?.lines ?? [];
             const lines = kept.length ? kept : [{ tool: row.usualTool, readings: [] }];
             return lines.map((line, l) => (
-              <tr key={`${row.dimension} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
+              <tr key={`${row.dimension} ${row.of} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
                 <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
-                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row.dimension, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
+                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row.dimension, row.of, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
                 <td>
                   <Form.Select size="sm" className="tool" aria-label={`Tool for ${row.name}`} value={line.tool} onChange={(e) => tool(l, e.target.value)}>
                     {Object.entries(TOOLS).map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}
@@ -58,13 +64,20 @@ export function ReadingsCard({ view, blank, edit, lit, onLight }: Props) {
 
             function tool(at: number, value: string) {
               const unused = (Object.keys(TOOLS) as Schemas['MeasuringTool'][]).find((t) => !lines.some((x) => x.tool === t)) ?? 'steelRule';
-              change(row.dimension, () => (value === 'another'
+              change(row.dimension, row.of, () => (value === 'another'
                 ? [...lines, { tool: unused, readings: [] }]
                 : lines.map((x, i) => (i === at ? { ...x, tool: value as Schemas['MeasuringTool'] } : x))));
             }
           })}
         </tbody>
       </table>
+      {printed && (
+        <div className="strip-check">
+          <LengthField label="The strip’s check line measures" value={blank.stripCheck} echo={view.stripProblem ? { millimetres: null, problem: view.stripProblem } : undefined} onChange={(stripCheck) => edit((b) => ({ ...b, stripCheck }))} />
+          <span className="soft small">It is drawn {figure(200, units)} long. Readings taken with this strip are corrected by what it measures.</span>
+        </div>
+      )}
+      <p className="strip-link"><a href="/api/strips.pdf" download>Strips and a size card to print</a></p>
     </section>
   );
 }

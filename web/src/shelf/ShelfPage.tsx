@@ -1,73 +1,80 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
-import { Link, useNavigate } from 'react-router';
+import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
+import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
+import { found, inReach, NONE, type Sieve } from './find';
+import { ImportBlanks } from './ImportBlanks';
+import { SURFACES } from './names';
+import { NewBlank } from './NewBlank';
 import { ShelfPicture } from './ShelfPicture';
-
-export const SURFACES: Record<Schemas['SurfaceKind'], string> = { straight: 'Straight', tapered: 'Tapered' };
 
 /** Every blank, drawn to one common scale. */
 export function ShelfPage() {
+  const { units } = useUnits();
   const { data, error } = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')) });
-  const [surface, setSurface] = useState<Schemas['SurfaceKind']>();
+  const [sieve, setSieve] = useState<Sieve>(NONE);
   if (!data) return <Waiting error={error} />;
-  const shown = data.filter((b) => !surface || b.surface === surface);
-  const tallest = Math.max(1, ...data.map((b) => b.standing.box.maxY - b.standing.box.minY));
+  const here = data.filter((b) => !b.jobId);
+  const shown = here.filter((b) => found(b, sieve, units.unit));
+  const tallest = Math.max(1, ...shown.map((b) => b.standing.box.maxY - b.standing.box.minY));
+  const widest = Math.max(1, ...shown.map((b) => b.standing.box.maxX - b.standing.box.minX));
+  const retired = here.filter((b) => b.retired).length;
   return (
     <div className="page">
-      <TitleRow title="Shelf" about={`${data.length} ${data.length === 1 ? 'blank' : 'blanks'}, drawn to one scale`}>
-        <div className="filter" role="group" aria-label="Surface">
-          {[undefined, 'straight' as const, 'tapered' as const].map((s) => (
-            <button key={s ?? 'all'} type="button" className={surface === s ? 'quiet here' : 'quiet'} aria-pressed={surface === s} onClick={() => setSurface(s)}>{s ? SURFACES[s] : 'All'}</button>
-          ))}
-        </div>
+      <TitleRow title="Shelf" about={`${here.length - retired} ${here.length - retired === 1 ? 'blank' : 'blanks'}, drawn to one scale`}>
+        <Sieves all={here} sieve={sieve} onSieve={setSieve} retired={retired} />
       </TitleRow>
-      {data.length === 0 && (
-        <p className="empty">Nothing measured yet. A blank is a mug, a tumbler or a glass as you buy it: measure it once, and every run can use it.</p>
+      {here.length === 0 && (
+        <p className="empty">Nothing measured yet. A blank is a mug, a shirt, a board or a frame as you buy it: measure it once, and every run can use it.</p>
       )}
+      {here.length > 0 && shown.length === 0 && <p className="empty">No blank is like that. <button type="button" className="btn btn-sm btn-line" onClick={() => setSieve(NONE)}>Show all of them</button></p>}
       <div className="shelf">
         {shown.map((b) => (
-          <Link key={b.id} to={`/shelf/${b.id}`} className="shelf-blank">
-            <ShelfPicture drawing={b.standing} tallest={tallest} />
+          <Link key={b.id} to={`/shelf/${b.id}`} className={b.retired ? 'shelf-blank retired' : 'shelf-blank'}>
+            <ShelfPicture drawing={b.standing} tallest={tallest} widest={widest} />
             <strong>{b.name || 'Without a name'}</strong>
-            <span><Words of={b.size} /></span>
+            <span><Words of={b.room} /></span>
             <span className="soft">
-              {SURFACES[b.surface].toLowerCase()}{b.usedBy.length > 0 && `, used by ${b.usedBy.length} ${b.usedBy.length === 1 ? 'run' : 'runs'}`}
+              {[SURFACES[b.surface].toLowerCase(), b.material, ...b.tags].filter(Boolean).join(', ')}
+            </span>
+            <span className="soft">
+              {b.retired ? 'retired' : b.usedBy.length > 0 ? `used by ${b.usedBy.length} ${b.usedBy.length === 1 ? 'run' : 'runs'}` : 'not used yet'}
               {b.findings > 0 && <em className="look"> ▲ {b.findings} to look at</em>}
             </span>
           </Link>
         ))}
-        <NewBlank />
+        <div className="new-card">
+          <NewBlank />
+          <ImportBlanks />
+        </div>
       </div>
     </div>
   );
 }
 
-function NewBlank() {
-  const [name, setName] = useState('');
-  const [surface, setSurface] = useState<Schemas['SurfaceKind']>('straight');
-  const go = useNavigate();
-  const cache = useQueryClient();
-  const add = useMutation({
-    mutationFn: () => answer(api.POST('/api/blanks', { body: { name: name.trim(), surface } })),
-    onSuccess: (blank) => {
-      void cache.invalidateQueries({ queryKey: ['blanks'] });
-      void go(`/shelf/${blank.id}`);
-    },
-  });
+function Sieves({ all, sieve, onSieve, retired }: { all: readonly Schemas['BlankCard'][]; sieve: Sieve; onSieve: (s: Sieve) => void; retired: number }) {
+  const { units } = useUnits();
+  const tags = [...new Set(all.flatMap((b) => b.tags))].sort();
+  const surfaces = (Object.keys(SURFACES) as Schemas['SurfaceKind'][]).filter((s) => all.some((b) => b.surface === s));
   return (
-    <Form className="new-card" onSubmit={(e) => { e.preventDefault(); if (name.trim()) add.mutate(); }}>
-      <strong>Measure a blank</strong>
-      <Form.Control size="sm" aria-label="Name of the blank" placeholder="What is it called?" value={name} onChange={(e) => setName(e.target.value)} />
-      <Form.Select size="sm" aria-label="Surface" value={surface} onChange={(e) => setSurface(e.target.value as Schemas['SurfaceKind'])}>
-        <option value="straight">straight wall: mug, glass</option>
-        <option value="tapered">tapered wall: tumbler, cone</option>
+    <div className="filter" role="search" aria-label="Find on the shelf">
+      <Form.Control size="sm" type="search" aria-label="Name, material or word" placeholder="Name, material or word" value={sieve.words} onChange={(e) => onSieve({ ...sieve, words: e.target.value })} />
+      <Form.Select size="sm" aria-label="Surface" value={sieve.surface} onChange={(e) => onSieve({ ...sieve, surface: e.target.value as Sieve['surface'] })}>
+        <option value="">every surface</option>
+        {surfaces.map((s) => <option key={s} value={s}>{SURFACES[s].toLowerCase()}</option>)}
       </Form.Select>
-      <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>Start measuring</Button>
-      {add.error && <p className="echo problem">{add.error.message}</p>}
-    </Form>
+      {tags.length > 0 && (
+        <Form.Select size="sm" aria-label="Word" value={sieve.tag} onChange={(e) => onSieve({ ...sieve, tag: e.target.value })}>
+          <option value="">every word</option>
+          {tags.map((t) => <option key={t} value={t}>{t}</option>)}
+        </Form.Select>
+      )}
+      <Form.Control size="sm" className={inReach(sieve.least, units.unit) === undefined && sieve.least ? 'least is-invalid' : 'least'} aria-label="At least this wide to work on" placeholder={`at least … ${units.unit} wide`} value={sieve.least} onChange={(e) => onSieve({ ...sieve, least: e.target.value })} />
+      {retired > 0 && <Form.Check id="retired" label={`${retired} retired`} checked={sieve.retired} onChange={(e) => onSieve({ ...sieve, retired: e.target.checked })} />}
+    </div>
   );
 }

@@ -1,0 +1,209 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+using NetTopologySuite.Geometries;
+
+namespace Cabida.Core.Tracing;
+
+/// <summary>Which edge of a pencil line is followed.</summary>
+public enum LineEdge
+{
+    /// <summary>The one towards the object.</summary>
+    Inner,
+
+    /// <summary>Its middle.</summary>
+    Middle,
+
+    /// <summary>The one away from the object.</summary>
+    Outer,
+}
+
+/// <summary>How an outline is followed.</summary>
+/// <param name="Edge">Which edge of a pencil line.</param>
+/// <param name="Allowance">How far outside the object the pencil ran, which is taken off; millimetres.</param>
+/// <param name="Smoothing">How far smoothing may move it; millimetres.</param>
+/// <param name="Erased">Boxes of stray bits that are not looked at; pixels, y down.</param>
+public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoothing, IReadOnlyList<Box> Erased);
+
+/// <summary>An outline found on a picture.</summary>
+/// <param name="Rings">The outer ring, then holes; millimetres, y up.</param>
+/// <param name="OnPicture">The same as it lies on the picture; pixels, y down.</param>
+/// <param name="IsLine">Whether it was drawn as a line rather than filled.</param>
+/// <param name="LineWidth">How wide that line is, in millimetres; null for a filled shape.</param>
+/// <param name="Area">What it encloses, in square millimetres.</param>
+/// <param name="Problem">Why it cannot be used; null when it can.</param>
+public sealed record FoundOutline(
+    IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, IReadOnlyList<IReadOnlyList<PlanePoint>> OnPicture, bool IsLine, double? LineWidth, double Area, Phrase? Problem);
+
+/// <summary>What was found on a picture.</summary>
+/// <param name="Outlines">The outlines, largest first.</param>
+/// <param name="Notes">What is worth saying.</param>
+/// <param name="Uncertainty">How far each edge may be out, in millimetres.</param>
+public sealed record TraceResult(IReadOnlyList<FoundOutline> Outlines, IReadOnlyList<Phrase> Notes, double Uncertainty);
+
+/// <summary>
+/// Finds outlines on a picture of paper: the paper's light is taken out, contours are found where the drawing is darker
+/// than its noise, moved to the true edges, told apart into filled shapes and pencil lines, brought to the paper's scale,
+/// relieved of the pencil's allowance, and smoothed.
+/// </summary>
+public static class OutlineTrace
+{
+    /// <summary>More outlines than this are not listed.</summary>
+    public const int MostOutlines = 40;
+
+    /// <summary>A pencil line is no wider than this, in millimetres; what is wider is a shape.</summary>
+    private const double WidestLine = 2.2;
+
+    /// <summary>What encloses less than this is a speck, in square millimetres.</summary>
+    private const double LeastArea = 12;
+
+    /// <summary>Drawing is darker than the paper by at least this share, or by so many times the paper's noise.</summary>
+    private const double LeastContrast = 0.07;
+
+    private const double NoiseTimes = 6;
+
+    /// <summary>Neighbours along the outline count this far when it is smoothed, in pixels.</summary>
+    private const double SmoothedOver = 3;
+
+    /// <summary>Follows the outlines on a picture. The picture is smoothed in place.</summary>
+    public static Outcome<TraceResult> Of(GreyPicture picture, PictureScale scale, TraceSettings settings, CancellationToken stop = default)
+    {
+        ArgumentNullException.ThrowIfNull(picture);
+        ArgumentNullException.ThrowIfNull(scale);
+        ArgumentNullException.ThrowIfNull(settings);
+        picture.Smooth();
+        var sheet = scale.Sheet is { } corners ? new SheetWindow(corners, picture) : null;
+        var light = PaperLight.Of(picture, (x, y) => (sheet?.Contains(x, y) ?? true) && !settings.Erased.Any(e => Holds(e, x, y)));
+        Erase(picture, light, settings.Erased);
+        var level = 1 - Math.Max(LeastContrast, NoiseTimes * light.Noise);
+        var contours = LevelContours.Of(picture, light, level, sheet is null ? _ => (0, picture.Width) : sheet.Row, stop);
+        if (contours is null)
+        {
+            return Outcome<TraceResult>.Fail(Phrase.Say($"This picture is full of edges, so no drawing can be told from it. Lay the object's outline on plain paper and scan that."));
+        }
+
+        var large = contours.Where(c => Math.Abs(c.SignedArea) * scale.Pixel * scale.Pixel >= LeastArea).ToList();
+        if (large.Count == 0)
+        {
+            return Outcome<TraceResult>.Fail(contours.Count == 0
+                ? Phrase.Say($"Nothing darker than the paper was found. Draw the outline more strongly, or scan it with more contrast.")
+                : Phrase.Say($"Only specks were found, none as large as {Length.Mm(Math.Sqrt(LeastArea))} across. Is the resolution right?"));
+        }
+
+        var regions = DarkRegion.Of(large, c => EdgeRefinement.Of(c, picture, light), stop);
+        var found = new FoundOutlines(scale, settings).Of(regions).OrderByDescending(o => o.Area).ToList();
+        var notes = new List<Phrase>();
+        if (found.Count > MostOutlines)
+        {
+            notes.Add(Phrase.Say($"{found.Count} outlines were found; the {MostOutlines} largest are shown. Erase what is not wanted, or scan less of the paper."));
+        }
+
+        return Outcome<TraceResult>.Of(new TraceResult([.. found.Take(MostOutlines)], notes, scale.Uncertainty));
+    }
+
+    private static bool Holds(Box e, double x, double y) => x >= e.MinX && x <= e.MaxX && y >= e.MinY && y <= e.MaxY;
+
+    private static void Erase(GreyPicture picture, PaperLight light, IReadOnlyList<Box> erased)
+    {
+        foreach (var box in erased)
+        {
+            for (var y = Math.Max(0, (int)box.MinY); y < Math.Min(picture.Height, box.MaxY); y++)
+            {
+                for (var x = Math.Max(0, (int)box.MinX); x < Math.Min(picture.Width, box.MaxX); x++)
+                {
+                    picture.Pixels[(y * picture.Width) + x] = (byte)Math.Min(255, light.At(x, y));
+                }
+            }
+        }
+    }
+
+    /// <summary>Tells filled shapes from pencil lines and brings them to the paper's scale.</summary>
+    private sealed class FoundOutlines(PictureScale scale, TraceSettings settings)
+    {
+        public IEnumerable<FoundOutline> Of(IReadOnlyList<DarkRegion> regions)
+        {
+            var widest = WidestLine / scale.Pixel;
+            var lines = regions.Where(r => r.IsClosedLine(widest)).ToHashSet();
+            foreach (var region in regions)
+            {
+                // What is drawn inside a line is a hole of its object, not an object of its own.
+                if (region.Parent is { } parent && lines.Contains(parent))
+                {
+                    continue;
+                }
+
+                yield return lines.Contains(region)
+                    ? Line(region, [.. regions.Where(r => r.Parent == region)], lines)
+                    : Filled(region, widest);
+            }
+        }
+
+        private FoundOutline Filled(DarkRegion region, double widest)
+        {
+            var problem = region.TouchesBorder ? RunsOff()
+                : region.Thickness < widest / 2 && region.Thickness * 12 < region.Perimeter ? Phrase.Say($"This line does not close. Draw the gap shut and scan it again.")
+                : null;
+            return Settled([region.Outer, .. region.Holes], false, null, problem);
+        }
+
+        private FoundOutline Line(DarkRegion region, IReadOnlyList<DarkRegion> inside, HashSet<DarkRegion> lines)
+        {
+            var inner = region.Holes[0];
+            var outline = Edge(region.Outer, inner, settings.Edge);
+            var holes = inside.Where(h => !h.TouchesBorder).Select(h => lines.Contains(h)
+                // Of a hole's line the edge towards the material is its outer one.
+                ? Edge(h.Outer, h.Holes[0], settings.Edge switch { LineEdge.Inner => LineEdge.Outer, LineEdge.Outer => LineEdge.Inner, _ => LineEdge.Middle })
+                : h.Outer);
+            return Settled([outline, .. holes], true, region.Thickness * scale.Pixel, region.TouchesBorder ? RunsOff() : null);
+        }
+
+        private static Phrase RunsOff() => Phrase.Say($"This shape runs off the picture. Scan it again with paper all round.");
+
+        private static IReadOnlyList<PlanePoint> Edge(IReadOnlyList<PlanePoint> outer, IReadOnlyList<PlanePoint> inner, LineEdge edge) => edge switch
+        {
+            LineEdge.Outer => outer,
+            LineEdge.Inner => inner,
+            _ => Middle(outer, inner),
+        };
+
+        /// <summary>Half-way from each point of the outer edge to the nearest of the inner one.</summary>
+        private static List<PlanePoint> Middle(IReadOnlyList<PlanePoint> outer, IReadOnlyList<PlanePoint> inner)
+        {
+            var other = Outlines.Ring(inner).ExteriorRing;
+            var at = new NetTopologySuite.Operation.Distance.IndexedFacetDistance(other);
+            return [.. outer.Select(p =>
+            {
+                var near = at.NearestPoints(Outlines.Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
+                return p.Towards(new(near.X, near.Y), 0.5);
+            })];
+        }
+
+        private FoundOutline Settled(IReadOnlyList<IReadOnlyList<PlanePoint>> pixels, bool isLine, double? lineWidth, Phrase? problem)
+        {
+            List<IReadOnlyList<PlanePoint>> rings = [.. pixels
+                .Select(IReadOnlyList<PlanePoint> (r) => OutlineSmoothing.Of([.. r.Select(scale.OnPaper)], SmoothedOver * scale.Pixel, settings.Smoothing)).Where(r => r.Count >= 3)];
+            if (rings.Count > 0 && settings.Allowance > 0)
+            {
+                rings = Relieved(rings);
+            }
+
+            IReadOnlyList<IReadOnlyList<PlanePoint>> shown = [.. pixels.Select(r => OutlineSmoothing.Simplified(r, 0.5))];
+            if (rings.Count == 0)
+            {
+                return new FoundOutline([], shown, isLine, lineWidth, 0, problem ?? Phrase.Say($"Nothing is left of it once the pencil’s allowance is taken off."));
+            }
+
+            return new FoundOutline(rings, shown, isLine, lineWidth, rings.Select((r, i) => (i == 0 ? 1 : -1) * Outlines.Ring(r).Area).Sum(), problem);
+        }
+
+        /// <summary>The pencil ran outside the material everywhere: its outline shrinks and its holes grow by the allowance.</summary>
+        private List<IReadOnlyList<PlanePoint>> Relieved(List<IReadOnlyList<PlanePoint>> rings)
+        {
+            LinearRing Closed(IReadOnlyList<PlanePoint> r) => (LinearRing)Outlines.Ring(r).ExteriorRing;
+            var material = Outlines.Factory.CreatePolygon(Closed(rings[0]), [.. rings.Skip(1).Select(Closed)]);
+            var valid = material.IsValid ? material : material.Buffer(0);
+            var left = Outlines.PolygonsOf(valid.Buffer(-settings.Allowance, 24)).OrderByDescending(p => p.Area).FirstOrDefault();
+            return left is null ? [] : [.. left.InteriorRings.Prepend(left.ExteriorRing).Select(IReadOnlyList<PlanePoint> (r) => [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))])];
+        }
+    }
+}

@@ -1,0 +1,85 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answer, api, type Schemas } from '../api/client';
+import { Board } from '../board/Board';
+import { unitInForce } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { Words } from '../units/Words';
+import { isWall, type Blank, type Edit } from './names';
+import { nudged } from './nudge';
+import { ZoneHandle } from './ZoneHandle';
+
+interface Props {
+  id: string;
+  view: Schemas['BlankView'];
+  blank: Blank;
+  edit: Edit;
+  size: Schemas['SizeView'];
+  onSize: (size: string) => void;
+  zone?: string;
+  film?: string;
+  lit?: string;
+  onLight: (letter?: string) => void;
+}
+
+type Side = 'standing' | 'flat' | 'strain';
+
+/** The blank as a measured drawing: as it stands, laid flat with its zones, or with the strain along a bellied wall. */
+export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, lit, onLight }: Props) {
+  const { units } = useUnits();
+  const [chosen, setSide] = useState<Side>('standing');
+  const strain = useQuery({
+    queryKey: ['blank', id, 'strain', view.revision, film],
+    queryFn: () => answer(api.GET('/api/blanks/{id}/strain', { params: { path: { id }, query: film ? { film } : {} } })),
+    enabled: blank.surface === 'bellied' && chosen === 'strain',
+    placeholderData: (before) => before,
+  });
+  const side: Side = chosen === 'flat' && !size.flat ? 'standing' : chosen;
+  const drawing = side === 'flat' && size.flat ? size.flat : side === 'strain' && strain.data ? strain.data.drawing : size.standing;
+  const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
+  if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
+  const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
+  const laid = size.zones.find((z) => z.id === spec?.id);
+  const movable = side === 'flat' && spec && laid?.box && laid.stands && (spec.width.text || spec.height.text) && blank.surface !== 'tapered' && blank.surface !== 'bellied';
+  const words = side === 'strain' ? strain.data?.words : laid?.sums;
+  return (
+    <section className="card sheet" aria-label="Drawing">
+      <div className="views" role="group" aria-label="Drawing shown">
+        {names.map(([key, name]) => (
+          <button key={key} type="button" className={side === key ? 'view here' : 'view'} aria-pressed={side === key} disabled={key === 'flat' && !size.flat} onClick={() => setSide(key)}>{name}</button>
+        ))}
+        {blank.surface === 'garment' && view.sizes.length > 1 && (
+          <span className="sizes" role="group" aria-label="Size shown">
+            {view.sizes.map((s) => <button key={s.size} type="button" className={s.size === size.size ? 'quiet here' : 'quiet'} aria-pressed={s.size === size.size} onClick={() => onSize(s.size)}>{s.size}</button>)}
+          </span>
+        )}
+      </div>
+      <Board
+        label={`${blank.name}, ${names.find(([k]) => k === side)?.[1].toLowerCase()}, with its dimensions`}
+        drawing={drawing}
+        pad={side === 'standing' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
+        lit={lit}
+        onLight={onLight}
+      >
+        {movable ? (scale) => {
+          const shift = isWall(blank.surface) ? laid.stands!.across : 0;
+          return (
+            <ZoneHandle
+              key={`${laid.stands!.across} ${laid.stands!.fromBottom}`}
+              name={spec.name} scale={scale} stands={laid.stands!}
+              box={{ ...laid.box!, minX: laid.box!.minX + shift, maxX: laid.box!.maxX + shift }}
+              onMove={(dx, dy) => edit((b) => ({
+                ...b,
+                zones: b.zones.map((z) => (z.id === spec.id ? nudged(z, laid.stands!, laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0, dx, dy, unitInForce(units)) : z)),
+              }))}
+            />
+          );
+        } : undefined}
+      </Board>
+      <p className="sums">
+        {drawing.guessed ? 'An example of the shape, until there is enough to draw yours.' : words?.map((s, i) => <span key={i}><Words of={s} bare={side !== 'strain'} /></span>)}
+        {movable && <span>Drag the zone, or move it with the arrow keys.</span>}
+      </p>
+    </section>
+  );
+}

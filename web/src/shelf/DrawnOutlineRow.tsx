@@ -1,0 +1,33 @@
+import { useMutation } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { Link } from 'react-router';
+import { answer, type Schemas } from '../api/client';
+
+interface Props {
+  id: string;
+  drawn: Schemas['DrawnOutline'] | null;
+  onDrawn: (drawn: Schemas['DrawnOutline']) => void;
+}
+
+/** Where an odd outline comes from: a scan or picture, or a drawing file. */
+export function DrawnOutlineRow({ id, drawn, onDrawn }: Props) {
+  const file = useRef<HTMLInputElement>(null);
+  const read = useMutation({
+    mutationFn: async (chosen: File) => {
+      const response = fetch(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, { method: 'POST', body: chosen, headers: { 'Content-Type': 'application/octet-stream' } });
+      return answer<Schemas['DrawnOutline']>(response.then(async (r) => (r.ok ? { data: (await r.json()) as Schemas['DrawnOutline'], response: r } : { error: await r.json(), response: r })));
+    },
+    onSuccess: onDrawn,
+  });
+  return (
+    <>
+      <p className="soft small">{drawn ? `From ${drawn.source}, ${drawn.rings.length > 1 ? `with ${drawn.rings.length - 1} ${drawn.rings.length === 2 ? 'hole' : 'holes'}` : 'without holes'}.` : 'Draw round the object on paper and scan it, or bring a drawing file.'}</p>
+      <div className="deeds">
+        <Link to={`/shelf/${id}/outline`} className="btn btn-sm btn-main">{drawn?.pictureId ? 'Follow it again' : 'From a scan or picture'}</Link>
+        <button type="button" className="btn btn-sm btn-line" onClick={() => file.current?.click()}>From an SVG or DXF file</button>
+        <input ref={file} type="file" accept=".svg,.dxf" aria-label="Drawing file" className="visually-hidden" tabIndex={-1} onChange={(e) => { const f = e.target.files?.[0]; if (f) read.mutate(f); e.target.value = ''; }} />
+      </div>
+      {read.error && <p className="finding stop">{read.error.message}</p>}
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Schemas } from '../api/client';
+
+export type Blank = Schemas['Blank'];
+export type Edit = (change: (b: Blank) => Blank) => void;
+
+export const SURFACES: Record<Schemas['SurfaceKind'], string> = {
+  straight: 'Straight', tapered: 'Tapered', bellied: 'Bellied', flat: 'Flat', garment: 'Garment', framed: 'Framed',
+};
+
+/** What a maker picks when a new blank is measured. */
+export const KINDS: { key: string; surface: Schemas['SurfaceKind']; outline: Schemas['OutlineKind'] | null; words: string }[] = [
+  { key: 'straight', surface: 'straight', outline: null, words: 'straight wall: mug, glass' },
+  { key: 'tapered', surface: 'tapered', outline: null, words: 'tapered wall: tumbler, cone' },
+  { key: 'bellied', surface: 'bellied', outline: null, words: 'bellied wall: jug, bottle' },
+  { key: 'flat', surface: 'flat', outline: 'rectangle', words: 'flat panel: board, sign, plate' },
+  { key: 'drawn', surface: 'flat', outline: 'drawn', words: 'odd outline, from paper or a file' },
+  { key: 'garment', surface: 'garment', outline: null, words: 'garment or bag, in sizes' },
+  { key: 'framed', surface: 'framed', outline: null, words: 'frame with pane and mats' },
+];
+
+export const OUTLINES: Record<Schemas['OutlineKind'], string> = {
+  rectangle: 'rectangle', rounded: 'rounded rectangle', circle: 'circle', oval: 'oval', polygon: 'regular polygon', drawn: 'odd outline',
+};
+
+export const isWall = (surface: Schemas['SurfaceKind']) => surface === 'straight' || surface === 'tapered' || surface === 'bellied';
+
+/** The lines one can measure from on a surface, in a maker's words. */
+export function datums(blank: Blank): [Schemas['Datum'], string][] {
+  if (isWall(blank.surface)) return [['middle', 'in the middle'], ['top', 'down from the rim'], ['bottom', 'up from the base']];
+  if (blank.surface !== 'garment') return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
+  return blank.garment.kind === 'shirt'
+    ? [['collar', 'down from the collar seam'], ['shoulder', 'down from the shoulder'], ['pocket', 'down from the pocket'], ['hem', 'up from the hem'], ['middle', 'in the middle']]
+    : [['collar', 'down from the top edge'], ['pocket', 'down from the pocket'], ['hem', 'up from the bottom'], ['middle', 'in the middle']];
+}
+
+/** What a person calls the four sides of a zone. */
+export function sides(blank: Blank, handle: boolean): Record<'top' | 'bottom' | 'left' | 'right', string> {
+  if (!isWall(blank.surface)) return { top: 'Top edge', bottom: 'Bottom edge', left: 'Left edge', right: 'Right edge' };
+  const beside = handle ? 'handle' : 'seam';
+  return { top: 'Below the rim', bottom: 'Above the base', left: `Left ${beside}`, right: `Right ${beside}` };
+}
+
+/** A name that no item of a list has yet. */
+export function freshId(word: string, taken: readonly { id: string }[]): string {
+  let n = taken.length + 1;
+  while (taken.some((t) => t.id === `${word}-${n}`)) n += 1;
+  return `${word}-${n}`;
+}
