@@ -4,6 +4,7 @@ import { JobsPage } from './jobs/JobsPage';
 import { JobPage } from './jobs/JobPage';
 import { MotifPage } from './motifs/MotifPage';
 import { MotifsPage } from './motifs/MotifsPage';
+import { OutlinePage } from './outline/OutlinePage';
 import { RunPage } from './run/RunPage';
 import { BlankPage } from './shelf/BlankPage';
 import { ShelfPage } from './shelf/ShelfPage';
@@ -21,6 +22,7 @@ export function App() {
           <Route path="/runs/:id/:view" element={<RunPage />} />
           <Route path="/shelf" element={<ShelfPage />} />
           <Route path="/shelf/:id" element={<BlankPage />} />
+          <Route path="/shelf/:id/outline" element={<OutlinePage />} />
           <Route path="/motifs" element={<MotifsPage />} />
           <Route path="/motifs/:id" element={<MotifPage />} />
           <Route path="/stock" element={<StockPage />} />

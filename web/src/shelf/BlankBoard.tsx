@@ -40,7 +40,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
   const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
   const laid = size.zones.find((z) => z.id === spec?.id);
-  const movable = side === 'flat' && spec && laid?.box && laid.stands && (spec.width.text || spec.height.text) && blank.surface !== 'tapered' && blank.surface !== 'bellied';
+  const moving = side === 'flat' ? movable(blank, spec, laid) : undefined;
   const words = side === 'strain' ? strain.data?.words : laid?.sums;
   return (
     <section className="card sheet" aria-label="Drawing">
@@ -61,25 +61,30 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
         lit={lit}
         onLight={onLight}
       >
-        {movable ? (scale) => {
-          const shift = isWall(blank.surface) ? laid.stands!.across : 0;
-          return (
-            <ZoneHandle
-              key={`${laid.stands!.across} ${laid.stands!.fromBottom}`}
-              name={spec.name} scale={scale} stands={laid.stands!}
-              box={{ ...laid.box!, minX: laid.box!.minX + shift, maxX: laid.box!.maxX + shift }}
-              onMove={(dx, dy) => edit((b) => ({
-                ...b,
-                zones: b.zones.map((z) => (z.id === spec.id ? nudged(z, laid.stands!, laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0, dx, dy, unitInForce(units)) : z)),
-              }))}
-            />
-          );
-        } : undefined}
+        {moving ? (scale) => (
+          <ZoneHandle
+            key={`${moving.stands.across} ${moving.stands.fromBottom}`}
+            name={moving.spec.name} scale={scale} stands={moving.stands} box={moving.box}
+            onMove={(dx, dy) => edit((b) => ({
+              ...b,
+              zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, dx, dy, unitInForce(units)) : z)),
+            }))}
+          />
+        ) : undefined}
       </Board>
       <p className="sums">
         {drawing.guessed ? 'An example of the shape, until there is enough to draw yours.' : words?.map((s, i) => <span key={i}><Words of={s} bare={side !== 'strain'} /></span>)}
-        {movable && <span>Drag the zone, or move it with the arrow keys.</span>}
+        {moving && <span>Drag the zone, or move it with the arrow keys.</span>}
       </p>
     </section>
   );
+}
+
+/** A zone that can be moved by hand: one with a size of its own, on a surface that is flat or unrolls without bending. */
+function movable(blank: Blank, spec?: Schemas['ZoneSpec'], laid?: Schemas['ZoneView']) {
+  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || blank.surface === 'tapered' || blank.surface === 'bellied') return undefined;
+  // On a wall a zone is laid out from its own middle line.
+  const shift = isWall(blank.surface) ? laid.stands.across : 0;
+  const box = { ...laid.box, minX: laid.box.minX + shift, maxX: laid.box.maxX + shift };
+  return { spec, stands: laid.stands, box, away: laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0 };
 }
