@@ -79,6 +79,16 @@ public class TracingTests
     }
 
     [Fact]
+    public void A_crooked_outline_is_turned_upright_when_asked()
+    {
+        var sheet = Truth.Sheet("plate");
+        var outline = Truth.Found(sheet, new ScanSettings(150, 4), Truth.Plain with { Straighten = true }).Outlines[0];
+        var box = Truth.Polygon(outline.Rings).EnvelopeInternal;
+        box.Width.ShouldBe(130, 0.25);
+        box.Height.ShouldBe(70, 0.25);
+    }
+
+    [Fact]
     public void Stray_bits_are_cut_away()
     {
         var sheet = Truth.Sheet("many");

@@ -17,7 +17,7 @@ internal static class SurfaceFigures
         var figures = new List<WorkedOut>();
         foreach (var laid in sheet.Zones)
         {
-            Zone(laid, sheet.Zones.Count > 1 ? $"{laid.Spec.Name}: " : "", figures);
+            Zone(laid, sheet.Zones.Count > 1 ? $"{laid.Spec.Name}, " : "", figures);
         }
 
         if (sheet.Bellied is { } bellied)
@@ -51,14 +51,16 @@ internal static class SurfaceFigures
             return;
         }
 
-        figures.Add(new($"{prefix}workable", Phrase.Say($"{zone.Width.Value} × {zone.Height.Value}"), laid.Wall?.Cone is null ? Phrase.Say($"by the best values") : Phrase.Say($"at its middle height")));
-        figures.Add(new($"{prefix}to be safe", Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious}"), Phrase.Say($"less what is uncertain")));
+        figures.Add(new(Named(prefix, "workable"), Phrase.Say($"{zone.Width.Value} × {zone.Height.Value}"), laid.Wall?.Cone is null ? Phrase.Say($"by the best values") : Phrase.Say($"at its middle height")));
+        figures.Add(new(Named(prefix, "to be safe"), Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious}"), Phrase.Say($"less what is uncertain")));
         if (laid.Wall is { } wall)
         {
             var covers = Coverage.Of(zone.Width.Value, wall.GirthAt(zone.MiddleHeight).Value);
-            figures.Add(new($"{prefix}goes round", Phrase.Say($"{covers.Goes.Degrees:0.0}°"), Phrase.Say($"180° is seen at once")));
+            figures.Add(new(Named(prefix, "goes round"), Phrase.Say($"{covers.Goes.Degrees:0.0}°"), Phrase.Say($"180° is seen at once")));
         }
     }
+
+    private static string Named(string zone, string what) => zone.Length > 0 ? zone + what : char.ToUpperInvariant(what[0]) + what[1..];
 
     private static void OfWall(Wall wall, Zone? zone, List<WorkedOut> figures)
     {

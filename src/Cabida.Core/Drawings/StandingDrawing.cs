@@ -218,9 +218,9 @@ public static class StandingDrawing
         List<DimensionLine> dimensions =
         [
             letters.Line(DimensionKind.RebateWidth, new(rebate.MinX, rebate.MaxY), new(rebate.MaxX, rebate.MaxY), DimensionPlace.Above),
-            letters.Line(DimensionKind.RebateHeight, new(rebate.MinX, rebate.MinY), new(rebate.MinX, rebate.MaxY), DimensionPlace.Left),
+            letters.Line(DimensionKind.RebateHeight, new(rebate.MinX, rebate.MinY), new(rebate.MinX, rebate.MaxY), DimensionPlace.Left) with { Level = 1 },
             letters.Line(DimensionKind.SightWidth, new(sight.MinX, sight.MinY), new(sight.MaxX, sight.MinY), DimensionPlace.Below),
-            letters.Line(DimensionKind.SightHeight, new(sight.MaxX, sight.MinY), new(sight.MaxX, sight.MaxY), DimensionPlace.Right),
+            letters.Line(DimensionKind.SightHeight, new(sight.MinX, sight.MinY), new(sight.MinX, sight.MaxY), DimensionPlace.Left),
         ];
         var lowest = mats.Openings.Count > 0 ? mats.Openings[^1] : sight;
         List<Callout> callouts = [];

@@ -23,7 +23,11 @@ public enum LineEdge
 /// <param name="Allowance">How far outside the object the pencil ran, which is taken off; millimetres.</param>
 /// <param name="Smoothing">How far smoothing may move it; millimetres.</param>
 /// <param name="Erased">Boxes of stray bits that are not looked at; pixels, y down.</param>
-public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoothing, IReadOnlyList<Box> Erased);
+public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoothing, IReadOnlyList<Box> Erased)
+{
+    /// <summary>Whether an outline that lies a little crooked on the paper is turned upright.</summary>
+    public bool Straighten { get; init; }
+}
 
 /// <summary>An outline found on a picture.</summary>
 /// <param name="Rings">The outer ring, then holes; millimetres, y up.</param>
@@ -185,6 +189,11 @@ public static class OutlineTrace
             if (rings.Count > 0 && settings.Allowance > 0)
             {
                 rings = Relieved(rings);
+            }
+
+            if (rings.Count > 0 && settings.Straighten)
+            {
+                rings = Straightening.Upright(rings);
             }
 
             IReadOnlyList<IReadOnlyList<PlanePoint>> shown = [.. pixels.Select(r => OutlineSmoothing.Simplified(r, 0.5))];

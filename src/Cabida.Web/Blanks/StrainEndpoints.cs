@@ -49,6 +49,9 @@ internal static class StrainEndpoints
                     f.Id, f.Document.Name, f.Document.Gives.Stretch, f.Document.Gives.Gather,
                     FilmStrain.TallestBand(belly, middle, f.Document.Gives), FilmStrain.LargestPatch(belly, middle, f.Document.Gives)))],
                 [
+                    inHand is null
+                        ? Phrase.Say($"Right of the line a film stretches, left of it it gathers.")
+                        : Phrase.Say($"Right of the line a film stretches, left of it it gathers; dashed is what {inHand.Document.Name} gives, {100 * inHand.Document.Gives.Stretch:0.0} % and {100 * inHand.Document.Gives.Gather:0.0} %."),
                     Phrase.Say($"A full turn over {Length.Mm(2 * half)} stretches by up to {100 * Math.Max(0, most.Strain):0.00} % (at {Length.Mm(most.V)}) and gathers by up to {100 * Math.Max(0, -least.Strain):0.00} %."),
                     Phrase.Say($"The wall curves by {1e5 * belly.CurvatureAt(middle):0.00} · 10⁻⁵ per mm² at {Length.Mm(middle)}."),
                 ]));

@@ -36,9 +36,10 @@ internal enum ScaleBy
 /// <param name="Allowance">How far outside the object the pencil ran.</param>
 /// <param name="Smoothing">How far smoothing may move the outline.</param>
 /// <param name="Erased">Boxes of stray bits, in pixels.</param>
+/// <param name="Straighten">Whether a crooked outline is turned upright.</param>
 internal sealed record TraceRequest(
     ScaleBy By, string DotsPerInch, IReadOnlyList<PlanePoint> Points, TypedLength Distance, TypedLength SheetWidth, TypedLength SheetHeight,
-    LineEdge Edge, TypedLength Allowance, TypedLength Smoothing, IReadOnlyList<Box> Erased);
+    LineEdge Edge, TypedLength Allowance, TypedLength Smoothing, IReadOnlyList<Box> Erased, bool Straighten);
 
 /// <summary>An outline that was found.</summary>
 /// <param name="Path">As it lies on the picture, in pixels, y down.</param>
@@ -122,7 +123,7 @@ internal static class TraceEndpoints
         var smoothing = (wanted.Smoothing.IsEmpty ? LeastSmoothing : wanted.Smoothing).Read(LengthRange.Margin);
         return (allowance.Problem ?? smoothing.Problem) is { } problem
             ? Outcome<TraceSettings>.Fail(problem)
-            : Outcome<TraceSettings>.Of(new TraceSettings(wanted.Edge, allowance.Value.Value.Millimetres, smoothing.Value.Value.Millimetres, wanted.Erased));
+            : Outcome<TraceSettings>.Of(new TraceSettings(wanted.Edge, allowance.Value.Value.Millimetres, smoothing.Value.Value.Millimetres, wanted.Erased) { Straighten = wanted.Straighten });
     }
 
     private static TraceView View(TraceResult found, TraceRequest wanted)

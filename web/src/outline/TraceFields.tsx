@@ -58,6 +58,7 @@ export function TraceFields({ request, onChange }: { request: Request; onChange:
           <LengthField label="Pencil ran outside by" value={request.allowance} onChange={(allowance) => onChange({ allowance })} />
           <LengthField label="Smooth by at most" value={request.smoothing} onChange={(smoothing) => onChange({ smoothing })} />
         </div>
+        <Form.Check id="straighten" label="turn it upright where it lies a little crooked" checked={request.straighten} onChange={(e) => onChange({ straighten: e.target.checked })} />
       </section>
     </>
   );

@@ -9,7 +9,7 @@ const typed = (text: string): Schemas['TypedLength'] => ({ text, unit: 'millimet
 export function unsaid(picture: Schemas['PictureView']): Request {
   return {
     by: 'resolution', dotsPerInch: picture.dotsPerInch ? String(picture.dotsPerInch) : '', points: [], distance: typed(''),
-    sheetWidth: typed('210'), sheetHeight: typed('297'), edge: 'inner', allowance: typed(''), smoothing: typed('0.1'), erased: [],
+    sheetWidth: typed('210'), sheetHeight: typed('297'), edge: 'inner', allowance: typed(''), smoothing: typed('0.1'), erased: [], straighten: true,
   };
 }
 

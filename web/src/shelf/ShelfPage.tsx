@@ -7,6 +7,7 @@ import { TitleRow, Waiting } from '../frame/TitleRow';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { found, inReach, NONE, type Sieve } from './find';
+import { shelves } from './shelves';
 import { ImportBlanks } from './ImportBlanks';
 import { SURFACES } from './names';
 import { NewBlank } from './NewBlank';
@@ -20,39 +21,48 @@ export function ShelfPage() {
   if (!data) return <Waiting error={error} />;
   const here = data.filter((b) => !b.jobId);
   const shown = here.filter((b) => found(b, sieve, units.unit));
-  const tallest = Math.max(1, ...shown.map((b) => b.standing.box.maxY - b.standing.box.minY));
-  const widest = Math.max(1, ...shown.map((b) => b.standing.box.maxX - b.standing.box.minX));
+  const boards = shelves(shown);
   const retired = here.filter((b) => b.retired).length;
   return (
     <div className="page">
-      <TitleRow title="Shelf" about={`${here.length - retired} ${here.length - retired === 1 ? 'blank' : 'blanks'}, drawn to one scale`}>
+      <TitleRow title="Shelf" about={`${here.length - retired} ${here.length - retired === 1 ? 'blank' : 'blanks'}, ${boards.length > 1 ? 'each shelf drawn' : 'drawn'} to one scale`}>
         <Sieves all={here} sieve={sieve} onSieve={setSieve} retired={retired} />
       </TitleRow>
       {here.length === 0 && (
         <p className="empty">Nothing measured yet. A blank is a mug, a shirt, a board or a frame as you buy it: measure it once, and every run can use it.</p>
       )}
       {here.length > 0 && shown.length === 0 && <p className="empty">No blank is like that. <button type="button" className="btn btn-sm btn-line" onClick={() => setSieve(NONE)}>Show all of them</button></p>}
-      <div className="shelf">
-        {shown.map((b) => (
-          <Link key={b.id} to={`/shelf/${b.id}`} className={b.retired ? 'shelf-blank retired' : 'shelf-blank'}>
-            <ShelfPicture drawing={b.standing} tallest={tallest} widest={widest} />
-            <strong>{b.name || 'Without a name'}</strong>
-            <span><Words of={b.room} /></span>
-            <span className="soft">
-              {[SURFACES[b.surface].toLowerCase(), b.material, ...b.tags].filter(Boolean).join(', ')}
-            </span>
-            <span className="soft">
-              {b.retired ? 'retired' : b.usedBy.length > 0 ? `used by ${b.usedBy.length} ${b.usedBy.length === 1 ? 'run' : 'runs'}` : 'not used yet'}
-              {b.findings > 0 && <em className="look"> ▲ {b.findings} to look at</em>}
-            </span>
-          </Link>
-        ))}
+      {boards.map((board) => (
+        <section key={board.name} aria-label={board.name || 'Blanks'}>
+          {board.name && <h2 className="section">{board.name}</h2>}
+          <div className="shelf">
+            {board.blanks.map((b) => <ShelfBlank key={b.id} blank={b} k={board.scale} />)}
+          </div>
+        </section>
+      ))}
+      <div className="shelf new-ones">
         <div className="new-card">
           <NewBlank />
           <ImportBlanks />
         </div>
       </div>
     </div>
+  );
+}
+
+/** A blank as it stands on the shelf. */
+function ShelfBlank({ blank: b, k }: { blank: Schemas['BlankCard']; k: number }) {
+  return (
+    <Link to={`/shelf/${b.id}`} className={b.retired ? 'shelf-blank retired' : 'shelf-blank'}>
+      <ShelfPicture drawing={b.standing} k={k} />
+      <strong>{b.name || 'Without a name'}</strong>
+      <span><Words of={b.room} /></span>
+      <span className="soft">{[SURFACES[b.surface].toLowerCase(), b.material, ...b.tags].filter(Boolean).join(', ')}</span>
+      <span className="soft">
+        {b.retired ? 'retired' : b.usedBy.length > 0 ? `used by ${b.usedBy.length} ${b.usedBy.length === 1 ? 'run' : 'runs'}` : 'not used yet'}
+        {b.findings > 0 && <em className="look"> ▲ {b.findings} to look at</em>}
+      </span>
+    </Link>
   );
 }
 

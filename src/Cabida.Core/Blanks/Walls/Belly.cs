@@ -63,6 +63,11 @@ public sealed class Belly
     /// <summary>The upright height of a place along the wall: the integral of √(1 − r′²), by the trapezoid rule on a millimetre grid.</summary>
     public double UprightAt(double at)
     {
+        if (at == 0)
+        {
+            return 0;
+        }
+
         var steps = Math.Max(1, (int)Math.Ceiling(Math.Abs(at)));
         var h = at / steps;
         var sum = 0.0;

@@ -206,7 +206,9 @@ internal static class WallZone
         }
 
         var girth = wall.GirthAt(middle).Value;
-        var start = wall.Cone is null
+        var start = wall.Belly is not null
+            ? Phrase.Say($"{width.Cautious:strong} at the middle = girth of the film {girth}")
+            : wall.Cone is null
             ? Phrase.Say($"{width.Cautious:strong} = girth {girth}")
             : Phrase.Say($"{width.Cautious:strong} at the middle = girth {girth}");
         var handle = wall.Handle is { } h ? Phrase.Say($" − handle {h.Value}") : Phrase.Empty;
