@@ -1,3 +1,4 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Measures;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -143,6 +144,30 @@ public sealed class LibraryTests : IDisposable
         const string First = """{"name":"Bench cutter","reachWidth":{"text":"292","unit":"millimetre"},"reachLength":{"text":"11 1/2","unit":"inch"},"note":""}""";
         DocumentJson.Read<Cutter>(1, First).ReachLength.Read(LengthRange.Object).Value.Value.Millimetres.ShouldBe(292.1, 1e-9);
         Should.Throw<NotSupportedException>(() => DocumentJson.Read<Cutter>(99, First)).Message.ShouldContain("newer version");
+    }
+
+    [Fact]
+    public void A_blank_of_the_first_form_gets_its_margins_as_a_zone()
+    {
+        const string First = """{"name":"Mug","surface":"straight","measured":[],"margins":{"rim":{"text":"10","unit":"millimetre"},"base":{"text":"1/2","unit":"inch"},"side":{"text":"8","unit":"millimetre"}},"note":"kept"}""";
+        var blank = DocumentJson.Read<Blank>(1, First);
+        var zone = blank.Zones.ShouldHaveSingleItem();
+        (zone.Margins.Top.Text, zone.Margins.Bottom.Unit, zone.Margins.Left.Text, zone.Margins.Right.Text).ShouldBe(("10", LengthUnit.Inch, "8", "8"));
+        blank.Note.ShouldBe("kept");
+        DocumentJson.Read<Blank>(DocumentJson.CurrentForm, DocumentJson.Write(blank)).Zones[0].ShouldBe(zone);
+    }
+
+    [Fact]
+    public async Task The_same_picture_is_kept_once_and_a_blank_refers_to_it_and_to_its_job()
+    {
+        var pictures = new Pictures(Open(), TimeProvider.System);
+        var one = await pictures.Add([1, 2, 3], "image/png", 10, 20, 300);
+        (await pictures.Add([1, 2, 3], "image/png", 10, 20, null)).ShouldBe(one);
+        (await pictures.Find(one.Id))!.Bytes.ShouldBe([1, 2, 3]);
+        (await pictures.Find("none")).ShouldBeNull();
+        var job = await Library().Add(DocumentKinds.Job, new Job("Order", "", ""));
+        await Library().Add(DocumentKinds.Blank, new Blank("Board", SurfaceKind.Flat, []) { JobId = job.Id, PictureId = one.Id });
+        (await Library().Remove(DocumentKinds.Job, job.Id)).UsedBy.ShouldBe(["Board"]);
     }
 
     private static Run RunWith(Pin? cutter) => new(

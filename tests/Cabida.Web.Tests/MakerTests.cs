@@ -53,7 +53,7 @@ public sealed class MakerTests : IDisposable
         var run = await RunOf("Bram");
         var before = (double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!;
         var blank = (string)(await app.Get("/api/blanks"))[0]!["id"]!;
-        var changed = await app.Change($"/api/blanks/{blank}", "blank", b => b["margins"]!["rim"]!["text"] = "30");
+        var changed = await app.Change($"/api/blanks/{blank}", "blank", b => b["zones"]![0]!["margins"]!["top"]!["text"] = "30");
         ((double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!).ShouldBe(before);
         var offered = (await app.Get($"/api/runs/{run}"))["blank"]!;
         ((int)offered["newer"]!).ShouldBe((int)changed["revision"]!);

@@ -37,11 +37,11 @@ public sealed class ViewsTests : IDisposable
     public async Task The_shelf_tells_size_findings_and_users()
     {
         var shelf = (await app.Get("/api/blanks")).AsArray();
-        shelf.Count.ShouldBe(4);
+        shelf.Count.ShouldBe(10);
         var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
         ((int)tumbler["findings"]!).ShouldBe(1);
         tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumblers"]);
-        Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["size"]).ShouldBe("198.0 mm × 71.2 mm to work on");
+        Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["room"]).ShouldBe("198.0 mm × 71.2 mm to work on");
     }
 
     [Fact]
@@ -49,8 +49,8 @@ public sealed class ViewsTests : IDisposable
     {
         var copy = await app.Post("/api/blanks/enamel-mug/copy");
         var id = (string)copy["id"]!;
-        await app.Change($"/api/blanks/{id}", "blank", b => b["margins"]!["rim"]!["text"] = "20");
-        ((string)(await app.Get("/api/blanks/enamel-mug"))["blank"]!["margins"]!["rim"]!["text"]!).ShouldBe("10");
+        await app.Change($"/api/blanks/{id}", "blank", b => b["zones"]![0]!["margins"]!["top"]!["text"] = "20");
+        ((string)(await app.Get("/api/blanks/enamel-mug"))["blank"]!["zones"]![0]!["margins"]!["top"]!["text"]!).ShouldBe("10");
         ((string)copy["blank"]!["name"]!).ShouldBe("Enamel mug 8 cm, altered");
     }
 
@@ -176,6 +176,7 @@ public sealed class ViewsTests : IDisposable
         var client = app.CreateClient();
         (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
         (await client.DeleteAsync("/api/runs/depot-glasses")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await client.DeleteAsync("/api/runs/luggage-tags")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         var problem = await (await client.DeleteAsync("/api/jobs/fernhollow-depot")).Content.ReadFromJsonAsync<JsonNode>();
         problem!["title"]!.ToString().ShouldBe("Not here");

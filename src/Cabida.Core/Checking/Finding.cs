@@ -17,6 +17,9 @@ public enum Rule
 
     /// <summary>Strokes thinner than the film bears.</summary>
     ThinStrokes,
+
+    /// <summary>Film that would have to stretch or gather more than it gives.</summary>
+    FilmStrain,
 }
 
 /// <summary>How serious a finding is.</summary>
@@ -47,6 +50,7 @@ public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, do
 /// <param name="Nominal">Its room in the nominal zone; null without ink.</param>
 /// <param name="Film">The film it is cut from.</param>
 /// <param name="Thin">What of its ink is thinner than the film bears.</param>
+/// <param name="Strain">How much the film must stretch and gather on a bellied wall, as shares; null elsewhere.</param>
 public sealed record CheckedPiece(
     string Name,
     Composition Composition,
@@ -55,7 +59,8 @@ public sealed record CheckedPiece(
     Rooms? Cautious,
     Rooms? Nominal,
     Film Film,
-    IReadOnlyList<ThinPart> Thin);
+    IReadOnlyList<ThinPart> Thin,
+    (double Stretch, double Gather)? Strain = null);
 
 /// <summary>A rule that looks at one piece.</summary>
 public interface ICheck
@@ -67,7 +72,7 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new FilmStrainCheck(), new ThinStrokes()];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
     public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>

@@ -80,4 +80,8 @@ public sealed record Callout(string Letter, string Word, double? Millimetres, Pl
 /// <param name="Callouts">Figures with leaders.</param>
 /// <param name="Guessed">Whether the shape is only an example, because too little was read.</param>
 public sealed record Drawing(
-    Box Box, IReadOnlyList<Stroke> Strokes, IReadOnlyList<DimensionLine> Dimensions, IReadOnlyList<Callout> Callouts, bool Guessed = false);
+    Box Box, IReadOnlyList<Stroke> Strokes, IReadOnlyList<DimensionLine> Dimensions, IReadOnlyList<Callout> Callouts, bool Guessed = false)
+{
+    /// <summary>Whether the box shows only part of what is drawn, so that lines end at it.</summary>
+    public bool IsWindow { get; init; }
+}

@@ -20,7 +20,7 @@ public static class FlatDrawing
             return OfWall(wall, sheet, [(zone, null)]);
         }
 
-        return laid.Panel is not null ? PanelDrawing.WithZones(sheet, [laid]) : OfZoneAlone(zone);
+        return laid.Panel is not null ? PanelDrawing.Around(PanelDrawing.WithZones(sheet, [laid]), zone) : OfZoneAlone(zone);
     }
 
     /// <summary>A whole surface with all its zones; null when there is neither surface nor zone.</summary>
@@ -70,6 +70,7 @@ public static class FlatDrawing
                 wall.Laid(Left(height), height), wall.Laid(Right(height), height), DimensionPlace.Above, 1),
             new(null, "", height, wall.Height.Uncertainty.Millimetres, new(box.MaxX, wall.Laid(0, 0).Y), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
         };
+        var shown = 0;
         foreach (var (zone, name, turned) in zones)
         {
             // From the zone's own line to that of the drawing: the wall is turned the other way.
@@ -93,7 +94,12 @@ public static class FlatDrawing
                 strokes.Add(new(StrokeKind.Zone, [.. part.Coordinates.Select(c => Placed(new(c.X, c.Y)))], Closed: true, i == 0 ? name : null));
             }
 
-            dimensions.Add(OfZone(wall, zone, Placed));
+            if (shown < 2)
+            {
+                // A second zone's line stands below, so that they do not lie on each other.
+                dimensions.Add(OfZone(wall, zone, Placed) with { Place = shown == 0 ? DimensionPlace.Above : DimensionPlace.Below });
+                shown++;
+            }
         }
 
         return new Drawing(box, strokes, dimensions, []);

@@ -39,11 +39,38 @@ internal static class PanelDrawing
         {
             var whole = panel.Datums.Box;
             dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
-            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MaxX, whole.MinY), new(whole.MaxX, whole.MaxY), DimensionPlace.Right, 1));
+            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, 0));
         }
 
         return new Drawing(box, strokes, dimensions, []);
     }
+
+    /// <summary>
+    /// A drawing seen through a window round one zone where the zone is much smaller than the surface, so that artwork on it
+    /// can be seen; only the zone's own dimensions are left then.
+    /// </summary>
+    public static Drawing Around(Drawing whole, Zone zone)
+    {
+        var box = zone.Nominal.Bounds;
+        if (box.Width > Small * whole.Box.Width || box.Height > Small * whole.Box.Height)
+        {
+            return whole;
+        }
+
+        var beyond = Beyond * Math.Max(box.Width, box.Height);
+        return whole with
+        {
+            Box = new Box(box.MinX - beyond, box.MinY - beyond, box.MaxX + beyond, box.MaxY + beyond),
+            Dimensions = [.. whole.Dimensions.Where(d => d.OfZone)],
+            IsWindow = true,
+        };
+    }
+
+    /// <summary>A zone that takes less than this share of a surface, both ways, is looked at closely.</summary>
+    private const double Small = 0.6;
+
+    /// <summary>How much is seen around it, as a share of its larger side.</summary>
+    private const double Beyond = 0.4;
 
     /// <summary>The lines of a surface without zones.</summary>
     public static List<Stroke> Strokes(SizeSheet sheet)

@@ -65,6 +65,16 @@ public static class LargestFit
         return null;
     }
 
+    /// <summary>The same for ink turned a quarter to the left.</summary>
+    public static double? FindTurned(IScaledInk ink, bool allScales, ZoneShape zone) => Find(new QuarterTurnedInk(ink), allScales, zone);
+
+    private sealed class QuarterTurnedInk(IScaledInk upright) : IScaledInk
+    {
+        public Box? BoxAt(double scale) => upright.BoxAt(scale) is { } b ? new Box(-b.MaxY, b.MinX, -b.MinY, b.MaxX) : null;
+
+        public NetTopologySuite.Geometries.Geometry InkAt(double scale) => Outlines.QuarterTurned(upright.InkAt(scale));
+    }
+
     /// <summary>The scale at which a box would fill the zone's if all of it scaled.</summary>
     private static double? Guess(IScaledInk ink, Box half) =>
         ink.BoxAt(1) is { Width: > 0, Height: > 0 } box ? 2 * Math.Min(half.MaxX / box.Width, half.MaxY / box.Height) : null;

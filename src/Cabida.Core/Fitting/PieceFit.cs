@@ -59,6 +59,9 @@ public sealed record PieceFit(
     /// <summary>Width samples are taken this close, in millimetres.</summary>
     private const double WidthStep = 4;
 
+    /// <summary>A quarter turn must make artwork larger by this factor to be taken.</summary>
+    private const double WorthTurning = 1.001;
+
     /// <summary>Whether it may be cut as it stands: over the zone or without all its letters it may not.</summary>
     public bool MayBeCut => State is FitState.Fits or FitState.Snug && Findings.All(f => f.Severity != Severity.Stop);
 
@@ -70,9 +73,13 @@ public sealed record PieceFit(
         var composition = Composition.Of(
             ground.Motif, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = piece.Name }, ground.Faces, ground.Cache);
         var largest = composition.IsFixed ? null : LargestFit.Find(composition, composition.AllScales, ground.Zone.Cautious);
-        var scale = ScaleFor(composition, ground.LetterHeight, largest);
+        var turnedLargest = composition.IsFixed || ground.Zone.Turning == Turning.Upright ? null : LargestFit.FindTurned(composition, composition.AllScales, ground.Zone.Cautious);
+        var scale = ScaleFor(composition, ground.LetterHeight, Math.Max(largest ?? 0, turnedLargest ?? 0) is var most and > 0 ? most : null);
+        // Turned only where that is what makes it fit, or larger: lettering reads best as it is.
+        var turned = turnedLargest is { } t && t > (largest ?? 0) * WorthTurning && scale > (largest ?? 0) * (1 + 1e-6);
+        largest = turned ? turnedLargest : largest;
         var datum = ground.Zone.Cautious.Datum;
-        var parts = composition.PartsAt(scale).Select(p => p.Moved(datum.X, datum.Y)).ToList();
+        var parts = composition.PartsAt(scale).Select(p => turned ? p.QuarterTurned() : p).Select(p => p.Moved(datum.X, datum.Y)).ToList();
         var ink = Composition.InkOf(parts);
         var box = Box.Of(ink);
         var cautious = box is null ? null : Rooms.Of(ink, ground.Zone.Cautious);
@@ -80,7 +87,7 @@ public sealed record PieceFit(
         var limit = ground.Film.ThinnestStroke.OrZero(LengthRange.Artwork).Millimetres;
         var widths = LocalWidth.Along(ink, WidthStep, limit);
         var thin = ThinParts.Find(ink, limit, widths);
-        var findings = Checks.Of(new CheckedPiece(piece.Name, composition, parts, ink, cautious, nominal, ground.Film, thin));
+        var findings = Checks.Of(new CheckedPiece(piece.Name, composition, parts, ink, cautious, nominal, ground.Film, thin, StrainOf(box, ground)));
         return new PieceFit(
             piece,
             cautious is null || nominal is null ? FitState.NotSet : FitStates.Of(cautious, nominal),
@@ -90,7 +97,7 @@ public sealed record PieceFit(
             cautious,
             nominal,
             NameHeight(composition, parts),
-            largest is { } l && NameHeight(composition, composition.PartsAt(l)) is var most and > 0 ? most : null,
+            largest is { } l && NameHeight(composition, composition.PartsAt(l)) is var highest and > 0 ? highest : null,
             box is { } b && ground.Wall is { } wall ? Coverage.Of(Length.Mm(b.Width), wall.GirthAt(ground.Zone.MiddleHeight).Value) : null,
             ThinParts.Thinnest(widths, thin, limit),
             box is { } bow ? BowOf(bow, ground) : null,
@@ -110,6 +117,9 @@ public sealed record PieceFit(
     /// <summary>The height of the capitals of the name's line, or of the first line where no line holds a name; zero without it.</summary>
     private static double NameHeight(Composition composition, IReadOnlyList<PlacedPart> parts) =>
         parts.FirstOrDefault(p => composition.NamePartId is { } id ? p.Part.Id == id : p.Line is not null)?.CapitalHeight ?? 0;
+
+    private static (double Stretch, double Gather)? StrainOf(Box? ink, RunGround ground) =>
+        ink is { } box && ground.Wall?.Belly is { } belly ? FilmStrain.OfArtwork(belly, ground.Zone.MiddleHeight, box.Width, box.Height) : null;
 
     private static StraightBow? BowOf(Box box, RunGround ground)
     {

@@ -16,7 +16,7 @@ public readonly record struct Room(double Distance, LimitKind Limit);
 public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 {
     /// <summary>Room below this is none: the ink touches.</summary>
-    private const double Touching = 0.05;
+    public const double Touching = 0.05;
 
     /// <summary>All four, in reading order.</summary>
     public IReadOnlyList<Room> All => [Above, Below, Left, Right];

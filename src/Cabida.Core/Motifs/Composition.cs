@@ -27,13 +27,27 @@ public sealed record PlacedPart(Part Part, Box Box, LetteringLine? Line, double 
     /// <summary>The height of its capitals; zero for a rule.</summary>
     public double CapitalHeight => Line is null ? 0 : Line.Face.CapitalHeight * SizeMm;
 
+    /// <summary>How far it was moved after a quarter turn to the left about the origin; null when it stands upright.</summary>
+    private PlanePoint? Turned { get; init; }
+
     /// <summary>The part moved.</summary>
-    public PlacedPart Moved(double dx, double dy) => this with { Box = Box.Moved(dx, dy), X = X + dx, Y = Y + dy };
+    public PlacedPart Moved(double dx, double dy) => Turned is { } by
+        ? this with { Box = Box.Moved(dx, dy), Turned = new(by.X + dx, by.Y + dy) }
+        : this with { Box = Box.Moved(dx, dy), X = X + dx, Y = Y + dy };
+
+    /// <summary>The upright part turned a quarter to the left about the origin.</summary>
+    public PlacedPart QuarterTurned() => this with { Box = new Box(-Box.MaxY, Box.MinX, -Box.MinY, Box.MaxX), Turned = new(0, 0) };
 
     /// <summary>The letter whose drawing lies round a place, when it is lettering and there is one.</summary>
-    public string? LetterAt(PlanePoint at) => Line?.LetterAt((at.X - X) / SizeMm, (at.Y - Y) / SizeMm);
+    public string? LetterAt(PlanePoint at)
+    {
+        var upright = Turned is { } by ? new PlanePoint(at.Y - by.Y, by.X - at.X) : at;
+        return Line?.LetterAt((upright.X - X) / SizeMm, (upright.Y - Y) / SizeMm);
+    }
 
-    internal Area Ink => Line is null ? Outlines.Rectangle(Box) : Line.InkAt(SizeMm, X, Y);
+    internal Area Ink => Line is null ? Outlines.Rectangle(Box)
+        : Turned is { } by ? Outlines.Placed(Outlines.QuarterTurned(Line.InkAt(SizeMm, X, Y)), 1, by.X, by.Y)
+        : Line.InkAt(SizeMm, X, Y);
 }
 
 /// <summary>A line whose face lacks characters.</summary>

@@ -14,12 +14,14 @@ internal static class DxfOutline
     /// <summary>Ends this near belong together; millimetres.</summary>
     private const double Joined = 0.02;
 
-    private const int SplineStepsPerSpan = 24;
+    private const int SplineStepsPerSpan = 64;
 
     public static Outcome<FileLoops> Read(string text)
     {
         var pairs = Pairs(text);
         var unit = Unit(pairs);
+        // Curves are followed in the file's own unit, to the tolerance of ink once they are scaled.
+        var chord = Tolerances.Ink / unit.Scale;
         var chains = new List<List<PlanePoint>>();
         var refused = new SortedSet<string>(StringComparer.Ordinal);
         var entities = Entities(pairs);
@@ -29,10 +31,10 @@ internal static class DxfOutline
             if (e.Kind == "POLYLINE")
             {
                 var vertices = entities.Skip(i + 1).TakeWhile(v => v.Kind == "VERTEX").ToList();
-                chains.Add(Polyline([.. vertices.Select(v => (v.Point(10), v.Of(42)))], ((int)e.Of(70) & 1) == 1));
+                chains.Add(Polyline([.. vertices.Select(v => (v.Point(10), v.Of(42)))], ((int)e.Of(70) & 1) == 1, chord));
                 i += vertices.Count;
             }
-            else if (Chain(e) is { } chain)
+            else if (Chain(e, chord) is { } chain)
             {
                 chains.Add(chain);
             }
@@ -113,21 +115,21 @@ internal static class DxfOutline
         return found;
     }
 
-    private static List<PlanePoint>? Chain(Entity e)
+    private static List<PlanePoint>? Chain(Entity e, double chord)
     {
         switch (e.Kind)
         {
             case "LINE":
                 return [e.Point(10), e.Point(11)];
             case "CIRCLE":
-                return Arc(e.Point(10), new(e.Of(40), 0), 1, 0, 2 * Math.PI);
+                return Arc(e.Point(10), new(e.Of(40), 0), 1, 0, 2 * Math.PI, chord);
             case "ARC":
                 double from = e.Of(50) * Math.PI / 180, to = e.Of(51) * Math.PI / 180;
-                return Arc(e.Point(10), new(e.Of(40), 0), 1, from, to > from ? to : to + (2 * Math.PI));
+                return Arc(e.Point(10), new(e.Of(40), 0), 1, from, to > from ? to : to + (2 * Math.PI), chord);
             case "ELLIPSE":
-                return Arc(e.Point(10), e.Point(11), e.Of(40), e.Of(41), e.Of(42));
+                return Arc(e.Point(10), e.Point(11), e.Of(40), e.Of(41), e.Of(42), chord);
             case "LWPOLYLINE":
-                return Polyline(Vertices(e), ((int)e.Of(70) & 1) == 1);
+                return Polyline(Vertices(e), ((int)e.Of(70) & 1) == 1, chord);
             case "SPLINE":
                 return Spline((int)e.Of(71), [.. e.Values.Where(v => v.Code == 40).Select(v => Number(v.Value))], [.. e.Points(10)]);
             default:
@@ -158,7 +160,7 @@ internal static class DxfOutline
     }
 
     /// <summary>A bulge is the tangent of a quarter of the arc's angle, positive to the left.</summary>
-    private static List<PlanePoint> Polyline(List<(PlanePoint At, double Bulge)> vertices, bool closed)
+    private static List<PlanePoint> Polyline(List<(PlanePoint At, double Bulge)> vertices, bool closed, double chordError)
     {
         var points = new List<PlanePoint>();
         for (var i = 0; i < vertices.Count; i++)
@@ -184,7 +186,7 @@ internal static class DxfOutline
             var height = radius * Math.Cos(angle / 2);
             var centre = new PlanePoint(((a.X + b.X) / 2) + (height * Math.Cos(normal)), ((a.Y + b.Y) / 2) + (height * Math.Sin(normal)));
             var start = Math.Atan2(a.Y - centre.Y, a.X - centre.X);
-            points.AddRange(Arc(centre, new(radius, 0), 1, start, start + angle).Skip(1).SkipLast(1));
+            points.AddRange(Arc(centre, new(radius, 0), 1, start, start + angle, chordError).Skip(1).SkipLast(1));
         }
 
         if (closed && points.Count > 0)
@@ -196,10 +198,10 @@ internal static class DxfOutline
     }
 
     /// <summary>Points along an arc of an ellipse, close enough that its chords leave it by less than the tolerance of ink.</summary>
-    private static List<PlanePoint> Arc(PlanePoint centre, PlanePoint major, double ratio, double from, double to)
+    private static List<PlanePoint> Arc(PlanePoint centre, PlanePoint major, double ratio, double from, double to, double chord)
     {
         var radius = Math.Sqrt((major.X * major.X) + (major.Y * major.Y));
-        var most = Math.Min(Tolerances.InkTurn, 2 * Math.Acos(Math.Max(0, 1 - (Tolerances.Ink / Math.Max(radius, 1e-6)))));
+        var most = Math.Min(Tolerances.InkTurn, 2 * Math.Acos(Math.Max(0, 1 - (chord / Math.Max(radius, 1e-6)))));
         var steps = Math.Max(2, (int)Math.Ceiling(Math.Abs(to - from) / most));
         return [.. Enumerable.Range(0, steps + 1).Select(i => from + ((to - from) * i / steps)).Select(t => new PlanePoint(
             centre.X + (major.X * Math.Cos(t)) - (ratio * major.Y * Math.Sin(t)), centre.Y + (major.Y * Math.Cos(t)) + (ratio * major.X * Math.Sin(t))))];

@@ -30,7 +30,7 @@ public static class GreyReader
 
         var pixels = new byte[(long)head.Width * head.Height];
         var info = new SKImageInfo(head.Width, head.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul);
-        var done = head is { MediaType: "image/jpeg", InStrips: true } ? Lines(codec, info, pixels, stop) : Parts(codec, info, pixels, head.InStrips, stop);
+        var done = head is { MediaType: "image/jpeg", InStrips: true } ? Lines(codec, info, pixels, stop) : Parts(data, info, pixels, head.InStrips, stop);
         return done ? Outcome<GreyPicture>.Of(new GreyPicture(head.Width, head.Height, pixels)) : Damaged();
 
         static Outcome<GreyPicture> Damaged() => Outcome<GreyPicture>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));
@@ -63,7 +63,7 @@ public static class GreyReader
     }
 
     /// <summary>Part after part; the decoder runs from the top for each, so parts are as large as memory allows.</summary>
-    private static bool Parts(SKCodec codec, SKImageInfo info, byte[] pixels, bool inStrips, CancellationToken stop)
+    private static bool Parts(SKData data, SKImageInfo info, byte[] pixels, bool inStrips, CancellationToken stop)
     {
         var rows = inStrips ? Math.Max(1, Math.Min(info.Height, StripPixels / info.Width)) : info.Height;
         var rowBytes = info.Width * BytesPerPixel;
@@ -75,9 +75,9 @@ public static class GreyReader
             {
                 stop.ThrowIfCancellationRequested();
                 var here = Math.Min(rows, info.Height - y);
+                using var codec = SKCodec.Create(data);
                 var options = here == info.Height ? SKCodecOptions.Default : new SKCodecOptions(new SKRectI(0, y, info.Width, y + here));
-                var part = here == info.Height ? info : info.WithSize(info.Width, here);
-                if (codec.StartIncrementalDecode(part, pinned.AddrOfPinnedObject(), rowBytes, options) == SKCodecResult.Success)
+                if (codec.StartIncrementalDecode(info, pinned.AddrOfPinnedObject(), rowBytes, options) == SKCodecResult.Success)
                 {
                     if (codec.IncrementalDecode(out _) != SKCodecResult.Success)
                     {

@@ -11,7 +11,7 @@ namespace Cabida.Web.Blanks;
 /// <param name="Surface">How its surface is shaped.</param>
 /// <param name="Outline">The outline of a flat one; null for others.</param>
 /// <param name="JobId">The job it is for, when for one only.</param>
-internal sealed record NewBlank(string Name, SurfaceKind Surface, OutlineKind? Outline, string? JobId);
+internal sealed record NewBlank(string Name, SurfaceKind Surface, OutlineKind? Outline = null, string? JobId = null);
 
 internal static class BlankEndpoints
 {
@@ -55,9 +55,7 @@ internal static class BlankEndpoints
         var zone = new ZoneSpec("zone-1", name) { Margins = margins };
         var blank = new Blank(wanted.Name, wanted.Surface, [])
         {
-            Zones = [wanted.Surface == SurfaceKind.Garment
-                ? zone with { Width = TypedLength.Mm(280), Height = TypedLength.Mm(300), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) } }
-                : zone],
+            Zones = [zone with { Place = new Place { From = wanted.Surface == SurfaceKind.Garment ? Datum.Collar : Datum.Middle } }],
             Outline = new PanelOutline { Kind = wanted.Outline ?? OutlineKind.Rectangle },
             JobId = wanted.JobId,
         };

@@ -14,7 +14,8 @@ namespace Cabida.Web.Runs;
 /// <param name="ZoneBox">The box round its cautious zone.</param>
 /// <param name="Sums">Where the zone's figures come from.</param>
 /// <param name="Pieces">How many pieces there are.</param>
-internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Flat, Box? ZoneBox, IReadOnlyList<Phrase> Sums, int Pieces);
+/// <param name="Goods">What artwork is seen against.</param>
+internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Flat, Box? ZoneBox, IReadOnlyList<Phrase> Sums, int Pieces, GoodsView Goods);
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>
 internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Pieces);
@@ -43,7 +44,8 @@ internal static class FitEndpoints
                 run.Ground is null ? null : DrawingView.Of(FlatDrawing.Of(run.Laid!, run.Size!)),
                 run.Ground?.Zone.Cautious.Bounds,
                 run.Ground?.Zone.Sums ?? [],
-                run.Run.Document.Pieces.Count))).WithName("GetGround");
+                run.Run.Document.Pieces.Count,
+                GoodsView.Of(run.Blank?.Material)))).WithName("GetGround");
 
         runs.MapGet("/pieces", async Task<Results<Ok<PiecePage>, NotFound>> (
             string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>

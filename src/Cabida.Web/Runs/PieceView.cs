@@ -54,9 +54,8 @@ internal sealed record PieceView(
 
     private static List<RoomView> RoomsOf(Box ink, Rooms rooms, Box zone)
     {
-        var limits = rooms.Limits;
         RoomView View(string side, Room room, double used, double of) =>
-            new(side, room.Distance, room.Limit, limits.Contains(room.Limit), room.Distance < -Tolerances.Fit, used, of);
+            new(side, room.Distance, room.Limit, room.Distance < Core.Fitting.Rooms.Touching, room.Distance < -Tolerances.Fit, used, of);
         return
         [
             View("above", rooms.Above, ink.Height, zone.Height),

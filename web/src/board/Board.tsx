@@ -1,4 +1,4 @@
-import { useId, type ReactNode } from 'react';
+import { useId, type CSSProperties, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { Callouts } from './Callouts';
 import { Dimensions } from './Dimensions';
@@ -12,25 +12,30 @@ interface Props {
   dimensions?: boolean;
   lit?: string;
   onLight?: (letter?: string) => void;
+  /** The colour of what is drawn, where it is known. */
+  goods?: { colour: string; isDark: boolean };
   /** What stands on the drawing, given the scale. */
   children?: (scale: Scale) => ReactNode;
 }
 
 /** A measured drawing at true proportion, as large as its frame allows. Draws plain data and knows no feature. */
-export function Board({ label, drawing, pad, dimensions = true, lit, onLight, children }: Props) {
+export function Board({ label, drawing, pad, dimensions = true, lit, onLight, goods, children }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const hatch = useId().replaceAll(':', '');
   const scale = scaleFor(drawing.box, width, height, pad);
   return (
     <div className="board" ref={ref}>
       {width > 0 && height > 0 && (
-        <svg width={width} height={height} role="img" aria-label={label} className={drawing.guessed ? 'drawing guessed' : 'drawing'}>
+        <svg width={width} height={height} role="img" aria-label={label} className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`} style={goods?.colour ? { '--goods': goods.colour } as CSSProperties : undefined}>
           <defs>
             <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
               <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
             </pattern>
+            <clipPath id={`${hatch}-window`}>
+              <rect x={scale.x(drawing.box.minX)} y={scale.y(drawing.box.maxY)} width={scale.k * (drawing.box.maxX - drawing.box.minX)} height={scale.k * (drawing.box.maxY - drawing.box.minY)} />
+            </clipPath>
           </defs>
-          <Strokes strokes={drawing.strokes} scale={scale} hatch={hatch} />
+          <g clipPath={drawing.isWindow ? `url(#${hatch}-window)` : undefined}><Strokes strokes={drawing.strokes} scale={scale} hatch={hatch} /></g>
           {children?.(scale)}
           {dimensions && <Dimensions lines={drawing.dimensions} box={drawing.box} scale={scale} lit={lit} onLight={onLight} />}
           <Callouts callouts={drawing.callouts} right={width - 8} scale={scale} lit={lit} onLight={onLight} />

@@ -4,10 +4,10 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 
 const RING = 11;
-const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke' };
+const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain' };
 
 /** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
-export function FindingMarks({ findings, scale, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; lit?: number }) {
+export function FindingMarks({ findings, scale, foot, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; foot: number; lit?: number }) {
   const { units } = useUnits();
   const placed = findings.map((f, i) => ({ f, i })).filter(({ f }) => f.place && f.rule !== 'outsideZone');
   const told = placed.find(({ i }) => i === lit) ?? placed[0];
@@ -18,7 +18,7 @@ export function FindingMarks({ findings, scale, lit }: { findings: readonly Sche
         return (
           <g key={i} className={`finding-mark ${f.severity}${lit === i ? ' lit' : ''}`}>
             <circle cx={x} cy={y} r={RING} />
-            {told?.i === i && <Leader x={x} y={y} to={scale.y(0) - 12} text={`${NAMES[f.rule]} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`} />}
+            {told?.i === i && <Leader x={x} y={y} to={scale.y(foot) - 12} text={`${NAMES[f.rule]} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`} />}
           </g>
         );
       })}

@@ -44,14 +44,14 @@ export function FitBoard({ id, ground, piece, outline, dimensions, lit, onOutlin
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
         <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
       </div>
-      {seen ? <SeenBoard id={id} piece={piece} outline={outline} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
               <path d={piece.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-piece={piece.name} />
             </g>
             {dimensions && ground.flat && piece.inkBox && <RoomChains scale={scale} box={ground.flat.box} ink={piece.inkBox} rooms={piece.rooms} />}
-            <FindingMarks findings={piece.findings} scale={scale} lit={lit} />
+            <FindingMarks findings={piece.findings} scale={scale} foot={ground.flat?.box.minY ?? 0} lit={lit} />
           </>
         )}
       </Board>}

@@ -53,7 +53,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
         <FitBoard id={id} ground={ground.data} piece={piece} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
           <RoomCard piece={piece} handle={run.view.hasHandle} round={run.view.isRound} />
-          <InkCard piece={piece} />
+          <InkCard piece={piece} wall={run.view.isWall} />
           <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />
         </div>
       </div>

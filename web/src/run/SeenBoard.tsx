@@ -4,7 +4,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { Board } from '../board/Board';
 
 /** A piece on its blank as it is seen, turned by hand. */
-export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['PieceView']; outline: boolean }) {
+export function SeenBoard({ id, piece, outline, goods }: { id: string; piece: Schemas['PieceView']; outline: boolean; goods: Schemas['GoodsView'] }) {
   const [turn, setTurn] = useState(0);
   const { data } = useQuery({
     queryKey: ['pieces', id, 'seen', piece.id, piece.inkPath.length, turn],
@@ -15,7 +15,7 @@ export function SeenBoard({ id, piece, outline }: { id: string; piece: Schemas['
   return (
     <>
       {data ? (
-        <Board label={`${piece.name} on the blank${data.canTurn ? `, turned by ${turn} degrees` : ''}`} drawing={data.blank} dimensions={false} pad={{ top: 18, right: 30, bottom: 18, left: 30 }}>
+        <Board label={`${piece.name} on the blank${data.canTurn ? `, turned by ${turn} degrees` : ''}`} drawing={data.blank} goods={goods} dimensions={false} pad={{ top: 18, right: 30, bottom: 18, left: 30 }}>
           {(scale) => (
             <g transform={scale.transform}>
               <path d={data.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-seen={piece.name} />

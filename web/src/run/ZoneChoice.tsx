@@ -11,7 +11,7 @@ interface Props {
 export function ZoneChoice({ view, run, edit }: Props) {
   const { material } = view;
   const facts = material?.material
-    ? [material.material.name, material.material.finish === 'unknown' ? '' : material.material.finish, material.material.standsHeat && `stands ${material.material.standsHeat}`].filter(Boolean)
+    ? [material.material.name, material.material.finish === 'unknown' ? '' : material.material.finish, material.material.standsHeat && `stands ${material.material.standsHeat}${/^\d+$/.test(material.material.standsHeat.trim()) ? ' °C' : ''}`].filter(Boolean)
     : [];
   return (
     <>

@@ -51,18 +51,18 @@ describe('the room table', () => {
 describe('the ink table', () => {
   it('shows the figures with their limits and warns of a stroke below the limit of the film', () => {
     const finding = { rule: 'thinStrokes', severity: 'look', place: null, figure: 0.62, limit: 0.8, message: { parts: [] } } as const;
-    const card = html(<InkCard piece={piece({ findings: [{ ...finding, message: { parts: [] } }] })} />);
+    const card = html(<InkCard piece={piece({ findings: [{ ...finding, message: { parts: [] } }] })} wall />);
     expect(card).toContain('100.0 × 30.0 mm');
     expect(card).toContain('at most 45.8');
     expect(card).toContain('125.8°');
     expect(card).toContain('seen 73.0 wide');
     expect(card).toMatch(/class="warn".*0\.62 mm/);
-    expect(html(<InkCard piece={piece()} />)).not.toContain('warn');
+    expect(html(<InkCard piece={piece()} wall />)).not.toContain('warn');
   });
 
   it('states the bow of a straight line on a taper only', () => {
-    expect(text(<InkCard piece={piece()} />)).not.toContain('bows');
-    expect(text(<InkCard piece={piece({ bow: 1.518, gathers: 2.7 })} />)).toContain('Straight line bows 1.5 mm gathers 2.7');
+    expect(text(<InkCard piece={piece()} wall />)).not.toContain('bows');
+    expect(text(<InkCard piece={piece({ bow: 1.518, gathers: 2.7 })} wall />)).toContain('Straight line bows 1.5 mm gathers 2.7');
   });
 });
 

@@ -37,7 +37,7 @@ export function datums(blank: Blank): [Schemas['Datum'], string][] {
 export function sides(blank: Blank, handle: boolean): Record<'top' | 'bottom' | 'left' | 'right', string> {
   if (!isWall(blank.surface)) return { top: 'Top edge', bottom: 'Bottom edge', left: 'Left edge', right: 'Right edge' };
   const beside = handle ? 'handle' : 'seam';
-  return { top: 'Below the rim', bottom: 'Above the base', left: `Left ${beside}`, right: `Right ${beside}` };
+  return { top: 'Below the rim', bottom: 'Above the base', left: `Left, to ${beside}`, right: `Right, to ${beside}` };
 }
 
 /** A name that no item of a list has yet. */

@@ -53,6 +53,17 @@ export function FilmCard({ id }: { id: string }) {
             <option value="back">mirrored</option>
           </Form.Select>
         </label>
+        <label>Material
+          <Form.Select size="sm" aria-label={`Material of ${film.name}`} value={film.material} onChange={(e) => set({ material: e.target.value as Film['material'] })}>
+            <option value="vinyl">vinyl</option>
+            <option value="heatTransfer">heat transfer</option>
+            <option value="card">card</option>
+            <option value="sheet">stiff sheet</option>
+          </Form.Select>
+        </label>
+        <label>Pressed at
+          <Form.Control size="sm" aria-label={`Pressed at, ${film.name}`} placeholder="not pressed" value={film.pressedAt} isInvalid={view.problems.some((p) => p.field === 'pressedAt')} onChange={(e) => set({ pressedAt: e.target.value })} />
+        </label>
         {length('thinnestStroke', 'Thinnest stroke')}
         {length('width', 'Sheet wide')}
         {length('length', 'Sheet long')}

@@ -1,0 +1,27 @@
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Checking;
+
+/// <summary>Artwork on a bellied wall whose film would have to stretch or gather more than it gives.</summary>
+public sealed class FilmStrainCheck : ICheck
+{
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Look(CheckedPiece piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        if (piece.Strain is not var (stretch, gather))
+        {
+            yield break;
+        }
+
+        var gives = piece.Film.Gives;
+        foreach (var (needs, may, verb) in new[] { (stretch, gives.Stretch, "stretch"), (gather, gives.Gather, "gather") })
+        {
+            if (needs > may)
+            {
+                yield return new Finding(Rule.FilmStrain, Severity.Look, null, null, null, Phrase.Say(
+                    $"{piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {piece.Film.Name} gives {100 * may:0.0} %. Make it smaller, or cut it into strips."));
+            }
+        }
+    }
+}
