@@ -50,7 +50,7 @@ run_project() {
   passed=$((passed + p)); failed=$((failed + f))
 }
 
-for project in Core Typography Formats Store Architecture Web Browser; do
+for project in Core Typography Formats Devices Store Architecture Web Browser; do
   run_project "tests/Cabida.$project.Tests"
 done
 

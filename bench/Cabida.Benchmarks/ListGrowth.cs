@@ -21,7 +21,7 @@ internal static class ListGrowth
             Console.WriteLine($"round {round + 1}: 100 names {hundred[^1]:0} ms, 1,000 names {thousand[^1]:0} ms");
         }
 
-        Console.WriteLine($"medians of {Rounds}: 100 names {Median(hundred):0} ms, 1,000 names {Median(thousand):0} ms, ratio {Median(thousand) / Median(hundred):0.00}");
+        Console.WriteLine($"medians of {Rounds}: 100 names {Medians.Of(hundred):0} ms, 1,000 names {Medians.Of(thousand):0} ms, ratio {Medians.Of(thousand) / Medians.Of(hundred):0.00}");
     }
 
     private static double Fit(int names)
@@ -34,11 +34,5 @@ internal static class ListGrowth
         }
 
         return clock.Elapsed.TotalMilliseconds;
-    }
-
-    private static double Median(List<double> values)
-    {
-        var sorted = values.Order().ToList();
-        return (sorted[sorted.Count / 2] + sorted[(sorted.Count - 1) / 2]) / 2;
     }
 }

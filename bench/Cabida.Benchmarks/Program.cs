@@ -10,6 +10,22 @@ if (args is ["growth"])
 {
     ListGrowth.Report();
 }
+else if (args is ["tracing"])
+{
+    Tracing.Report();
+}
+else if (args is ["accuracy"])
+{
+    TracingAccuracy.Report();
+}
+else if (args is ["large"])
+{
+    LargeScan.Report();
+}
+else if (args is ["blanks"])
+{
+    BlankWork.Report();
+}
 else
 {
     // In this process: what is compared is work of milliseconds, and both sides run under the same conditions.

@@ -28,6 +28,7 @@ public sealed class MakerPathTests : IDisposable
         page.ReadsSoon(".reading-field .echo", "= 258.76 mm");
         page.Type("Height of wall, reading 1", "94");
         page.Type("Handle blocks, reading 1", "42");
+        page.Click("Zones");
         page.Type("Above the base", "12");
         page.ReadsSoon("section[aria-label='Drawing'] .sums", "handle 42.0");
         page.ReadsSoon("section[aria-label='Drawing'] svg", "D 94.0");

@@ -40,7 +40,9 @@ internal static class SurfaceReadings
         }
 
         var limits = Limits(blank, asked);
-        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, mats, kept, limits))];
+        // A size that was left out of a chart is a gap, not a garment of which only the workable area is known.
+        var mayBeGiven = blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null);
+        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, mats, kept, limits, mayBeGiven))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
         var works = !known && zones.Any(z => z.Zone is not null);
@@ -111,7 +113,7 @@ internal static class SurfaceReadings
     }
 
     private static LaidZone Zone(
-        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits)
+        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, bool mayBeGiven)
     {
         var (echoes, zone, problem) = ReadZone.Of(spec);
         if (zone is null)
@@ -141,7 +143,7 @@ internal static class SurfaceReadings
                 : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));
         }
 
-        return zone is { Width: { } w, Height: { } h }
+        return mayBeGiven && zone is { Width: { } w, Height: { } h }
             ? new LaidZone(spec, echoes, Given(zone, w, h), null, null, null, [], null)
             : LaidZone.Fail(spec, echoes, null);
     }

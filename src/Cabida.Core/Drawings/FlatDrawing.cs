@@ -44,31 +44,34 @@ public static class FlatDrawing
 
     private static Drawing OfWall(Wall wall, SizeSheet sheet, IReadOnlyList<(Zone Zone, string? Name, Wall Turned)> zones)
     {
-        var height = wall.Height.Value.Millimetres;
+        // Of a bellied wall only the film of one zone has a flat shape; of others the whole wall has.
+        var film = wall.Belly is not null && zones.Count > 0 ? zones[0].Zone : null;
+        var low = film is null ? 0 : film.MiddleHeight - (film.Height.Value.Millimetres / 2);
+        var height = film is null ? wall.Height.Value.Millimetres : low + film.Height.Value.Millimetres;
         double Girth(double v) => wall.GirthAt(v).Value.Millimetres;
         double Shift(double v) => wall.Turn.Degrees / 360 * Girth(v);
         double Left(double v) => (-Girth(v) / 2) - Shift(v);
         double Right(double v) => (Girth(v) / 2) - Shift(v);
-        var strokes = new List<Stroke> { new(StrokeKind.Edge, Band(wall, height, Left, Right), Closed: true) };
+        var strokes = new List<Stroke> { new(StrokeKind.Edge, Band(wall, low, height, Left, Right), Closed: true) };
         if (wall.Handle is { } handle)
         {
             var blocked = handle.Value.Millimetres / 2;
-            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, Left, v => Left(v) + blocked), Closed: true, "handle"));
-            strokes.Add(new(StrokeKind.KeptClear, Band(wall, height, v => Right(v) - blocked, Right), Closed: true, "handle"));
+            strokes.Add(new(StrokeKind.KeptClear, Band(wall, low, height, Left, v => Left(v) + blocked), Closed: true, "handle"));
+            strokes.Add(new(StrokeKind.KeptClear, Band(wall, low, height, v => Right(v) - blocked, Right), Closed: true, "handle"));
         }
 
-        foreach (var place in sheet.Places)
+        foreach (var place in film is null ? sheet.Places : [])
         {
             strokes.Add(new(place.IsHole ? StrokeKind.Edge : StrokeKind.KeptClear, Points(WallZone.OnWall(wall, place.Area)), Closed: true, place.Name));
         }
 
-        strokes.Add(new(StrokeKind.Centre, [wall.Laid(-Shift(0), 0) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default, wall.Laid(-Shift(height), 1.04 * height)]));
+        strokes.Add(new(StrokeKind.Centre, [wall.Laid(-Shift(low), low) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default, wall.Laid(-Shift(height), 1.04 * height)]));
         var box = Box.Of(Outlines.Ring(strokes[0].Points))!.Value;
         var dimensions = new List<DimensionLine>
         {
-            new(null, wall.Cone is null ? "girth" : "girth at the rim", Girth(height), wall.GirthAt(height).Uncertainty.Millimetres,
+            new(null, film is not null ? "film, at its top" : wall.Cone is null ? "girth" : "girth at the rim", Girth(height), wall.GirthAt(height).Uncertainty.Millimetres,
                 wall.Laid(Left(height), height), wall.Laid(Right(height), height), DimensionPlace.Above, 1),
-            new(null, "", height, wall.Height.Uncertainty.Millimetres, new(box.MaxX, wall.Laid(0, 0).Y), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
+            new(null, "", height - low, wall.Height.Uncertainty.Millimetres, new(box.MaxX, wall.Laid(0, low).Y), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
         };
         var shown = 0;
         foreach (var (zone, name, turned) in zones)
@@ -135,8 +138,8 @@ public static class FlatDrawing
 
     internal static List<PlanePoint> Points(Polygon polygon) => [.. polygon.ExteriorRing.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
 
-    private static List<PlanePoint> Band(Wall wall, double height, Func<double, double> left, Func<double, double> right) =>
-        [.. Ring(wall, 0, left(0), right(0)), .. Enumerable.Reverse(Ring(wall, height, left(height), right(height)))];
+    private static List<PlanePoint> Band(Wall wall, double low, double height, Func<double, double> left, Func<double, double> right) =>
+        [.. Ring(wall, low, left(low), right(low)), .. Enumerable.Reverse(Ring(wall, height, left(height), right(height)))];
 
     private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) => wall.Cone is null
         ? [wall.Laid(from, v), wall.Laid(to, v)]

@@ -8,7 +8,7 @@ const typed = (text: string): Schemas['TypedLength'] => ({ text, unit: 'millimet
 /** How a picture is followed before anything is said of it. */
 export function unsaid(picture: Schemas['PictureView']): Request {
   return {
-    by: 'resolution', dotsPerInch: picture.dotsPerInch ? String(picture.dotsPerInch) : '', points: [], distance: typed(''),
+    by: picture.dotsPerInch ? 'resolution' : 'sheet', dotsPerInch: picture.dotsPerInch ? String(picture.dotsPerInch) : '', points: [], distance: typed(''),
     sheetWidth: typed('210'), sheetHeight: typed('297'), edge: 'inner', allowance: typed(''), smoothing: typed('0.1'), erased: [], straighten: true,
   };
 }

@@ -61,10 +61,12 @@ function Counts({ set }: { set: Schemas['SetView'] }) {
 function PiecePicture({ piece, zone }: { piece: Schemas['PieceView']; zone: Schemas['FitGroundView'] }) {
   const box = zone.zoneBox;
   if (!box) return null;
+  const edge = zone.flat?.strokes.find((s) => s.kind === 'edge' && s.path.endsWith('Z'));
   const dashed = zone.flat?.strokes.find((s) => s.kind === 'zone');
   return (
-    <svg className={zone.goods.isDark ? 'piece-picture on-dark' : 'piece-picture'} style={zone.goods.colour ? { background: zone.goods.colour } : undefined} viewBox={`${box.minX - 0.1 * box.width} ${-box.maxY} ${1.2 * box.width} ${box.height}`} aria-hidden="true">
+    <svg className={zone.goods.isDark ? 'piece-picture on-dark' : 'piece-picture'} viewBox={`${box.minX - 0.1 * box.width} ${-box.maxY} ${1.2 * box.width} ${box.height}`} aria-hidden="true">
       <g transform="scale(1 -1)">
+        {edge && <path d={edge.path} className="piece-ground" fill={zone.goods.colour || undefined} />}
         {dashed && <path d={dashed.path} className="stroke-zone" vectorEffect="non-scaling-stroke" />}
         <path d={piece.inkPath} className="ink" fill={piece.colour} fillRule="evenodd" />
       </g>

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { marked, nextStep, ready, unsaid } from './trace';
+
+const scan = { id: 'a', width: 2480, height: 3508, dotsPerInch: 300 };
+const photo = { ...scan, dotsPerInch: null };
+
+describe('following a picture', () => {
+  it('is ready at once when the scan states its resolution', () => {
+    expect(ready(unsaid(scan))).toBe(true);
+    expect(ready({ ...unsaid(scan), dotsPerInch: ' ' })).toBe(false);
+  });
+
+  it('asks for the corners of a photograph in turn', () => {
+    const request = unsaid(photo);
+    expect(request.by).toBe('sheet');
+    expect(nextStep(request)).toContain('upper left');
+    const two = { ...request, points: [{ x: 1, y: 1 }, { x: 9, y: 1 }] };
+    expect(nextStep(two)).toContain('lower right');
+    expect(ready({ ...two, points: [...two.points, { x: 9, y: 9 }, { x: 1, y: 9 }] })).toBe(true);
+  });
+
+  it('moves the nearest mark once all are set', () => {
+    const two = [{ x: 0, y: 0 }, { x: 100, y: 0 }];
+    expect(marked(two, 'twoPoints', { x: 90, y: 5 })).toEqual([{ x: 0, y: 0 }, { x: 90, y: 5 }]);
+    expect(marked([], 'twoPoints', { x: 3, y: 4 })).toEqual([{ x: 3, y: 4 }]);
+  });
+
+  it('asks how far two points are apart', () => {
+    const request = { ...unsaid(photo), by: 'twoPoints' as const, points: [{ x: 0, y: 0 }, { x: 100, y: 0 }] };
+    expect(nextStep(request)).toContain('how far');
+    expect(ready(request)).toBe(false);
+    expect(ready({ ...request, distance: { text: '100', unit: 'millimetre' } })).toBe(true);
+  });
+});
