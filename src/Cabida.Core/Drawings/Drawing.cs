@@ -8,6 +8,9 @@ public enum StrokeKind
     /// <summary>An edge that is seen: thick, continuous.</summary>
     Edge,
 
+    /// <summary>The edge of a hole that goes through.</summary>
+    Hole,
+
     /// <summary>An edge that is hidden: short dashes.</summary>
     Hidden,
 

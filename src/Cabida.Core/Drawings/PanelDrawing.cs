@@ -87,7 +87,7 @@ internal static class PanelDrawing
         }
         else
         {
-            strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select(r => new Stroke(StrokeKind.Edge, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
+            strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select((r, i) => new Stroke(i == 0 ? StrokeKind.Edge : StrokeKind.Hole, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
         }
 
         foreach (var place in sheet.Places)
@@ -95,7 +95,7 @@ internal static class PanelDrawing
             var within = place.IsHole ? place.Area : Outlines.PolygonsOf(place.Area.Intersection(panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
             if (within is not null)
             {
-                strokes.Add(new(place.IsHole ? StrokeKind.Edge : StrokeKind.KeptClear, FlatDrawing.Points(within), Closed: true, place.IsHole ? null : place.Name));
+                strokes.Add(new(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, FlatDrawing.Points(within), Closed: true, place.IsHole ? null : place.Name));
             }
         }
 

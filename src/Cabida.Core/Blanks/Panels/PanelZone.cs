@@ -89,8 +89,11 @@ internal static class PanelZone
             }
 
             var bounds = Box.Of(part)!.Value;
-            var shape = ZoneShape.Of(part, new PlanePoint(bounds.CentreX, bounds.CentreY), p =>
-                boxes.Where(x => OnSide(x.Box, p)).Select(x => (LimitKind?)x.Kind(p)).FirstOrDefault() ?? LimitKind.Edge);
+            var shape = ZoneShape.Of(part, new PlanePoint(bounds.CentreX, bounds.CentreY), e =>
+            {
+                var p = e.From.Towards(e.To, 0.5);
+                return boxes.Where(x => OnSide(x.Box, p)).Select(x => (LimitKind?)x.Kind(p)).FirstOrDefault() ?? LimitKind.Edge;
+            });
             List<Polygon> away = [.. kept.Select(k => ClearShapes.Of(k, panel.Datums, k.Clearance + (uncertain * k.Uncertainty.Millimetres))).Where(k => k.Ok).Select(k => k.Value)];
             if (panel.Inner is { } inner)
             {

@@ -92,11 +92,11 @@ public sealed class ZoneShape
         isRectangle: true);
 
     /// <summary>Any polygon whose edges are named by what they lie on.</summary>
-    internal static ZoneShape Of(Polygon outline, PlanePoint datum, Func<PlanePoint, LimitKind> limitAt)
+    internal static ZoneShape Of(Polygon outline, PlanePoint datum, Func<ZoneEdge, LimitKind> limitOf)
     {
         var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge, counterClockwise: true)
             .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false)))
-            .Select(e => e with { Limit = limitAt(e.From.Towards(e.To, 0.5)) }).ToList();
+            .Select(e => e with { Limit = limitOf(e) }).ToList();
         var isRectangle = outline.NumInteriorRings == 0 && outline.NumPoints == 5 && Math.Abs(outline.Area - outline.EnvelopeInternal.Area) < 1e-9 * outline.Area;
         return new ZoneShape(outline, edges, datum, isRectangle);
     }
@@ -126,9 +126,12 @@ public sealed class ZoneShape
         var datum = new PlanePoint(
             Moved(box.MinX, Bounds.MinX) || Moved(box.MaxX, Bounds.MaxX) ? box.CentreX : Datum.X,
             Moved(box.MinY, Bounds.MinY) || Moved(box.MaxY, Bounds.MaxY) ? box.CentreY : Datum.Y);
+        // Most edges are untouched and keep their names; the few others lie on an old edge or on a place kept clear.
+        var untouched = Edges.GroupBy(e => (e.From, e.To)).ToDictionary(g => g.Key, g => g.First().Limit);
         var whole = Outline.Boundary;
-        return Of(part, datum, middle =>
-            whole.IsWithinDistance(Outlines.Factory.CreatePoint(middle.ToCoordinate()), OnEdge) ? LimitNear(middle) : LimitKind.KeptClear);
+        return Of(part, datum, e => untouched.TryGetValue((e.From, e.To), out var limit) ? limit
+            : e.From.Towards(e.To, 0.5) is var middle && whole.IsWithinDistance(Outlines.Factory.CreatePoint(middle.ToCoordinate()), OnEdge) ? LimitNear(middle)
+            : LimitKind.KeptClear);
     }
 
     /// <summary>A point this near to an edge lies on it; millimetres.</summary>

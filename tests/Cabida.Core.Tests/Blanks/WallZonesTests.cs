@@ -1,0 +1,88 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Drawings;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+
+namespace Cabida.Core.Tests.Blanks;
+
+public class WallZonesTests
+{
+    [Fact]
+    public void A_zone_of_its_own_size_stands_where_it_was_measured_in_on_the_wall()
+    {
+        var laid = Laid(TestBlanks.Mug(), Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"));
+        laid.Zone!.Nominal.Bounds.ShouldBe(new Box(-30, 20, 30, 60));
+        // 45 of a girth of 257.611, to the left of the front.
+        laid.Wall!.Turn.Degrees.ShouldBe(-360 * 45 / 257.611, 1e-3);
+        laid.Stands!.Across.ShouldBe(-45, 1e-6);
+        laid.Stands.FromTop.ShouldBe(94 - 60, 1e-9);
+        laid.Notes.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_zone_that_reaches_the_handle_ends_there_and_says_by_how_much()
+    {
+        // Left of the front 128.806 − 21 − 8 = 99.806 are free; the zone's far side would stand at 110.
+        var laid = Laid(TestBlanks.Mug(), Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "80"));
+        laid.Zone!.Nominal.Bounds.MinX.ShouldBe(80 - 99.806, 1e-3);
+        laid.Notes.ShouldHaveSingleItem().ToString().ShouldContain("10.2 mm wider than what is left beside the handle");
+    }
+
+    [Fact]
+    public void Uneven_margins_move_the_zone_off_the_front_and_keep_its_sum_true()
+    {
+        var laid = Laid(TestBlanks.Mug(), TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Left = TypedLength.Mm(8), Right = TypedLength.Mm(38) } });
+        laid.Zone!.Width.Value.Millimetres.ShouldBe(257.611 - 42 - 46, 1e-3);
+        laid.Stands!.Across.ShouldBe(-15, 1e-9);
+        laid.Zone.Nominal.Bounds.CentreX.ShouldBe(0, 1e-9);
+    }
+
+    [Fact]
+    public void A_zone_beside_the_front_of_a_cone_stands_upright_in_its_own_development()
+    {
+        var tumbler = TestBlanks.Tumbler("276", "219", "150");
+        var front = Laid(tumbler, Sized("60", "40", Datum.Middle, "", Sideways.Centred, ""));
+        var side = Laid(tumbler, Sized("60", "40", Datum.Middle, "", Sideways.Right, "50"));
+        // A cone is the same all round, so the same zone has the same shape wherever it stands.
+        side.Zone!.Nominal.Outline.SymmetricDifference(front.Zone!.Nominal.Outline).Area.ShouldBeLessThan(1e-6);
+        side.Wall!.Turn.Degrees.ShouldBeGreaterThan(0);
+    }
+
+    [Fact]
+    public void A_seam_and_a_lip_are_kept_clear_wherever_the_zone_looks_at_them_from()
+    {
+        var mug = TestBlanks.Mug() with
+        {
+            KeptClear =
+            [
+                new KeptClear("lip", "lip", ClearShape.Band) { Height = TypedLength.Mm(20), Clearance = TypedLength.Mm(2), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(0) } },
+                new KeptClear("seam", "seam", ClearShape.Strip) { Width = TypedLength.Mm(4), Clearance = TypedLength.Mm(3), Place = new Place { Side = Sideways.Left, Across = TypedLength.Mm(60) } },
+            ],
+        };
+        var wrap = Laid(mug, TestBlanks.Wrap).Zone!.Nominal;
+        wrap.Bounds.MaxY.ShouldBe(94 - 22, 1e-6);
+        wrap.Bounds.MinX.ShouldBe(-60 + 5, 1e-6);
+        var left = Laid(mug, Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"));
+        left.Zone!.Nominal.Bounds.MinX.ShouldBe(-15 + 5, 1e-6);
+    }
+
+    [Fact]
+    public void Every_zone_of_a_wall_is_drawn_where_it_stands_on_it()
+    {
+        var mug = TestBlanks.Mug() with { Zones = [TestBlanks.Wrap, Sized("60", "40", Datum.Bottom, "20", Sideways.Right, "45")] };
+        var flat = FlatDrawing.Of(BlankSheet.Of(mug).Sizes[0])!;
+        var zones = flat.Strokes.Where(s => s.Kind == StrokeKind.Zone).ToList();
+        zones.Count.ShouldBe(2);
+        zones[1].Points.Min(p => p.X).ShouldBe(15, 1e-6);
+        zones[1].Points.Max(p => p.X).ShouldBe(75, 1e-6);
+        flat.Dimensions.Count(d => d.OfZone).ShouldBe(2);
+    }
+
+    private static ZoneSpec Sized(string width, string height, Datum from, string away, Sideways side, string across) => TestBlanks.Wrap with
+    {
+        Width = new TypedLength(width), Height = new TypedLength(height),
+        Place = new Place { From = from, Away = new TypedLength(away), Side = side, Across = new TypedLength(across) },
+    };
+
+    private static LaidZone Laid(Blank blank, ZoneSpec zone) => BlankSheet.Of(blank with { Zones = [zone] }).Sizes[0].Zones[0];
+}
