@@ -26,7 +26,13 @@ public sealed class Pictures(CabidaContext db, TimeProvider clock)
 
         db.Pictures.Add(new PictureRow
         {
-            Id = id, MediaType = mediaType, Width = width, Height = height, DotsPerInch = dotsPerInch, Bytes = bytes, AddedAt = clock.GetUtcNow().UtcDateTime,
+            Id = id,
+            MediaType = mediaType,
+            Width = width,
+            Height = height,
+            DotsPerInch = dotsPerInch,
+            Bytes = bytes,
+            AddedAt = clock.GetUtcNow().UtcDateTime,
         });
         await db.SaveChangesAsync(stop);
         db.ChangeTracker.Clear();

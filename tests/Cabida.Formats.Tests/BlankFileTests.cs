@@ -18,7 +18,11 @@ public partial class BlankFileTests
             KeptClear = [new KeptClear("k", "lip", ClearShape.Band) { Height = TypedLength.Mm(14) }],
             Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline([[new(0, 0), new(10, 0), new(5, 8)]], "a scan", 0.13) { PictureId = "abc" } },
             Material = new Material { Name = "enamel", Colour = "#ffffff", StandsHeat = "180" },
-            Girths = 5, Tags = ["a", "b"], PictureId = "abc", JobId = "j", Note = "“ü”",
+            Girths = 5,
+            Tags = ["a", "b"],
+            PictureId = "abc",
+            JobId = "j",
+            Note = "“ü”",
         };
         var back = BlankFile.Read(BlankFile.Write([blank])).Value.ShouldHaveSingleItem();
         back.PictureId.ShouldBeNull();

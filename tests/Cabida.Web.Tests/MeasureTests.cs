@@ -52,7 +52,10 @@ public sealed class MeasureTests : IDisposable
         var id = (string)(await app.Post("/api/blanks", new { name = "Plate", surface = "flat", outline = "drawn" }))["id"]!;
         var view = await app.Change($"/api/blanks/{id}", "blank", b => b["outline"]!["drawn"] = new JsonObject
         {
-            ["rings"] = outline["rings"]!.DeepClone(), ["source"] = "a scan", ["uncertainty"] = (double)found["uncertainty"]!, ["pictureId"] = (string)scan["id"]!,
+            ["rings"] = outline["rings"]!.DeepClone(),
+            ["source"] = "a scan",
+            ["uncertainty"] = (double)found["uncertainty"]!,
+            ["pictureId"] = (string)scan["id"]!,
         });
         ((double)view["sizes"]![0]!["zones"]![0]!["width"]!).ShouldBe(130 - 12, 1);
         var preview = await app.CreateClient().GetAsync($"/api/pictures/{scan["id"]}?width=200");

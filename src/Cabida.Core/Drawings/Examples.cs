@@ -20,14 +20,18 @@ internal static class Examples
             case SurfaceKind.Framed:
                 var frame = BlankSheet.Of(blank with
                 {
-                    Frame = new FrameSpec(), Zones = [], KeptClear = [],
+                    Frame = new FrameSpec(),
+                    Zones = [],
+                    KeptClear = [],
                     Measured = [Read(DimensionKind.RebateWidth, 214), Read(DimensionKind.RebateHeight, 264), Read(DimensionKind.SightWidth, 202), Read(DimensionKind.SightHeight, 252)],
                 }).Sizes[0];
                 return empty with { Panel = frame.Panel, Mats = frame.Mats };
             case SurfaceKind.Garment:
                 var garment = BlankSheet.Of(blank with
                 {
-                    Garment = blank.Garment with { Sizes = [""] }, Zones = [], KeptClear = [],
+                    Garment = blank.Garment with { Sizes = [""] },
+                    Zones = [],
+                    KeptClear = [],
                     Measured = [Read(DimensionKind.Width, blank.Garment.Kind == GarmentKind.Bag ? 380 : 520), Read(DimensionKind.CollarToHem, blank.Garment.Kind == GarmentKind.Bag ? 420 : 680)],
                 }).Sizes[0];
                 return empty with { Panel = garment.Panel };
@@ -35,7 +39,9 @@ internal static class Examples
                 var kind = blank.Outline.Kind == OutlineKind.Drawn ? OutlineKind.Rounded : blank.Outline.Kind;
                 var flat = BlankSheet.Of(blank with
                 {
-                    Outline = new PanelOutline { Kind = kind, Sides = Math.Clamp(blank.Outline.Sides, 3, 24) }, Zones = [], KeptClear = [],
+                    Outline = new PanelOutline { Kind = kind, Sides = Math.Clamp(blank.Outline.Sides, 3, 24) },
+                    Zones = [],
+                    KeptClear = [],
                     Measured = [Read(DimensionKind.Width, 180), Read(DimensionKind.Height, 120), Read(DimensionKind.CornerRadius, 15), Read(DimensionKind.Across, 120), Read(DimensionKind.AcrossFlats, 120)],
                 }).Sizes[0];
                 return empty with { Panel = flat.Panel };

@@ -16,7 +16,13 @@ internal static partial class SvgOutline
 
     private static readonly Dictionary<string, double> MillimetresPer = new(StringComparer.Ordinal)
     {
-        ["mm"] = 1, ["cm"] = 10, ["in"] = 25.4, ["pt"] = 25.4 / 72, ["pc"] = 25.4 / 6, ["px"] = 25.4 / UnitsPerInch, [""] = 25.4 / UnitsPerInch,
+        ["mm"] = 1,
+        ["cm"] = 10,
+        ["in"] = 25.4,
+        ["pt"] = 25.4 / 72,
+        ["pc"] = 25.4 / 6,
+        ["px"] = 25.4 / UnitsPerInch,
+        [""] = 25.4 / UnitsPerInch,
     };
 
     public static Outcome<FileLoops> Read(byte[] file)

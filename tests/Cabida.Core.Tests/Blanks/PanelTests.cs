@@ -44,7 +44,9 @@ public class PanelTests
         {
             var hole = new KeptClear("h", "Hole", ClearShape.Round)
             {
-                IsHole = true, Width = TypedLength.Mm(across), Clearance = TypedLength.Mm(clear),
+                IsHole = true,
+                Width = TypedLength.Mm(across),
+                Clearance = TypedLength.Mm(clear),
                 Place = new Place { From = Datum.Bottom, Away = TypedLength.Mm(up), Side = x < 0 ? Sideways.Left : Sideways.Right, Across = TypedLength.Mm(Math.Abs(x)) },
             };
             var blank = Flat(OutlineKind.Rectangle, (DimensionKind.Width, "120"), (DimensionKind.Height, "100")) with { KeptClear = [hole] };

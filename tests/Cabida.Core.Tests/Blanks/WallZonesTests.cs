@@ -80,7 +80,8 @@ public class WallZonesTests
 
     private static ZoneSpec Sized(string width, string height, Datum from, string away, Sideways side, string across) => TestBlanks.Wrap with
     {
-        Width = new TypedLength(width), Height = new TypedLength(height),
+        Width = new TypedLength(width),
+        Height = new TypedLength(height),
         Place = new Place { From = from, Away = new TypedLength(away), Side = side, Across = new TypedLength(across) },
     };
 

@@ -2,9 +2,9 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
-using Dimension = Cabida.Core.Measures.Dimension;
 using NetTopologySuite.Operation.Buffer;
 using Area = NetTopologySuite.Geometries.Geometry;
+using Dimension = Cabida.Core.Measures.Dimension;
 
 namespace Cabida.Core.Blanks;
 
