@@ -85,18 +85,14 @@ internal static class SizeChart
         {
             if (step < -allowed)
             {
-                Tell(to, Phrase.Say($"{to.Row.Title:strong} is {to.Is!.Value}, less than the {from.Is!.Value} of the smaller size {from.Row.Of}. Read both again; they may have been changed over."));
+                Tell(Phrase.Say($"{to.Row.Title:strong} is {to.Is!.Value}, less than the {from.Is!.Value} of the smaller size {from.Row.Of}. Read both again; they may have been changed over."));
             }
             else if (usual is { } u && u > allowed && step > (Irregular * u) + allowed)
             {
-                Tell(to, Phrase.Say($"From {from.Row.Of} to {to.Row.Of} {to.Row.Name:strong} grows by {Length.Mm(step)}; between the other sizes it is about {Length.Mm(u)}. Read them again."));
+                Tell(Phrase.Say($"From {from.Row.Of} to {to.Row.Of} {to.Row.Name:strong} grows by {Length.Mm(step)}; between the other sizes it is about {Length.Mm(u)}. Read them again."));
             }
         }
 
-        void Tell(DimensionResult at, Phrase words)
-        {
-            _ = at;
-            findings.Add(new BlankFinding(false, [kind], words));
-        }
+        void Tell(Phrase words) => findings.Add(new BlankFinding(false, [kind], words));
     }
 }
