@@ -20,7 +20,7 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
         var found = Is(kind);
         if (found is null)
         {
-            findings.Add(new BlankFinding(true, [kind], Of.Length > 0 ? Phrase.Say($"{Of:strong}: {asking}") : asking));
+            findings.Add(BlankFinding.Ask(kind, Of.Length > 0 ? Phrase.Say($"{Of:strong}: {asking}") : asking));
         }
 
         return found;

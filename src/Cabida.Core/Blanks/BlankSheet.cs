@@ -21,7 +21,14 @@ public sealed record DimensionResult(DimensionRow Row, IReadOnlyList<IReadOnlyLi
 /// <param name="Stops">Whether nothing can be worked out until it is mended.</param>
 /// <param name="Dimensions">The dimensions it is about.</param>
 /// <param name="Message">What it is, and what would mend it.</param>
-public sealed record BlankFinding(bool Stops, IReadOnlyList<DimensionKind> Dimensions, Phrase Message);
+public sealed record BlankFinding(bool Stops, IReadOnlyList<DimensionKind> Dimensions, Phrase Message)
+{
+    /// <summary>Whether it asks for what was not read, rather than pointing out what cannot be.</summary>
+    public bool AsksFor { get; init; }
+
+    /// <summary>A finding that asks for a reading.</summary>
+    internal static BlankFinding Ask(DimensionKind kind, Phrase message) => new(true, [kind], message) { AsksFor = true };
+}
 
 /// <summary>A figure that follows from the readings.</summary>
 /// <param name="Name">What it is.</param>

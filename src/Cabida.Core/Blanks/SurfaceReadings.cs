@@ -40,8 +40,8 @@ internal static class SurfaceReadings
         }
 
         var limits = Limits(blank, asked);
-        // A size that was left out of a chart is a gap, not a garment of which only the workable area is known.
-        var mayBeGiven = blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null);
+        // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
+        var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor) && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null));
         List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, mats, kept, limits, mayBeGiven))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;

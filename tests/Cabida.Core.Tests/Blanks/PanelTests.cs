@@ -113,6 +113,9 @@ public class PanelTests
         sheet.Findings.ShouldAllBe(f => !f.Stops);
         sheet.Findings.ShouldContain(f => f.Message.ToString().Contains("stays unknown until the wall is measured", StringComparison.Ordinal));
         sheet.WorksOut.ShouldNotContain(w => w.Name.Contains("round", StringComparison.Ordinal));
+        // What was read and cannot be is another matter: it stops, whatever is given.
+        BlankSheet.Of(TestBlanks.Tumbler("300", "100", "30") with { Zones = mug.Zones }).ShouldSatisfyAllConditions(
+            s => s.Findings[0].Stops.ShouldBeTrue(), s => s.Zone.ShouldBeNull());
     }
 
     private static readonly ZoneSpec Zone = new("z", "Front") { Margins = new(TypedLength.Mm(6), TypedLength.Mm(8), TypedLength.Mm(6), TypedLength.Mm(6)) };

@@ -71,7 +71,7 @@ internal static class PanelReadings
         var is1 = across ?? round?.Times(1 / Math.PI);
         if (is1 is null)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.Across], Phrase.Say($"Read how wide it is across its middle.")));
+            findings.Add(BlankFinding.Ask(DimensionKind.Across, Phrase.Say($"Read how wide it is across its middle.")));
             return null;
         }
 
@@ -109,7 +109,7 @@ internal static class PanelReadings
     {
         if (outline.Drawn is not { Rings.Count: > 0 } drawn)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file.")));
+            findings.Add(BlankFinding.Ask(DimensionKind.Width, Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file.")));
             return null;
         }
 

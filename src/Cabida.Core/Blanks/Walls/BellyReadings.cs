@@ -33,7 +33,7 @@ internal static class BellyReadings
 
         if (rings.Count < Fewest)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.GirthAt], Phrase.Say(
+            findings.Add(BlankFinding.Ask(DimensionKind.GirthAt, Phrase.Say(
                 $"Read the girth at {Fewest} heights or more, each with how far up from the base it was taken; {rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best.")));
             return null;
         }

@@ -12,13 +12,13 @@ internal static class WallReadings
         var height = rows.Is(DimensionKind.Height);
         if (girth is null)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.Girth], Phrase.Say(
+            findings.Add(BlankFinding.Ask(DimensionKind.Girth, Phrase.Say(
                 $"Read the girth: lay a strip of paper round the wall and measure it. Across, or half-way round, does as well.")));
         }
 
         if (height is null)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.Height], Phrase.Say($"Read the height of the wall, from the base to the rim.")));
+            findings.Add(BlankFinding.Ask(DimensionKind.Height, Phrase.Say($"Read the height of the wall, from the base to the rim.")));
         }
 
         return girth is not null && height is not null && Handle(rows, girth, findings, out var handle)
@@ -97,7 +97,7 @@ internal static class WallReadings
         {
             if (missing)
             {
-                findings.Add(new BlankFinding(true, [what], words));
+                findings.Add(BlankFinding.Ask(what, words));
             }
         }
     }
