@@ -128,7 +128,7 @@ describe('the material', () => {
 describe('what wants looking at', () => {
   it('is counted, and what stops stands out', () => {
     const message = (text: string): Schemas['Phrase'] => ({ parts: [{ text, strong: false, fine: false }] });
-    const markup = html(<FindingsCard findings={[{ stops: true, dimensions: [], message: message('Read the girth.') }, { stops: false, dimensions: [], message: message('Look.') }]} />);
+    const markup = html(<FindingsCard findings={[{ stops: true, asksFor: true, dimensions: [], message: message('Read the girth.') }, { stops: false, asksFor: false, dimensions: [], message: message('Look.') }]} />);
     expect(markup).toContain('finding stop');
     expect(markup).toContain('count over');
     expect(html(<FindingsCard findings={[]} />)).toContain('nothing');
