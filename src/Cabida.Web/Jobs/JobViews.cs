@@ -15,8 +15,8 @@ namespace Cabida.Web.Jobs;
 /// <param name="Ground">What it stands on.</param>
 internal sealed record RunCard(string Id, string Name, string Blank, int Pieces, string Todo, PieceView? First, DrawingBox? Ground);
 
-/// <summary>A zone and wall as little as a slip needs: paths and box.</summary>
-internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double MaxY, string Edge, string Zone);
+/// <summary>A zone and its surface as little as a slip needs: paths, box and colour.</summary>
+internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double MaxY, string Edge, string Zone, GoodsView Goods);
 
 /// <summary>An order with its runs.</summary>
 internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
@@ -53,6 +53,6 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         var drawing = Blanks.DrawingView.Of(Core.Drawings.FlatDrawing.Of(run.Laid!, run.Size!));
         string Path(Core.Drawings.StrokeKind kind) => string.Concat(drawing.Strokes.Where(s => s.Kind == kind).Select(s => s.Path));
         return new DrawingBox(
-            drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone));
+            drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone), GoodsView.Of(run.Blank?.Material));
     }
 }

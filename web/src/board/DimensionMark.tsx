@@ -10,6 +10,8 @@ interface Props {
   text: string;
   letter?: string;
   className?: string;
+  /** Where along the line its letter stands, as a share; lines beside one another keep theirs apart. */
+  along?: number;
   lit?: boolean;
   onLight?: (letter?: string) => void;
 }
@@ -19,14 +21,14 @@ const LETTER_WIDTH = 17;
 const CHARACTER = 6.6;
 
 /** A dimension line after ISO 129: thin, with oblique ticks, its figure in a gap of the line. */
-export function DimensionMark({ extend, line: [a, b], text, letter, className = '', lit = false, onLight }: Props) {
+export function DimensionMark({ extend, line: [a, b], text, letter, className = '', along = 0.5, lit = false, onLight }: Props) {
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
   const upright = Math.abs(b.x - a.x) < Math.abs(b.y - a.y);
   const width = text.length * CHARACTER + 12 + (letter ? LETTER_WIDTH : 0);
   // Too short for its figure: the figure stands beside the line, and outside its end.
   const beside = length < width + 10 && !letter;
-  const at = letter && upright ? { x: a.x > extend[0].x ? middle.x + width / 2 + 10 : middle.x - width / 2 - 10, y: middle.y }
+  const at = letter && upright ? { x: a.x > extend[0].x ? middle.x + width / 2 + 10 : middle.x - width / 2 - 10, y: a.y + along * (b.y - a.y) }
     : beside && !upright ? { x: Math.max(a.x, b.x) + width / 2 + 4, y: middle.y } : middle;
   const turned = upright && !letter ? ` rotate(-90)` : '';
   return (

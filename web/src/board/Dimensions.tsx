@@ -34,6 +34,7 @@ export function Dimensions({ lines, box, scale, lit, onLight }: Props) {
             text={`${line.word ? `${line.word} ` : ''}${value}${uncertain}`}
             letter={line.letter ?? undefined}
             className={line.ofZone ? 'of-zone' : ''}
+            along={0.5 + 0.17 * line.level}
             lit={lit !== undefined && lit === line.letter}
             onLight={onLight}
           />

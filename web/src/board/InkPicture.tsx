@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react';
 import type { Schemas } from '../api/client';
 
 interface Props {
@@ -7,14 +8,16 @@ interface Props {
   around?: number;
   paths: readonly { d: string; className?: string; fill?: string }[];
   className?: string;
+  /** The colour it is seen against, where it is known. */
+  goods?: string;
 }
 
 /** Paths in millimetres (y up), as large as the place allows. */
-export function InkPicture({ label, box, around = 0.04, paths, className }: Props) {
+export function InkPicture({ label, box, around = 0.04, paths, className, goods }: Props) {
   const [w, h] = [box.maxX - box.minX, box.maxY - box.minY];
   const room = around * Math.max(w, h);
   return (
-    <svg className={className ?? 'ink-picture'} viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`} role="img" aria-label={label} preserveAspectRatio="xMidYMid meet">
+    <svg className={className ?? 'ink-picture'} viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`} style={goods ? { '--goods': goods } as CSSProperties : undefined} role="img" aria-label={label} preserveAspectRatio="xMidYMid meet">
       <g transform="scale(1 -1)">
         {paths.map((p, i) => <path key={i} d={p.d} className={p.className} fill={p.fill} fillRule="evenodd" vectorEffect="non-scaling-stroke" />)}
       </g>

@@ -6,7 +6,8 @@ export function RunPicture({ run }: { run: Schemas['RunCard'] }) {
   if (!run.first || !run.ground) return <span className="run-picture blank" aria-hidden="true" />;
   return (
     <InkPicture
-      className="run-picture"
+      className={run.ground.goods.isDark ? 'run-picture on-dark' : 'run-picture'}
+      goods={run.ground.goods.colour}
       label={`${run.first.name}, laid flat`}
       box={run.ground}
       paths={[
