@@ -34,3 +34,9 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   const told = (error ?? {}) as { title?: string; detail?: string };
   throw new Problem(response.status, told.title ?? 'Something went wrong', told.detail ?? `The server answered ${response.status}.`);
 }
+
+/** Sends a file as it is; the answer, or the problem it tells of. */
+export function sendFile<T>(path: string, file: Blob): Promise<T> {
+  const sent = fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } });
+  return answer<T>(sent.then(async (response) => (response.ok ? { data: (await response.json()) as T, response } : { error: await response.json().catch(() => undefined), response })));
+}

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { Link } from 'react-router';
-import { answer, type Schemas } from '../api/client';
+import { sendFile, type Schemas } from '../api/client';
 
 interface Props {
   id: string;
@@ -13,10 +13,7 @@ interface Props {
 export function DrawnOutlineRow({ id, drawn, onDrawn }: Props) {
   const file = useRef<HTMLInputElement>(null);
   const read = useMutation({
-    mutationFn: async (chosen: File) => {
-      const response = fetch(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, { method: 'POST', body: chosen, headers: { 'Content-Type': 'application/octet-stream' } });
-      return answer<Schemas['DrawnOutline']>(response.then(async (r) => (r.ok ? { data: (await r.json()) as Schemas['DrawnOutline'], response: r } : { error: await r.json(), response: r })));
-    },
+    mutationFn: (chosen: File) => sendFile<Schemas['DrawnOutline']>(`/api/outlines?name=${encodeURIComponent(chosen.name)}`, chosen),
     onSuccess: onDrawn,
   });
   return (

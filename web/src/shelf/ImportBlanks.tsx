@@ -1,15 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
-import { answer, type Schemas } from '../api/client';
+import { sendFile, type Schemas } from '../api/client';
 
 /** Blanks from another workshop's file, and all of this one's to a file. */
 export function ImportBlanks() {
   const file = useRef<HTMLInputElement>(null);
   const cache = useQueryClient();
   const bring = useMutation({
-    mutationFn: (chosen: File) => answer<Schemas['BroughtIn']>(
-      fetch('/api/blanks/file', { method: 'POST', body: chosen, headers: { 'Content-Type': 'application/octet-stream' } })
-        .then(async (r) => (r.ok ? { data: (await r.json()) as Schemas['BroughtIn'], response: r } : { error: await r.json(), response: r }))),
+    mutationFn: (chosen: File) => sendFile<Schemas['BroughtIn']>('/api/blanks/file', chosen),
     onSuccess: () => void cache.invalidateQueries({ queryKey: ['blanks'] }),
   });
   return (
