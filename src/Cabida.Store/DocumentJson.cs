@@ -11,7 +11,7 @@ public static class DocumentJson
     /// <summary>The form that is written now. An older one is brought to it when read.</summary>
     public const int CurrentForm = 2;
 
-    internal static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
         Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
