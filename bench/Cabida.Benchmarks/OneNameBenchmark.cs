@@ -21,7 +21,7 @@ public class OneNameBenchmark
         for (var n = 0; n < 60; n++)
         {
             var fit = PieceFit.Of(new Piece("warm", Ground.Name(n)), ground);
-            size = fit.Parts[0].SizeMm;
+            size = fit.Parts[0].Line!.SizeMm;
         }
 
         next = 60;
@@ -29,7 +29,7 @@ public class OneNameBenchmark
 
     /// <summary>Shaping, outlining and joining, nothing else.</summary>
     [Benchmark(Baseline = true)]
-    public int Floor() => new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, 0, cache).InkAt(size).NumPoints;
+    public int Floor() => new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, LineSetting.Plain, cache).InkAt(size).NumPoints;
 
     /// <summary>Composing, fitting and checking it whole.</summary>
     [Benchmark]

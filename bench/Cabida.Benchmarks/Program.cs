@@ -6,11 +6,7 @@ using Cabida.Benchmarks;
 
 const int Iterations = 15;
 
-if (args is ["growth"])
-{
-    ListGrowth.Report();
-}
-else if (args is ["tracing"])
+if (args is ["tracing"])
 {
     Tracing.Report();
 }
@@ -25,6 +21,14 @@ else if (args is ["large"])
 else if (args is ["blanks"])
 {
     BlankWork.Report();
+}
+else if (args is ["lists"])
+{
+    Lists.Report();
+}
+else if (args is ["composing"])
+{
+    ComposingWork.Report();
 }
 else
 {

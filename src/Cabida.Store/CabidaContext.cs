@@ -22,6 +22,15 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
     /// <summary>Pictures and scans.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
 
+    /// <summary>Outlines of graphics.</summary>
+    public DbSet<OutlinesRow> Outlines => Set<OutlinesRow>();
+
+    /// <summary>Typefaces that the maker added.</summary>
+    public DbSet<TypefaceRow> Typefaces => Set<TypefaceRow>();
+
+    /// <summary>Long work.</summary>
+    public DbSet<WorkRow> Works => Set<WorkRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -37,6 +46,9 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
             e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
         });
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
+        modelBuilder.Entity<OutlinesRow>().HasKey(p => p.Id);
+        modelBuilder.Entity<TypefaceRow>().HasKey(p => p.Id);
+        modelBuilder.Entity<WorkRow>().HasIndex(w => new { w.Kind, w.State });
         modelBuilder.Entity<ReferenceRow>(e =>
         {
             e.HasKey(r => new { r.FromKind, r.FromId, r.ToKind, r.ToId });

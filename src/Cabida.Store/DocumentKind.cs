@@ -23,7 +23,7 @@ public static class DocumentKinds
     public static DocumentKind<Blank> Blank { get; } = new("blank", b => b.Name, ReferencesOf);
 
     /// <summary>Motifs.</summary>
-    public static DocumentKind<Motif> Motif { get; } = new("motif", m => m.Name, m => m.Parts.OfType<LetteringPart>().Select(p => new Reference("typeface", p.TypefaceId)));
+    public static DocumentKind<Motif> Motif { get; } = new("motif", m => m.Name, ReferencesOf);
 
     /// <summary>Films.</summary>
     public static DocumentKind<Film> Film { get; } = new("film", f => f.Name, _ => []);
@@ -37,8 +37,32 @@ public static class DocumentKinds
     /// <summary>Runs.</summary>
     public static DocumentKind<Run> Run { get; } = new("run", r => r.Name, ReferencesOf);
 
+    /// <summary>Graphics; their outlines are kept beside the documents.</summary>
+    public static DocumentKind<Graphic> Graphic { get; } = new("graphic", g => g.Name, _ => []);
+
+    /// <summary>The maker's own settings; there is one.</summary>
+    public static DocumentKind<Workshop> Workshop { get; } = new("workshop", w => w.Name, w => w.MarkId.Length > 0 ? [new Reference("graphic", w.MarkId)] : []);
+
+    /// <summary>What typefaces are called in references; they are kept beside the documents.</summary>
+    public const string Typeface = "typeface";
+
     /// <summary>What pictures are called in references; they are kept beside the documents.</summary>
     public const string Picture = "picture";
+
+    private static IEnumerable<Reference> ReferencesOf(Motif motif)
+    {
+        var ground = motif.Ground.BlankId.Length > 0 ? [new Reference(Blank.Kind, motif.Ground.BlankId)] : Array.Empty<Reference>();
+        return ground.Concat(motif.AllParts.SelectMany(IEnumerable<Reference> (p) =>
+        [
+            .. p.FilmId.Length > 0 ? [new Reference(Film.Kind, p.FilmId)] : Array.Empty<Reference>(),
+            .. p switch
+            {
+                LetteringPart l => [new Reference(Typeface, l.TypefaceId)],
+                GraphicPart g => [new Reference(Graphic.Kind, g.GraphicId), .. g.Films.Where(f => f.FilmId.Length > 0).Select(f => new Reference(Film.Kind, f.FilmId))],
+                _ => Array.Empty<Reference>(),
+            },
+        ]));
+    }
 
     private static IEnumerable<Reference> ReferencesOf(Blank blank)
     {
@@ -55,6 +79,21 @@ public static class DocumentKinds
             {
                 yield return new Reference(kind, pin.Id);
             }
+        }
+
+        foreach (var film in run.Films)
+        {
+            yield return new Reference(Film.Kind, film.Id);
+        }
+
+        foreach (var motif in run.Sides.Select(s => s.Motif).OfType<Pin>())
+        {
+            yield return new Reference(Motif.Kind, motif.Id);
+        }
+
+        foreach (var face in run.Concessions.Select(c => c.TypefaceId).Concat(run.Pieces.SelectMany(p => p.AllOwn).Select(o => o.TypefaceId)).Where(f => f.Length > 0))
+        {
+            yield return new Reference(Typeface, face);
         }
     }
 }

@@ -97,10 +97,16 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     }
 
     /// <summary>Names of the documents that refer to one.</summary>
-    public async Task<IReadOnlyList<string>> UsedBy<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
+    public Task<IReadOnlyList<string>> UsedBy<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        return await db.References.AsNoTracking().Where(r => r.ToKind == kind.Kind && r.ToId == id)
+        return UsedBy(kind.Kind, id, stop);
+    }
+
+    /// <summary>Names of the documents that refer to something of a kind.</summary>
+    public async Task<IReadOnlyList<string>> UsedBy(string kind, string id, CancellationToken stop = default)
+    {
+        return await db.References.AsNoTracking().Where(r => r.ToKind == kind && r.ToId == id)
             .Join(db.Documents, r => new { Kind = r.FromKind, Id = r.FromId }, d => new { d.Kind, d.Id }, (r, d) => d.Name)
             .OrderBy(n => n).ToListAsync(stop);
     }

@@ -10,6 +10,11 @@ namespace Cabida.Typography;
 /// <summary>A typeface from an OpenType file: shaped by HarfBuzz, outlined by Skia, both unhinted in font units.</summary>
 public sealed class OpenTypeface : ITypeface, IDisposable
 {
+    private const double UsualCapitals = 0.7;
+
+    /// <summary>No face offers more forms of one letter under one tag.</summary>
+    private const int MostForms = 20;
+
     private readonly Lock shaping = new();
     private readonly Lock outlining = new();
     private readonly SKTypeface skTypeface;
@@ -23,19 +28,22 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     /// <param name="info">What it is called.</param>
     /// <param name="revision">A hash of its file.</param>
     /// <param name="file">The file.</param>
+    /// <param name="index">Which face of a collection.</param>
     /// <exception cref="ArgumentException">The file is not a typeface.</exception>
-    public OpenTypeface(TypefaceInfo info, string revision, byte[] file)
+    public OpenTypeface(TypefaceInfo info, string revision, byte[] file, int index = 0)
     {
         Info = info;
         Revision = revision;
-        skTypeface = SKTypeface.FromData(SKData.CreateCopy(file)) ?? throw new ArgumentException("Not a typeface.", nameof(file));
+        skTypeface = SKTypeface.FromData(SKData.CreateCopy(file), index) ?? throw new ArgumentException("Not a typeface.", nameof(file));
         unitsPerEm = skTypeface.UnitsPerEm;
         skFont = new SKFont(skTypeface, (float)unitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true, LinearMetrics = true };
         blob = Copied(file);
-        face = new Face(blob, 0);
+        face = new Face(blob, index);
         font = new Font(face);
         font.SetScale((int)unitsPerEm, (int)unitsPerEm);
-        CapitalHeight = HeightOf("H") ?? skFont.Metrics.CapHeight / unitsPerEm;
+        Features = FeatureTags.Of(skTypeface);
+        // A face without a capital H is measured by what it says of itself, or by a usual share of its em.
+        CapitalHeight = HeightOf("H") ?? (skFont.Metrics.CapHeight > 0 ? skFont.Metrics.CapHeight / unitsPerEm : UsualCapitals);
     }
 
     /// <inheritdoc/>
@@ -48,15 +56,20 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     public double CapitalHeight { get; }
 
     /// <inheritdoc/>
-    public ShapedLine Shape(string text, double spacing)
+    public IReadOnlySet<string> Features { get; }
+
+    /// <inheritdoc/>
+    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features)
     {
         ArgumentNullException.ThrowIfNull(text);
+        ArgumentNullException.ThrowIfNull(features);
         using var buffer = new HarfBuzzSharp.Buffer();
         buffer.AddUtf16(text);
         buffer.GuessSegmentProperties();
+        Feature[] uses = [.. features.Select(f => new Feature(Tag.Parse(f.Tag), (uint)f.Value, (uint)f.Start, (uint)f.End))];
         lock (shaping)
         {
-            font.Shape(buffer);
+            font.Shape(buffer, uses);
         }
 
         var infos = buffer.GetGlyphInfoSpan();
@@ -77,13 +90,46 @@ public sealed class OpenTypeface : ITypeface, IDisposable
             }
 
             x += positions[i].XAdvance / unitsPerEm;
-            if (i + 1 < infos.Length && infos[i + 1].Cluster != infos[i].Cluster)
-            {
-                x += spacing;
-            }
         }
 
         return new ShapedLine(glyphs, x, [.. missing]);
+    }
+
+    /// <inheritdoc/>
+    public IReadOnlyList<FeatureUse> FormsOf(string text, int index)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var end = index + StringInfo.GetNextTextElementLength(text, index);
+        var seen = new HashSet<string>(StringComparer.Ordinal) { Drawn([]) };
+        var forms = new List<FeatureUse>();
+        // The tag that gathers all alternates comes last, so that a form goes by its own name.
+        foreach (var tag in Features.Where(FeatureTags.IsChosen).OrderBy(t => t == "aalt"))
+        {
+            for (var value = 1; value <= MostForms; value++)
+            {
+                var use = new FeatureUse(tag, value, index, end);
+                if (!seen.Add(Drawn([use])))
+                {
+                    break;
+                }
+
+                forms.Add(use);
+            }
+        }
+
+        foreach (var tag in Features.Where(FeatureTags.IsUsual))
+        {
+            var without = new FeatureUse(tag, 0, index, end);
+            if (seen.Add(Drawn([without])))
+            {
+                forms.Add(without);
+            }
+        }
+
+        return forms;
+
+        // The whole line is compared, since a form may change its neighbours too.
+        string Drawn(FeatureUse[] uses) => string.Join(' ', Shape(text, uses).Glyphs.Select(g => g.Glyph));
     }
 
     /// <inheritdoc/>
@@ -130,7 +176,7 @@ public sealed class OpenTypeface : ITypeface, IDisposable
 
     private double? HeightOf(string letter)
     {
-        var line = Shape(letter, 0);
+        var line = Shape(letter, []);
         if (line.Glyphs.Count == 0)
         {
             return null;

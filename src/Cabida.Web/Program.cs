@@ -1,21 +1,25 @@
 using System.Globalization;
+using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using Cabida.Devices.Scanning;
 using Cabida.Store;
 using Cabida.Typography;
 using Cabida.Web.Blanks;
 using Cabida.Web.Demo;
+using Cabida.Web.Graphics;
 using Cabida.Web.Jobs;
 using Cabida.Web.Lengths;
 using Cabida.Web.Library;
 using Cabida.Web.Loads;
 using Cabida.Web.Motifs;
 using Cabida.Web.Pictures;
+using Cabida.Web.Proofs;
 using Cabida.Web.Runs;
 using Cabida.Web.Serving;
 using Cabida.Web.Stock;
 using Cabida.Web.Strips;
 using Cabida.Web.Tracing;
+using Cabida.Web.Typefaces;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
@@ -28,14 +32,27 @@ builder.Services.ConfigureHttpJsonOptions(o => ApiJson.Configure(o.SerializerOpt
 builder.Services.AddOpenApi(o => o.AddSchemaTransformer<WholeValues>());
 builder.Services.AddProblemDetails();
 builder.Services.AddSingleton(TimeProvider.System);
-builder.Services.AddSingleton<ITypefaces, ShippedTypefaces>();
+builder.Services.AddSingleton<ShippedTypefaces>();
+builder.Services.AddSingleton<LibraryTypefaces>();
+builder.Services.AddSingleton<ITypefaces>(s => s.GetRequiredService<LibraryTypefaces>());
+builder.Services.AddSingleton<IGraphics, LibraryGraphics>();
 builder.Services.AddSingleton<IScanner, ScannerStandIn>();
+builder.Services.AddSingleton<DecodedPictures>();
 builder.Services.AddSingleton<InkCache>();
 builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
 builder.Services.AddScoped<Cabida.Store.Pictures>();
+builder.Services.AddScoped<AddedTypefaces>();
+builder.Services.AddScoped<KeptOutlines>();
+builder.Services.AddScoped<Works>();
 builder.Services.AddScoped<RunReader>();
+builder.Services.AddSingleton<FitWork>();
+if (!OpenApiBuild.IsRunning)
+{
+    builder.Services.AddHostedService(s => s.GetRequiredService<FitWork>());
+}
+
 builder.Services.AddScoped<LoadPlanner>();
 builder.Services.AddScoped<DemoLibrary>();
 builder.Services.AddViews();
@@ -60,11 +77,18 @@ api.MapPictures();
 api.MapTracing();
 api.MapScanner();
 api.MapMotifs();
+api.MapParts();
+api.MapTrials();
+api.MapGraphics();
+api.MapTypefaces();
 api.MapStock();
 api.MapJobs();
 api.MapRuns();
 api.MapFits();
+api.MapListFiles();
 api.MapSeen();
+api.MapProofs();
+api.MapWorkshop();
 api.MapLoads();
 api.MapLengths();
 api.MapFinding();

@@ -48,7 +48,7 @@ public sealed class BadInputTests : IDisposable
         page.ReadsSoon(".names", "Line 5 repeats line 1");
         page.Click("See how they fit");
         page.ReadsSoon(".strip", "4 names at one scale");
-        page.See(".strip-piece:nth-child(4)").Click();
+        page.Press(".strip-piece:nth-child(4)");
         page.ReadsSoon("section[aria-label='To look at']", "Kaushan Script has no “漢”, “字”");
         page.Driver.Navigate().Back();
         page.Open("/runs/crew-mugs/set-up");

@@ -42,10 +42,10 @@ public sealed class MakerPathTests : IDisposable
 
         page.Open("/stock");
         page.Type("Name of the film", "Navy vinyl");
-        page.See("form:has(input[aria-label='Name of the film']) button").Click();
+        page.Press("form:has(input[aria-label='Name of the film']) button");
         page.See("section[aria-label='Navy vinyl']");
         page.Type("Name of the cutter", "Small cutter");
-        page.See("form:has(input[aria-label='Name of the cutter']) button").Click();
+        page.Press("form:has(input[aria-label='Name of the cutter']) button");
         page.See("section[aria-label='Small cutter']");
 
         page.Open("/jobs");
@@ -60,7 +60,7 @@ public sealed class MakerPathTests : IDisposable
 
         page.ReadsSoon(".strip", "3 names at one scale");
         page.ReadsSoon(".strip", "3 fit");
-        page.See(".strip-piece:nth-child(2)").Click();
+        page.Press(".strip-piece:nth-child(2)");
         page.ReadsSoon("section[aria-label='Board'] svg", "handle");
         var run = page.Driver.Url.Split('/')[^2];
         var piece = Pieces(run).Single(p => (string)p!["name"]! == "Marguerite")!;

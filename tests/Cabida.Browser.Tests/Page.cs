@@ -5,7 +5,7 @@ namespace Cabida.Browser.Tests;
 /// <summary>What a maker does on a page: read, click, type. Everything waits for what it looks for.</summary>
 public sealed class Page(Workshop shop)
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(40);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(90);
 
     public IWebDriver Driver => shop.Driver;
 
@@ -26,12 +26,17 @@ public sealed class Page(Workshop shop)
             label) as IWebElement,
         $"no field “{label}”");
 
-    public void Type(string label, string text)
+    public void Type(string label, string text) => Until(() =>
     {
         var field = Field(label);
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text.Length == 0 ? Keys.Delete : text);
-    }
+        return field;
+    }, $"nothing could be typed into “{label}”");
+
+    /// <summary>Clicks an element once it is there and nothing lies over it; while a page grows, what is pointed at may move away.</summary>
+    public void Press(string css, string? words = null) => Until(
+        () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => words is null || e.Text == words) is { } wanted ? Pressed(wanted) : null, $"no “{css}” could be clicked {words}");
 
     /// <summary>Puts a long text into a field as a paste does: at once.</summary>
     public void Paste(string label, string text)
@@ -47,19 +52,19 @@ public sealed class Page(Workshop shop)
             field, text);
     }
 
-    public void Choose(string label, string option) => Until(() =>
-    {
-        var wanted = Field(label).FindElements(By.TagName("option")).FirstOrDefault(o => Clean(o.Text) == option);
-        wanted?.Click();
-        return wanted;
-    }, $"no choice “{option}” in “{label}”");
+    public void Choose(string label, string option) => Until(
+        () => Field(label).FindElements(By.TagName("option")).FirstOrDefault(o => Clean(o.Text) == option) is { } wanted ? Pressed(wanted) : null, $"no choice “{option}” in “{label}”");
 
     public void Click(string words) => Until(
-        () => Driver.FindElements(By.CssSelector("button, a")).FirstOrDefault(e => e.Displayed && e.Enabled && Clean(e.Text) == words), $"nothing to click called “{words}”").Click();
+        () => Driver.FindElements(By.CssSelector("button, a")).FirstOrDefault(e => e.Displayed && e.Enabled && Clean(e.Text) == words) is { } wanted ? Pressed(wanted) : null, $"nothing to click called “{words}”");
 
     public void ReadsSoon(string css, string words) => Until(
         () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => Clean(e.Text).Contains(words, StringComparison.Ordinal)),
         $"“{css}” never read “{words}”, but “{string.Join(" | ", Driver.FindElements(By.CssSelector(css)).Select(e => Clean(e.Text)))}”");
+
+    /// <summary>Waits until no button or link of these words is left.</summary>
+    public void GoneSoon(string words) => Until(
+        () => Driver.FindElements(By.CssSelector("button, a")).Any(e => Clean(e.Text) == words) ? null : words, $"“{words}” is still there");
 
     public string Text(string css) => Clean(See(css).Text);
 
@@ -82,6 +87,10 @@ public sealed class Page(Workshop shop)
             {
                 // The page was drawn anew while it was read; read it again.
             }
+            catch (ElementNotInteractableException)
+            {
+                // It is not shown yet, or something came to lie over it.
+            }
 
             if (DateTime.UtcNow > until)
             {
@@ -90,6 +99,12 @@ public sealed class Page(Workshop shop)
 
             Thread.Sleep(60);
         }
+    }
+
+    private static IWebElement Pressed(IWebElement element)
+    {
+        element.Click();
+        return element;
     }
 
     private static string Clean(string text) => string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));

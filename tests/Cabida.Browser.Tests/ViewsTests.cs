@@ -9,7 +9,7 @@ public sealed class ViewsTests : IDisposable
     private static readonly (string Path, string Ready)[] Views =
     [
         ("/jobs", ".slip-run path.ink"), ("/jobs/fernhollow-crew", ".slip-run path.ink"), ("/shelf", ".shelf-blank svg"), ("/shelf/steel-tumbler", ".drawing"),
-        ("/shelf/enamel-mug", ".drawing"), ("/motifs", ".motif-slip svg"), ("/motifs/crew-name", "section[aria-label='Ink'] svg"), ("/stock", ".typeface svg"),
+        ("/shelf/enamel-mug", ".drawing"), ("/motifs", ".motif-slip svg"), ("/motifs/crew-name", "section[aria-label='Ink'] svg"), ("/motifs/farewell", "section[aria-label='Ink'] path.ink"), ("/motifs/crew-name/try/name", ".trial-facts"), ("/stock", ".typeface svg"),
         ("/runs/crew-mugs/set-up", ".set-up-ink"), ("/runs/crew-mugs/fit", ".strip-piece:nth-child(12)"), ("/runs/driver-tumblers/fit", ".strip-piece:nth-child(6)"),
         ("/runs/crew-mugs/loads", ".load-sheet"), ("/runs/crew-mugs/bench", ".bench-card"),
     ];
@@ -71,8 +71,8 @@ public sealed class ViewsTests : IDisposable
     {
         page.Open("/runs/crew-mugs/fit");
         page.ReadsSoon(".strip", "3 over");
-        page.See(".strip-piece:nth-child(6)").Click();
-        page.See(".remedies button").Click();
+        page.Press(".strip-piece:nth-child(6)");
+        page.Press(".remedies button");
         page.ReadsSoon(".strip", "10 fit 2 lack letters");
         page.ReadsSoon("section[aria-label='Ink']", "27.4 mm");
         page.Click("Undo");
@@ -119,7 +119,7 @@ public sealed class ViewsTests : IDisposable
         page.Click("Take off the shelf");
         page.ReadsSoon(".saved-note", "Removed Lantern chimney.");
         Page.Until(() => shop.Driver.FindElements(By.CssSelector(".shelf-blank")).Count == 8 ? "" : null, "it stayed on the shelf");
-        page.See(".saved-note button").Click();
+        page.Press(".saved-note button");
         page.ReadsSoon(".shelf-blank", "Lantern chimney");
         page.Open("/shelf/enamel-mug");
         page.See(".deeds button:disabled");
@@ -130,10 +130,12 @@ public sealed class ViewsTests : IDisposable
     {
         page.Open("/runs/crew-mugs/fit");
         page.Click("On the blank");
-        var front = page.See("path[data-seen='Agnieszka']").GetAttribute("d");
+        page.See(".stage[data-painted='true'] canvas");
+        string Seen() => (string)((IJavaScriptExecutor)page.Driver).ExecuteScript("return document.querySelector('.stage canvas').toDataURL()")!;
+        var front = Seen();
         page.Field("Turned by 0°").SendKeys(string.Concat(Enumerable.Repeat(Keys.ArrowRight, 6)));
         page.ReadsSoon(".turn", "Turned by 30°");
-        Page.Until(() => page.See("path[data-seen='Agnieszka']").GetAttribute("d") != front ? "" : null, "the ink did not turn");
+        Page.Until(() => Seen() != front ? "" : null, "the ink did not turn");
         page.Click("To the front");
         page.ReadsSoon(".turn", "Turned by 0°");
         page.Click("Flat");
@@ -147,7 +149,7 @@ public sealed class ViewsTests : IDisposable
         page.Click("Find");
         page.Type("Part of a name", "tumb");
         page.ReadsSoon(".found", "Driver tumblers");
-        page.See(".found li:first-child button").Click();
+        page.Press(".found li:first-child button");
         page.ReadsSoon(".strip", "6 names at one scale");
     }
 

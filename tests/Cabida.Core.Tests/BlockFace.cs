@@ -5,7 +5,7 @@ namespace Cabida.Core.Tests;
 
 /// <summary>A typeface whose letters are plain blocks, so that every figure can be worked out by hand: capitals 0.7 em
 /// high and 0.5 em wide on an advance of 0.6 em with a side bearing of 0.05; the letter q hangs 0.2 em below the line;
-/// o is a ring; ß is missing; x overlaps its right neighbour by 0.1 em.</summary>
+/// o is a ring; ß is missing; a has another form 1 em wide; x overlaps its right neighbour by 0.1 em.</summary>
 internal sealed class BlockFace : ITypeface, ITypefaces
 {
     public TypefaceInfo Info { get; } = new("block", "Block", "test");
@@ -18,7 +18,12 @@ internal sealed class BlockFace : ITypeface, ITypefaces
 
     public ITypeface? Find(string id) => id == Info.Id ? this : null;
 
-    public ShapedLine Shape(string text, double spacing)
+    public IReadOnlySet<string> Features { get; } = new HashSet<string> { "salt" };
+
+    /// <summary>The letter a has one other form, twice as wide.</summary>
+    public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => text[index] == 'a' ? [new("salt", 1, index, index + 1)] : [];
+
+    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features)
     {
         var glyphs = new List<PlacedGlyph>();
         var missing = new List<int>();
@@ -33,10 +38,12 @@ internal sealed class BlockFace : ITypeface, ITypefaces
 
             if (text[i] != ' ')
             {
-                glyphs.Add(new PlacedGlyph(text[i], x, 0, i));
+                var wide = text[i] == 'a' && features.Any(f => f.Tag == "salt" && f.Value == 1 && f.Start <= i && i < f.End);
+                glyphs.Add(new PlacedGlyph(wide ? 'W' : text[i], x, 0, i));
+                x += wide ? 0.5 : 0;
             }
 
-            x += 0.6 + spacing;
+            x += 0.6;
         }
 
         return new ShapedLine(glyphs, x, missing);
@@ -45,6 +52,7 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     public IReadOnlyList<Contour> Outline(uint glyph) => (char)glyph switch
     {
         'q' => [Block(0.05, -0.2, 0.55, 0.5)],
+        'W' => [Block(0.05, 0, 1.05, 0.7)],
         'x' => [Block(0.05, 0, 0.75, 0.5)],
         'o' => [Block(0.05, 0, 0.55, 0.5), Hole(0.15, 0.1, 0.45, 0.4)],
         _ => [Block(0.05, 0, 0.55, 0.7)],

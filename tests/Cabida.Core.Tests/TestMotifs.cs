@@ -13,5 +13,5 @@ internal static class TestMotifs
     public static Dictionary<string, string> Named(string name) => new() { [Fields.Name] = name };
 
     public static Composition Compose(Motif motif, string name = "HH") =>
-        Composition.Of(motif, Named(name), new BlockFace(), new InkCache());
+        Composition.Of(motif, Named(name), new Composing(new BlockFace(), NoGraphics.Instance, GroundShape.None, new InkCache()));
 }

@@ -19,7 +19,7 @@ public sealed class CutSvgTests : IDisposable
     public void A_file_read_back_measures_what_was_computed(string faceId, double capitals)
     {
         var face = faces.Find(faceId)!;
-        var ink = Outlines.Placed(new LetteringLine("Konstantinos", face, 0, new InkCache()).InkAt(capitals / face.CapitalHeight), 1, 40, 60);
+        var ink = Outlines.Placed(new LetteringLine("Konstantinos", face, LineSetting.Plain, new InkCache()).InkAt(capitals / face.CapitalHeight), 1, 40, 60);
         var box = Box.Of(ink)!.Value;
         var read = CutSvgMeasure.Of(CutSvg.Write("t", 900, 300, "#112233", [new("Konstantinos", ink)]));
         (read.Width, read.Height).ShouldBe((900, 300));

@@ -29,14 +29,14 @@ public class OutlineFileTests
     {
         var drawn = Svg("""<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0H96V48H0Z"/><text>Hello</text></svg>""").Value;
         Outlines.Ring(drawn.Rings[0]).EnvelopeInternal.Width.ShouldBe(25.4, 1e-4);
-        drawn.Source.ShouldContain("96 units were taken for an inch");
-        drawn.Source.ShouldContain("text in it left out");
+        drawn.Source.ShouldContain("96 units to the inch was taken");
+        drawn.Source.ShouldContain("left out: text");
     }
 
     [Theory]
-    [InlineData("<svg><text>Name</text></svg>", "holds only text")]
+    [InlineData("<svg><text>Name</text></svg>", "holds nothing that can be cut, only text")]
     [InlineData("<svg><path d='M0 0", "damaged in line 1")]
-    [InlineData("<svg></svg>", "holds no closed outline")]
+    [InlineData("<svg></svg>", "holds nothing that can be cut")]
     [InlineData("<svg width='9000mm' viewBox='0 0 9 9'><path d='M0 0H9V9Z'/></svg>", "Does the file name the right unit?")]
     [InlineData("hello", "neither an SVG nor a DXF")]
     public void A_file_without_an_outline_says_what_is_wrong(string file, string expected) => Svg(file).Problem!.ToString().ShouldContain(expected);

@@ -33,6 +33,34 @@ public sealed class Application : WebApplicationFactory<Program>
         return await CreateClient().SendAsync(request);
     }
 
+    /// <summary>All pieces of a run, page after page as the front end asks for them: a page is short rather than late.</summary>
+    public async Task<JsonArray> Pieces(string run)
+    {
+        var all = new JsonArray();
+        while (true)
+        {
+            var page = await Get($"/api/runs/{run}/pieces?from={all.Count}&count=50");
+            foreach (var piece in page["pieces"]!.AsArray())
+            {
+                all.Add(piece!.DeepClone());
+            }
+
+            if (all.Count >= (int)page["of"]!)
+            {
+                return all;
+            }
+        }
+    }
+
+    /// <summary>The set of a run once all of it is fitted.</summary>
+    public async Task<JsonNode> WholeSet(string run)
+    {
+        await Pieces(run);
+        var set = await Get($"/api/runs/{run}/set");
+        ((int)set["done"]!).ShouldBe((int)set["of"]!);
+        return set;
+    }
+
     public static string Words(JsonNode? phrase) => string.Concat(phrase!["parts"]!.AsArray().Select(p =>
         p!["millimetres"] is JsonValue mm ? FormattableString.Invariant($"{(double)mm:0.0} mm") : (string)p["text"]!));
 

@@ -18,7 +18,7 @@ public sealed class DemoTests : IDisposable
         var tumblers = await Pieces("driver-tumblers");
         tumblers.Count.ShouldBe(6);
         Rules(tumblers).ShouldContain("thinStrokes");
-        tumblers.ShouldContain(p => p!["bow"] != null);
+        tumblers.ShouldContain(p => p!["taper"]!["bow"] != null);
         Application.Words((await app.Get("/api/blanks/steel-tumbler"))["findings"]![0]!["message"]).ShouldContain("do not agree");
     }
 
@@ -33,7 +33,7 @@ public sealed class DemoTests : IDisposable
     [Fact]
     public async Task The_letter_height_offered_for_all_makes_every_whole_name_fit()
     {
-        var height = (double)(await app.Get("/api/runs/crew-mugs/set"))["largestForAll"]!;
+        var height = (double)(await app.WholeSet("crew-mugs"))["groups"]![0]!["largestForAll"]!;
         await app.Change("/api/runs/crew-mugs", "run", r => r["letterHeight"]!["text"] = FormattableString.Invariant($"{height}"));
         (await Pieces("crew-mugs")).Select(p => (string)p!["state"]!).ShouldAllBe(s => s == "fits");
         await app.Change("/api/runs/crew-mugs", "run", r => r["letterHeight"]!["text"] = FormattableString.Invariant($"{height + 0.2:0.0}"));
@@ -44,15 +44,15 @@ public sealed class DemoTests : IDisposable
     public async Task The_bench_card_places_pieces_from_the_blanks_own_edges()
     {
         var bench = await app.Get("/api/runs/crew-mugs/bench");
-        foreach (var p in bench["pieces"]!.AsArray())
+        foreach (var p in bench["surfaces"]![0]!["pieces"]!.AsArray())
         {
             ((double)p!["belowRim"]! + (double)p["height"]! + (double)p["aboveBase"]!).ShouldBe(94, 1e-6);
         }
 
-        bench["pieces"]!.AsArray().Count(p => p!["load"] is null).ShouldBe(bench["held"]!.AsArray().Count);
+        bench["surfaces"]![0]!["pieces"]!.AsArray().Count(p => p!["loads"]!.AsArray().Count == 0).ShouldBe(bench["held"]!.AsArray().Count);
     }
 
-    private async Task<JsonArray> Pieces(string run) => (await app.Get($"/api/runs/{run}/pieces?from=0&count=50"))["pieces"]!.AsArray();
+    private Task<JsonArray> Pieces(string run) => app.Pieces(run);
 
     private static IEnumerable<string> Rules(JsonArray pieces) =>
         pieces.SelectMany(p => p!["findings"]!.AsArray()).Select(f => (string)f!["rule"]!);

@@ -14,7 +14,7 @@ public sealed class MakerTests : IDisposable
     public async Task From_an_empty_library_to_a_cut_file_of_the_computed_size()
     {
         var run = await RunOf("Bram\nŁukasz\nSiân");
-        var pieces = (await app.Get($"/api/runs/{run}/pieces?from=0&count=10"))["pieces"]!.AsArray();
+        var pieces = await app.Pieces(run);
         pieces.Select(p => (string)p!["state"]!).ShouldAllBe(s => s == "fits");
 
         var loads = await app.Get($"/api/runs/{run}/loads");

@@ -77,7 +77,7 @@ public sealed class MeasureTests : IDisposable
     public async Task Files_that_are_not_what_they_should_be_are_refused_with_the_reason()
     {
         (await Problem("/api/pictures", Bytes("no picture"))).ShouldContain("no picture that can be read");
-        (await Problem("/api/outlines?name=a.svg", Bytes("<svg><text>A</text></svg>"))).ShouldContain("holds only text");
+        (await Problem("/api/outlines?name=a.svg", Bytes("<svg><text>A</text></svg>"))).ShouldContain("holds nothing that can be cut, only text");
         (await Problem("/api/blanks/file", Bytes("{}"))).ShouldContain("something that is needed is missing");
         (await Problem("/api/scanner/scan", JsonContentOf(new { sheetId = "none", dotsPerInch = 150, skew = 0.0, noise = 0.0, shading = 0.0 }))).ShouldContain("The scanner offers");
     }
@@ -120,7 +120,7 @@ public sealed class MeasureTests : IDisposable
         var ground = await app.Get("/api/runs/crew-mugs/ground");
         ((double)ground["zoneBox"]!["width"]!).ShouldBe(70, 1e-6);
         var bench = await app.Get("/api/runs/crew-mugs/bench");
-        Application.Words(bench["place"]).ShouldContain("62.0 mm to the left of it");
+        Application.Words(bench["surfaces"]![0]!["places"]![0]!["place"]).ShouldContain("62.0 mm to the left of it");
     }
 
     [Fact]
@@ -142,8 +142,8 @@ public sealed class MeasureTests : IDisposable
         var piece = (await app.Get("/api/runs/crew-mugs/pieces?from=0&count=1"))["pieces"]![0]!;
         piece["goesRound"].ShouldBeNull();
         var bench = await app.Get("/api/runs/crew-mugs/bench");
-        bench["pieces"]![0]!["belowRim"].ShouldBeNull();
-        Application.Words(bench["place"]).ShouldContain("is not known");
+        bench["surfaces"]![0]!["pieces"]![0]!["belowRim"].ShouldBeNull();
+        Application.Words(bench["surfaces"]![0]!["places"]![0]!["place"]).ShouldContain("is not known");
     }
 
     private static object Trace(string dots)

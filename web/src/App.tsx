@@ -4,6 +4,7 @@ import { JobsPage } from './jobs/JobsPage';
 import { JobPage } from './jobs/JobPage';
 import { MotifPage } from './motifs/MotifPage';
 import { MotifsPage } from './motifs/MotifsPage';
+import { TrialPage } from './motifs/TrialPage';
 import { OutlinePage } from './outline/OutlinePage';
 import { RunPage } from './run/RunPage';
 import { BlankPage } from './shelf/BlankPage';
@@ -25,6 +26,7 @@ export function App() {
           <Route path="/shelf/:id/outline" element={<OutlinePage />} />
           <Route path="/motifs" element={<MotifsPage />} />
           <Route path="/motifs/:id" element={<MotifPage />} />
+          <Route path="/motifs/:id/try/:partId" element={<TrialPage />} />
           <Route path="/stock" element={<StockPage />} />
           <Route path="*" element={<div className="page"><h1>Nothing here</h1><p>This address leads nowhere. <a href="/jobs">To the jobs</a></p></div>} />
         </Routes>

@@ -163,6 +163,6 @@ internal static class SurfaceReadings
     {
         var shape = ZoneShape.Rectangle(new Geometry.Box(-width / 2, 0, width / 2, height), LimitKind.Size);
         Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
-        return new Zone(shape, shape, Sure(width), Sure(height), height / 2, [Phrase.Say($"{Length.Mm(width):strong} × {Length.Mm(height):strong} as given")]) { Turning = zone.Spec.Turning };
+        return new Zone(shape, shape, Sure(width), Sure(height), height / 2, [Phrase.Say($"{Length.Mm(width):strong} × {Length.Mm(height):strong} as given")]).TurnedAs(zone.Spec);
     }
 }

@@ -20,6 +20,12 @@ public enum Rule
 
     /// <summary>Film that would have to stretch or gather more than it gives.</summary>
     FilmStrain,
+
+    /// <summary>Something set by hand for one piece that no longer applies.</summary>
+    OverrideLost,
+
+    /// <summary>Sides of one piece on one another.</summary>
+    SidesOverlap,
 }
 
 /// <summary>How serious a finding is.</summary>
@@ -39,7 +45,16 @@ public enum Severity
 /// <param name="Figure">What was found, in millimetres, when it is a length.</param>
 /// <param name="Limit">What is allowed, in millimetres, when it is a length.</param>
 /// <param name="Message">It in words.</param>
-public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, double? Figure, double? Limit, Phrase Message);
+public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, double? Figure, double? Limit, Phrase Message)
+{
+    /// <summary>On which side of the piece; the first has no id.</summary>
+    public string Side { get; init; } = "";
+}
+
+/// <summary>The ink of one film as the checks see it.</summary>
+/// <param name="Film">The film.</param>
+/// <param name="Thin">What of its ink is thinner than the film bears.</param>
+public sealed record CheckedFilm(Film Film, IReadOnlyList<ThinPart> Thin);
 
 /// <summary>A set piece as the checks see it.</summary>
 /// <param name="Name">The piece's name.</param>
@@ -48,8 +63,7 @@ public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, do
 /// <param name="Ink">Its ink in the zone's coordinates.</param>
 /// <param name="Cautious">Its room in the cautious zone; null without ink.</param>
 /// <param name="Nominal">Its room in the nominal zone; null without ink.</param>
-/// <param name="Film">The film it is cut from.</param>
-/// <param name="Thin">What of its ink is thinner than the film bears.</param>
+/// <param name="Films">The films it is cut from.</param>
 /// <param name="Strain">How much the film must stretch and gather on a bellied wall, as shares; null elsewhere.</param>
 public sealed record CheckedPiece(
     string Name,
@@ -58,9 +72,12 @@ public sealed record CheckedPiece(
     NetTopologySuite.Geometries.Geometry Ink,
     Rooms? Cautious,
     Rooms? Nominal,
-    Film Film,
-    IReadOnlyList<ThinPart> Thin,
-    (double Stretch, double Gather)? Strain = null);
+    IReadOnlyList<CheckedFilm> Films,
+    (double Stretch, double Gather)? Strain = null)
+{
+    /// <summary>What was set by hand and no longer applies.</summary>
+    public IReadOnlyList<Phrase> Lost { get; init; } = [];
+}
 
 /// <summary>A rule that looks at one piece.</summary>
 public interface ICheck
@@ -72,7 +89,7 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new LostOverrides(), new FilmStrainCheck(), new ThinStrokes()];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
     public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>

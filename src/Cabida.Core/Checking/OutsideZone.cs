@@ -1,4 +1,3 @@
-using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -26,7 +25,11 @@ public sealed class OutsideZone : ICheck
 
         var rooms = state == FitState.Over ? nominal : cautious;
         // Ink is centred, so it usually stands out at two sides at once: one sentence for the width, one for the height.
-        foreach (var (a, b, way) in new[] { (rooms.Left, rooms.Right, "wider"), (rooms.Above, rooms.Below, "higher") })
+        foreach (var (a, b, atA, atB, way) in new (Room, Room, Func<Box, PlanePoint>, Func<Box, PlanePoint>, string)[]
+        {
+            (rooms.Left, rooms.Right, box => new(box.MinX, box.CentreY), box => new(box.MaxX, box.CentreY), "wider"),
+            (rooms.Above, rooms.Below, box => new(box.CentreX, box.MaxY), box => new(box.CentreX, box.MinY), "higher"),
+        })
         {
             if (Math.Min(a.Distance, b.Distance) >= -Tolerances.Fit)
             {
@@ -34,11 +37,11 @@ public sealed class OutsideZone : ICheck
             }
 
             var over = Length.Mm(-(Math.Min(0, a.Distance) + Math.Min(0, b.Distance)));
-            var worst = a.Distance <= b.Distance ? a : b;
+            var (worst, at) = a.Distance <= b.Distance ? (a, atA) : (b, atB);
             yield return new Finding(
                 Rule.OutsideZone,
                 state == FitState.Over ? Severity.Stop : Severity.Look,
-                EdgeOf(piece.Ink, worst.Limit),
+                Box.Of(piece.Ink) is { } ink ? at(ink) : null,
                 worst.Distance,
                 0,
                 state == FitState.Over
@@ -46,13 +49,4 @@ public sealed class OutsideZone : ICheck
                     : Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their uncertainty may take that away."));
         }
     }
-
-    private static PlanePoint? EdgeOf(NetTopologySuite.Geometries.Geometry ink, LimitKind limit) => Box.Of(ink) is not { } box ? null : limit switch
-    {
-        LimitKind.Rim or LimitKind.Top => new PlanePoint(box.CentreX, box.MaxY),
-        LimitKind.Base or LimitKind.Bottom => new PlanePoint(box.CentreX, box.MinY),
-        LimitKind.LeftSide => new PlanePoint(box.MinX, box.CentreY),
-        LimitKind.RightSide => new PlanePoint(box.MaxX, box.CentreY),
-        _ => null,
-    };
 }

@@ -14,9 +14,9 @@ public sealed class ThinStrokes : ICheck
     public IEnumerable<Finding> Look(CheckedPiece piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        var limit = piece.Film.ThinnestStroke.OrZero(LengthRange.Artwork);
-        return piece.Thin.OrderBy(t => t.LeastWidth).Take(MostShown).Select(t => new Finding(
-            Rule.ThinStrokes, Severity.Look, t.At, t.LeastWidth, limit.Millimetres, Say(piece, t, limit)));
+        return piece.Films.SelectMany(f => f.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
+            .OrderBy(t => t.Thin.LeastWidth).Take(MostShown).Select(t => new Finding(
+                Rule.ThinStrokes, Severity.Look, t.Thin.At, t.Thin.LeastWidth, t.Limit.Millimetres, Say(piece, t.Thin, t.Limit)));
     }
 
     private static Phrase Say(CheckedPiece piece, ThinPart thin, Length limit)

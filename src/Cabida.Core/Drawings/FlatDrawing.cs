@@ -10,17 +10,22 @@ public static class FlatDrawing
     private const int ArcSteps = 48;
 
     /// <summary>One zone with what surrounds it, in the zone's own coordinates: what artwork is placed on.</summary>
-    public static Drawing Of(LaidZone laid, SizeSheet sheet)
+    /// <param name="laid">The zone.</param>
+    /// <param name="sheet">The size it is a zone of.</param>
+    /// <param name="others">Zones of the same size that artwork is placed on as well.</param>
+    public static Drawing Of(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
     {
         ArgumentNullException.ThrowIfNull(laid);
         ArgumentNullException.ThrowIfNull(sheet);
         var zone = laid.Zone ?? throw new ArgumentException("The zone could not be laid out.", nameof(laid));
         if (laid.Wall is { } wall)
         {
-            return OfWall(wall, sheet, [(zone, null)]);
+            // Zones on a belly have no common development: only the first lies flat here.
+            var beside = wall.Belly is null ? others.Where(o => o is { Zone: not null, Wall: not null }) : [];
+            return OfWall(wall, sheet, [(zone, null, wall), .. beside.Select(o => (o.Zone!, (string?)null, o.Wall!))]);
         }
 
-        return laid.Panel is not null ? PanelDrawing.Around(PanelDrawing.WithZones(sheet, [laid]), zone) : OfZoneAlone(zone);
+        return laid.Panel is not null ? PanelDrawing.Around(PanelDrawing.WithZones(sheet, [laid, .. others]), [zone, .. others.Select(o => o.Zone).OfType<Zone>()]) : OfZoneAlone(zone);
     }
 
     /// <summary>A whole surface with all its zones; null when there is neither surface nor zone.</summary>
@@ -38,9 +43,6 @@ public static class FlatDrawing
             : sheet.ZoneOf("")?.Zone is { } alone ? OfZoneAlone(alone)
             : null;
     }
-
-    private static Drawing OfWall(Wall wall, SizeSheet sheet, IReadOnlyList<(Zone Zone, string? Name)> zones) =>
-        OfWall(wall, sheet, [.. zones.Select(z => (z.Zone, z.Name, wall))]);
 
     private static Drawing OfWall(Wall wall, SizeSheet sheet, IReadOnlyList<(Zone Zone, string? Name, Wall Turned)> zones)
     {

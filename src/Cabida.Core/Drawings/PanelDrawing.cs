@@ -49,9 +49,9 @@ internal static class PanelDrawing
     /// A drawing seen through a window round one zone where the zone is much smaller than the surface, so that artwork on it
     /// can be seen; only the zone's own dimensions are left then.
     /// </summary>
-    public static Drawing Around(Drawing whole, Zone zone)
+    public static Drawing Around(Drawing whole, IReadOnlyList<Zone> zones)
     {
-        var box = zone.Nominal.Bounds;
+        var box = Box.Around(zones.Select(z => z.Nominal.Bounds))!.Value;
         if (box.Width > Small * whole.Box.Width || box.Height > Small * whole.Box.Height)
         {
             return whole;

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using NetTopologySuite.Geometries;
 
 namespace Cabida.Core.Geometry;
@@ -11,10 +12,21 @@ public readonly record struct PlanePoint(double X, double Y)
     /// <summary>The point a share of the way to another.</summary>
     public PlanePoint Towards(PlanePoint other, double share) => new(X + (share * (other.X - X)), Y + (share * (other.Y - Y)));
 
+    /// <summary>The point of a straight stretch that lies nearest.</summary>
+    internal PlanePoint NearestOn(PlanePoint from, PlanePoint to)
+    {
+        double dx = to.X - from.X, dy = to.Y - from.Y, square = (dx * dx) + (dy * dy);
+        return square == 0 ? from : from.Towards(to, Math.Clamp((((X - from.X) * dx) + ((Y - from.Y) * dy)) / square, 0, 1));
+    }
+
     internal Coordinate ToCoordinate() => new(X, Y);
 }
 
 /// <summary>One stretch of a contour, from where the one before it ended.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "to")]
+[JsonDerivedType(typeof(LineSegmentTo), "line")]
+[JsonDerivedType(typeof(QuadraticTo), "quadratic")]
+[JsonDerivedType(typeof(CubicTo), "cubic")]
 public abstract record CurveSegment(PlanePoint End);
 
 /// <summary>A straight stretch.</summary>

@@ -15,14 +15,14 @@ public static class Outlines
     public static Area Empty => Factory.CreateMultiPolygon();
 
     /// <summary>
-    /// The area that contours enclose by the non-zero rule. Contours that overlap, as in typefaces drawn in strokes,
-    /// become one.
+    /// The area that contours enclose, by the non-zero rule unless the even-odd one is asked for. Contours that overlap,
+    /// as in typefaces drawn in strokes, become one.
     /// </summary>
-    public static Area FromContours(IReadOnlyList<Contour> contours, double chordError, double turn)
+    public static Area FromContours(IReadOnlyList<Contour> contours, double chordError, double turn, bool evenOdd = false)
     {
         ArgumentNullException.ThrowIfNull(contours);
         var rings = contours.Select(c => CurveFlattening.Flatten(c, chordError, turn)).Where(p => p.Count >= 3).ToList();
-        return rings.Count == 0 ? Empty : NonZeroFill.Of(rings);
+        return rings.Count == 0 ? Empty : RingFill.Of(rings, evenOdd);
     }
 
     /// <summary>The union of areas.</summary>
@@ -115,6 +115,85 @@ public static class Outlines
     {
         ArgumentNullException.ThrowIfNull(area);
         return Transform(area, new AffineTransformation(0, -1, 0, 1, 0, 0));
+    }
+
+    /// <summary>The area with its place changed.</summary>
+    public static Area Moved(Area area, Motion by)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        return by == Motion.None ? area : Transform(area, new AffineTransformation(by.A, by.B, by.C, by.D, by.E, by.F));
+    }
+
+    /// <summary>The area with every point of its outlines moved; long stretches are divided first, so that they can bend.</summary>
+    /// <param name="area">The area.</param>
+    /// <param name="to">Where a point goes; neighbours stay neighbours.</param>
+    /// <param name="longest">The longest stretch, in millimetres.</param>
+    public static Area Mapped(Area area, Func<PlanePoint, PlanePoint> to, double longest) =>
+        Together([.. PolygonsOf(area).Select(p => Factory.CreatePolygon(Mapped(p.ExteriorRing, to, longest), [.. p.InteriorRings.Select(h => Mapped(h, to, longest))]))]);
+
+    private static LinearRing Mapped(LineString ring, Func<PlanePoint, PlanePoint> to, double longest)
+    {
+        var points = ring.Coordinates.Select(c => new PlanePoint(c.X, c.Y)).ToList();
+        var moved = points.Zip(points.Skip(1), (a, b) => Divided(a, b, longest)).SelectMany(d => d).Select(p => to(p).ToCoordinate()).ToList();
+        return Factory.CreateLinearRing([.. moved, moved[0].Copy()]);
+    }
+
+    /// <summary>Points along a stretch, no further apart than allowed, its end left out.</summary>
+    internal static IEnumerable<PlanePoint> Divided(PlanePoint from, PlanePoint to, double longest)
+    {
+        var parts = Math.Max(1, (int)Math.Ceiling(from.To(to) / longest));
+        for (var i = 0; i < parts; i++)
+        {
+            yield return i == 0 ? from : from.Towards(to, (double)i / parts);
+        }
+    }
+
+    /// <summary>The area grown at every side with round corners, or shrunk when negative.</summary>
+    /// <param name="area">The area.</param>
+    /// <param name="by">How far.</param>
+    /// <param name="chordError">How far the round corners may lie from true arcs, inside them.</param>
+    public static Area Grown(Area area, double by, double chordError)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        if (by == 0 || area.IsEmpty)
+        {
+            return area;
+        }
+
+        // n segments to a quarter turn leave a sagitta of r(1 − cos(π/4n)).
+        var segments = Math.Abs(by) <= chordError ? 2 : (int)Math.Clamp(Math.Ceiling(Math.PI / (4 * Math.Acos(1 - (chordError / Math.Abs(by))))), 2, 64);
+        return area.Buffer(by, segments);
+    }
+
+    /// <summary>The area with its holes filled.</summary>
+    public static Area Filled(Area area) => Join([.. PolygonsOf(area).Select(p => (Area)Factory.CreatePolygon(p.Shell))]);
+
+    /// <summary>What of an area lies outside another; cut only where they meet.</summary>
+    public static Area Without(Area area, Area away)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        ArgumentNullException.ThrowIfNull(away);
+        if (!area.EnvelopeInternal.Intersects(away.EnvelopeInternal))
+        {
+            return area;
+        }
+
+        return Together([.. PolygonsOf(area).SelectMany(p => p.EnvelopeInternal.Intersects(away.EnvelopeInternal) ? PolygonsOf(p.Difference(away)) : [p])]);
+    }
+
+    /// <summary>What of an area lies inside another.</summary>
+    public static Area Within(Area area, Area inside)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        ArgumentNullException.ThrowIfNull(inside);
+        return Together([.. PolygonsOf(area).SelectMany(p => PolygonsOf(p.Intersection(inside)))]);
+    }
+
+    /// <summary>Polygons that do not touch, as one area.</summary>
+    public static Area Together(IReadOnlyList<Polygon> polygons)
+    {
+        ArgumentNullException.ThrowIfNull(polygons);
+        return polygons.Count == 1 ? polygons[0] : Factory.CreateMultiPolygon([.. polygons]);
     }
 
     private static Area Transform(Area area, AffineTransformation by) => area.IsEmpty ? area : by.Transform(area);

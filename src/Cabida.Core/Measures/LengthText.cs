@@ -28,6 +28,8 @@ public static partial class LengthText
             return Outcome<ReadLength>.Fail(Phrase.Say($"Nothing typed yet."));
         }
 
+        var negative = tidy.StartsWith('-') && range.Least < Length.Zero;
+        tidy = negative ? tidy[1..].TrimStart() : tidy;
         if (tidy.StartsWith('-'))
         {
             return Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” is negative; a length is not."));
@@ -71,7 +73,7 @@ public static partial class LengthText
             graduation = decimals > 0 ? Length.Mm(perUnit / Math.Pow(10, decimals)) : unit == LengthUnit.Inch ? WholeInch : WholeMetric;
         }
 
-        var value = Length.Mm(amount * perUnit);
+        var value = Length.Mm(negative ? -amount * perUnit : amount * perUnit);
         if (value < range.Least)
         {
             return Outcome<ReadLength>.Fail(Phrase.Say($"{value} is too small here; the least is {range.Least}."));

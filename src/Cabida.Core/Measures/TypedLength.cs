@@ -45,6 +45,9 @@ public sealed record LengthRange(Length Least, Length Most)
     /// <summary>Margins and gaps: nothing to 1 m.</summary>
     public static LengthRange Margin { get; } = new(Length.Zero, Length.Mm(1000));
 
+    /// <summary>Moves to either side: 2 m one way to 2 m the other.</summary>
+    public static LengthRange Offset { get; } = new(Length.Mm(-2000), Length.Mm(2000));
+
     /// <summary>Lettering and rules: 0.1 mm to 2 m.</summary>
     public static LengthRange Artwork { get; } = new(Length.Mm(0.1), Length.Mm(2000));
 }

@@ -1,27 +1,53 @@
+using System.Globalization;
 using System.Text.RegularExpressions;
 
 namespace Cabida.Core.Motifs;
 
-/// <summary>The fields of a motif's text: words in braces, as in <c>{name}</c>.</summary>
+/// <summary>
+/// The fields of a motif's text: words in braces, as in <c>{name}</c>, with a form, as in <c>{name:capitals}</c>, and with
+/// what stands there when it is empty, as in <c>{name|Friend}</c>.
+/// </summary>
 public static partial class Fields
 {
     /// <summary>The field that a run's list fills.</summary>
     public const string Name = "name";
 
+    /// <summary>The forms a field can take, besides as typed.</summary>
+    public static IReadOnlyList<string> Forms { get; } = ["capitals", "first letter", "initials"];
+
     /// <summary>The fields named in a motif, each once, in order of appearance.</summary>
     public static IReadOnlyList<string> In(Motif motif)
     {
         ArgumentNullException.ThrowIfNull(motif);
-        return [.. motif.Parts.OfType<LetteringPart>().SelectMany(p => In(p.Text)).Distinct(StringComparer.Ordinal)];
+        return [.. motif.AllParts.OfType<LetteringPart>().SelectMany(p => In(p.Text)).Distinct(StringComparer.Ordinal)];
     }
 
     /// <summary>The fields named in a text.</summary>
-    public static IEnumerable<string> In(string text) => Pattern().Matches(text).Select(m => m.Groups[1].Value.ToLowerInvariant());
+    public static IEnumerable<string> In(string text) => Pattern().Matches(text).Select(m => m.Groups["field"].Value.ToLowerInvariant());
 
-    /// <summary>The text with its fields filled; a field without a value stays as written.</summary>
-    public static string Fill(string text, IReadOnlyDictionary<string, string> values) =>
-        Pattern().Replace(text, m => values.TryGetValue(m.Groups[1].Value.ToLowerInvariant(), out var value) ? value : m.Value);
+    /// <summary>Forms named in a text that are none of <see cref="Forms"/>.</summary>
+    public static IEnumerable<string> UnknownForms(string text) =>
+        Pattern().Matches(text).Select(m => m.Groups["form"].Value.Trim().ToLowerInvariant()).Where(f => f.Length > 0 && !Forms.Contains(f));
 
-    [GeneratedRegex(@"\{\s*([\p{L}][\p{L}\p{N} _-]{0,30}?)\s*\}")]
+    /// <summary>The text with its fields filled; a field that no value fills and that has nothing to stand in for it stays as written.</summary>
+    public static string Fill(string text, IReadOnlyDictionary<string, string> values) => Pattern().Replace(text, m =>
+    {
+        values.TryGetValue(m.Groups["field"].Value.ToLowerInvariant(), out var value);
+        return string.IsNullOrWhiteSpace(value) ? m.Groups["instead"].Success ? m.Groups["instead"].Value : value ?? m.Value
+            : Formed(value, m.Groups["form"].Value.Trim().ToLowerInvariant());
+    });
+
+    private static string Formed(string value, string form) => form switch
+    {
+        // Capitals of the invariant culture: a Turkish i keeps its dot only where it was typed with one.
+        "capitals" => value.ToUpperInvariant(),
+        "first letter" => FirstLetter(value.Trim()),
+        "initials" => string.Concat(value.Split([' ', '-', '\u00a0'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(FirstLetter)),
+        _ => value,
+    };
+
+    private static string FirstLetter(string word) => word.Length == 0 ? "" : StringInfo.GetNextTextElement(word).ToUpperInvariant();
+
+    [GeneratedRegex(@"\{\s*(?<field>[\p{L}][\p{L}\p{N} _-]{0,30}?)\s*(?::(?<form>[^{}|]*))?(?:\|(?<instead>[^{}]*))?\}")]
     private static partial Regex Pattern();
 }

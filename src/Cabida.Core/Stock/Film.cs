@@ -49,12 +49,46 @@ public sealed record Film(
     /// <summary>What it is, which decides how much it gives.</summary>
     public FilmMaterial Material { get; init; }
 
+    /// <summary>Its pattern; none for a plain film.</summary>
+    public FilmPattern Pattern { get; init; }
+
+    /// <summary>The colour its pattern is drawn in, as <c>#rrggbb</c>; empty for none.</summary>
+    public string PatternColour { get; init; } = "";
+
     /// <summary>The heat it is pressed at, as typed; empty when it is not pressed or not known.</summary>
     public string PressedAt { get; init; } = "";
 
     /// <summary>How much it may stretch and gather before it shows: the product's own defaults for its material.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public StrainLimits Gives => Material is FilmMaterial.Vinyl or FilmMaterial.HeatTransfer ? new StrainLimits(0.03, 0.005) : new StrainLimits(0.003, 0.001);
+}
+
+/// <summary>The patterns that ship with the application, for films that are printed.</summary>
+public enum FilmPattern
+{
+    /// <summary>Plain.</summary>
+    None,
+
+    /// <summary>Slanting stripes.</summary>
+    Stripes,
+
+    /// <summary>Dots.</summary>
+    Dots,
+
+    /// <summary>Squares that meet at their corners.</summary>
+    Check,
+
+    /// <summary>Small leaves.</summary>
+    Leaves,
+
+    /// <summary>Rows of bricks.</summary>
+    Bricks,
+
+    /// <summary>Scattered chips.</summary>
+    Chips,
+
+    /// <summary>Waves.</summary>
+    Waves,
 }
 
 /// <summary>What a film is.</summary>

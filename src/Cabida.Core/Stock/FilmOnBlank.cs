@@ -9,7 +9,7 @@ namespace Cabida.Core.Stock;
 public static class FilmOnBlank
 {
     /// <summary>Less contrast than this between film and what lies behind it is said.</summary>
-    private const double LeastContrast = 2.5;
+    public const double LeastContrast = 2.5;
 
     /// <summary>What wants looking at before this film goes on goods of this material.</summary>
     public static IReadOnlyList<Phrase> Notes(Film film, Material material)

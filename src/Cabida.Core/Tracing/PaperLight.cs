@@ -27,6 +27,10 @@ public sealed class PaperLight
         Noise = noise;
     }
 
+    /// <summary>Light that is the same everywhere.</summary>
+    /// <param name="bright">The brightness.</param>
+    public static PaperLight Even(double bright) => new([bright, .. new double[Terms - 1]], 1, 1, 0);
+
     /// <summary>The standard deviation of blank paper around the surface, as a share of it.</summary>
     public double Noise { get; }
 

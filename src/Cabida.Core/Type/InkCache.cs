@@ -31,6 +31,9 @@ public sealed class InkCache(long budgetBytes = 96L << 20)
     /// <summary>The area of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
     internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => Get((face, "", glyph, level), make);
 
+    /// <summary>Any other area that follows from a key alone, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal Area Derived(string key, Func<Area> make) => Get(("", key, 0, int.MinValue), make);
+
     private Area Get((string Face, string Line, uint Glyph, int Level) key, Func<Area> make)
     {
         if (areas.TryGetValue(key, out var area))

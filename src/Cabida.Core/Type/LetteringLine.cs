@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using Cabida.Core.Geometry;
 using Area = NetTopologySuite.Geometries.Geometry;
@@ -15,26 +16,31 @@ public sealed class LetteringLine
 
     private readonly ITypeface face;
     private readonly InkCache cache;
-    private readonly ShapedLine shaped;
+    private readonly IReadOnlyList<PlacedGlyph> glyphs;
     private readonly string faceKey;
     private readonly string key;
+    private readonly ConcurrentDictionary<int, IReadOnlyList<double?>> gaps = new();
 
     /// <summary>Sets a line.</summary>
     /// <param name="text">The text; it is brought to composed form first.</param>
     /// <param name="face">The typeface.</param>
-    /// <param name="spacing">Extra room between letters, in em.</param>
+    /// <param name="setting">How it is set.</param>
     /// <param name="cache">Where outlines are kept.</param>
-    public LetteringLine(string text, ITypeface face, double spacing, InkCache cache)
+    public LetteringLine(string text, ITypeface face, LineSetting setting, InkCache cache)
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(face);
+        ArgumentNullException.ThrowIfNull(setting);
         ArgumentNullException.ThrowIfNull(cache);
         Text = text.Normalize(System.Text.NormalizationForm.FormC);
         this.face = face;
         this.cache = cache;
         faceKey = face.Info.Id + face.Revision;
-        shaped = face.Shape(Text, spacing);
-        key = string.Create(CultureInfo.InvariantCulture, $"line {spacing:R} {Text}");
+        Unmet = [.. setting.Alternates.Where(a => !face.Features.Contains(a.Feature))];
+        var shaped = face.Shape(Text, [.. setting.Alternates.Except(Unmet).SelectMany(UsesOf)]);
+        Missing = shaped.Missing;
+        glyphs = Spaced(shaped.Glyphs, setting);
+        key = $"line {setting.Key} {Text}";
     }
 
     /// <summary>The text as set.</summary>
@@ -44,7 +50,16 @@ public sealed class LetteringLine
     public ITypeface Face => face;
 
     /// <summary>Positions in <see cref="Text"/> of characters that the face lacks.</summary>
-    public IReadOnlyList<int> Missing => shaped.Missing;
+    public IReadOnlyList<int> Missing { get; }
+
+    /// <summary>Other forms that were chosen and that the face lacks; the letters stay as they are.</summary>
+    public IReadOnlyList<Alternate> Unmet { get; }
+
+    /// <summary>Tells apart lines that could differ.</summary>
+    internal string Key => faceKey + key;
+
+    /// <summary>The glyphs in place, and the position of their letters in the text.</summary>
+    internal IReadOnlyList<PlacedGlyph> Glyphs => glyphs;
 
     /// <summary>The box of the ink at a size, origin at the start of the baseline; null when there is none.</summary>
     /// <param name="sizeMm">One em in millimetres.</param>
@@ -52,7 +67,7 @@ public sealed class LetteringLine
     public Box? BoxAt(double sizeMm)
     {
         var level = InkCache.LevelFor(sizeMm);
-        return Box.Around(shaped.Glyphs
+        return Box.Around(glyphs
             .Select(g => (Placed: g, Box: Box.Of(Glyph(g.Glyph, level))))
             .Where(g => g.Box is not null)
             .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y)))?.Scaled(sizeMm);
@@ -65,26 +80,96 @@ public sealed class LetteringLine
     public Area InkAt(double sizeMm, double x = 0, double y = 0)
     {
         var level = InkCache.LevelFor(sizeMm);
-        var em = cache.Line(faceKey, key, level, () => Outlines.Join(shaped.Glyphs
-            .Select(g => Outlines.Placed(Glyph(g.Glyph, level), 1, g.X, g.Y))
-            .Where(a => !a.IsEmpty)
-            .ToList()));
+        var em = cache.Line(faceKey, key, level, () => Outlines.Join([.. glyphs.Select(g => Placed(g, level)).Where(a => !a.IsEmpty)]));
         return Outlines.Placed(em, sizeMm, x, y);
     }
 
-    /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
-    public string? LetterAt(double x, double y)
+    /// <summary>The letters from left to right, each with its joined outline; em, the start of the baseline at the origin.</summary>
+    internal IReadOnlyList<LetterInk> LettersAt(int level) => [.. glyphs.GroupBy(g => g.Index)
+        .Select(g => new LetterInk(g.Key, Outlines.Join([.. g.Select(p => Placed(p, level)).Where(a => !a.IsEmpty)])))
+        .Where(l => !l.Ink.IsEmpty)];
+
+    /// <summary>How far each letter stands from the next along the line, in em; null where they share no height.</summary>
+    internal IReadOnlyList<double?> GapsAt(int level) => gaps.GetOrAdd(level, l =>
     {
-        var found = shaped.Glyphs
-            .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
-            .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
-            .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
-            .Select(g => (int?)g.Index)
-            .FirstOrDefault();
-        return found is { } index ? StringInfo.GetNextTextElement(Text, index) : null;
-    }
+        var letters = LettersAt(l);
+        return [.. letters.Zip(letters.Skip(1), (a, b) => LetterProfiles.Between(a.Ink, b.Ink))];
+    });
+
+    /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
+    public int? LetterAt(double x, double y) => glyphs
+        .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
+        .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
+        .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
+        .Select(g => (int?)g.Index)
+        .FirstOrDefault();
+
+    /// <summary>Whether a letter is followed by a blank before the next one to its right.</summary>
+    internal bool IsBetweenWords(int one, int other) => Text[Math.Min(one, other)..Math.Max(one, other)].Any(char.IsWhiteSpace);
+
+    /// <summary>The letter that starts at a position.</summary>
+    public string LetterOf(int index) => StringInfo.GetNextTextElement(Text, index);
+
+    private Area Placed(PlacedGlyph g, int level) => Outlines.Placed(Glyph(g.Glyph, level), 1, g.X, g.Y);
 
     private Area Glyph(uint glyph, int level) =>
         cache.Glyph(faceKey, glyph, level, () =>
             Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn));
+
+    /// <summary>Where in the text a chosen form is used.</summary>
+    private IEnumerable<FeatureUse> UsesOf(Alternate alternate)
+    {
+        if (alternate.Scope == AlternateScope.Face)
+        {
+            yield return new FeatureUse(alternate.Feature, alternate.Value, 0, Text.Length);
+            yield break;
+        }
+
+        var starts = StringInfo.ParseCombiningCharacters(Text);
+        for (var i = 0; i < starts.Length; i++)
+        {
+            var here = alternate.Scope == AlternateScope.Letter || (alternate.Words == Text && alternate.Index == i);
+            if (here && LetterOf(starts[i]) == alternate.Letter)
+            {
+                yield return new FeatureUse(alternate.Feature, alternate.Value, starts[i], i + 1 < starts.Length ? starts[i + 1] : Text.Length);
+            }
+        }
+    }
+
+    /// <summary>Letters and words moved apart or together.</summary>
+    private List<PlacedGlyph> Spaced(IReadOnlyList<PlacedGlyph> shaped, LineSetting setting)
+    {
+        if (setting is { Spacing: 0, WordSpacing: 0, Pairs.Count: 0 })
+        {
+            return [.. shaped];
+        }
+
+        var leftwards = LineDirection.RunsLeft(Text);
+        var placed = new List<PlacedGlyph>(shaped.Count);
+        var moved = 0.0;
+        for (var i = 0; i < shaped.Count; i++)
+        {
+            if (i > 0 && shaped[i].Index != shaped[i - 1].Index)
+            {
+                var (first, second) = leftwards ? (shaped[i].Index, shaped[i - 1].Index) : (shaped[i - 1].Index, shaped[i].Index);
+                var (before, after) = (LetterOf(first), LetterOf(second));
+                moved += setting.Pairs.Where(p => p.Left == before && p.Right == after).Sum(p => p.By / 1000);
+                // Spaces without a drawing have room of their own, counted by the letters they stand between.
+                var elements = Math.Max(1, StringInfo.ParseCombiningCharacters(Text[first..second]).Length - LigatureInner(first, second));
+                moved += (setting.Spacing * elements) + (setting.WordSpacing * Text[first..second].Count(char.IsWhiteSpace));
+            }
+
+            placed.Add(shaped[i] with { X = shaped[i].X + moved });
+        }
+
+        return placed;
+
+        // Letters within a ligature have no room between them that could be widened.
+        int LigatureInner(int first, int second) => Text[first..second].TrimEnd() is var solid ? Math.Max(0, StringInfo.ParseCombiningCharacters(solid).Length - 1) : 0;
+    }
 }
+
+/// <summary>A letter of a line with its outline, in em.</summary>
+/// <param name="Index">Where it starts in the text.</param>
+/// <param name="Ink">Its outline.</param>
+internal sealed record LetterInk(int Index, Area Ink);

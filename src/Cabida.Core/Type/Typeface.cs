@@ -6,7 +6,11 @@ namespace Cabida.Core.Type;
 /// <param name="Id">The name it is stored by.</param>
 /// <param name="Name">The name it is shown by.</param>
 /// <param name="Kind">Its kind in a word: script, brush, slab, grotesque, serif, condensed, stencil, monoline.</param>
-public sealed record TypefaceInfo(string Id, string Name, string Kind);
+public sealed record TypefaceInfo(string Id, string Name, string Kind)
+{
+    /// <summary>Whether the maker added it, rather than that it ships with the application.</summary>
+    public bool Added { get; init; }
+}
 
 /// <summary>A glyph in its place on a line; lengths in em, from the line's start on the baseline.</summary>
 /// <param name="Glyph">The face's number for it.</param>
@@ -14,6 +18,13 @@ public sealed record TypefaceInfo(string Id, string Name, string Kind);
 /// <param name="Y">How far its origin is raised.</param>
 /// <param name="Index">The position in the text of the first character it stands for.</param>
 public readonly record struct PlacedGlyph(uint Glyph, double X, double Y, int Index);
+
+/// <summary>An OpenType feature for a stretch of a text.</summary>
+/// <param name="Tag">Its tag.</param>
+/// <param name="Value">Which of several forms under it, from 1.</param>
+/// <param name="Start">The first character.</param>
+/// <param name="End">After the last character.</param>
+public readonly record struct FeatureUse(string Tag, int Value, int Start, int End);
 
 /// <summary>A line of text set in a face; lengths in em.</summary>
 /// <param name="Glyphs">What the face has, in place.</param>
@@ -33,10 +44,21 @@ public interface ITypeface
     /// <summary>How high the ink of its capital H stands above the baseline.</summary>
     double CapitalHeight { get; }
 
-    /// <summary>Sets a line: the face's own kerning, ligatures and marks applied.</summary>
+    /// <summary>
+    /// Sets a line: the face's own kerning, ligatures, contextual forms and marks applied, its direction that of its first
+    /// strong letter. Glyphs come from left to right.
+    /// </summary>
     /// <param name="text">The text, in composed form.</param>
-    /// <param name="spacing">Extra room after each cluster, in em; negative closes up.</param>
-    ShapedLine Shape(string text, double spacing);
+    /// <param name="features">OpenType features that are switched on for stretches of it, besides those that always are.</param>
+    ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features);
+
+    /// <summary>The tags of the OpenType features the face has.</summary>
+    IReadOnlySet<string> Features { get; }
+
+    /// <summary>The other forms that the face has for a letter of a text, each with how to ask for it.</summary>
+    /// <param name="text">The text, in composed form.</param>
+    /// <param name="index">Where the letter starts.</param>
+    IReadOnlyList<FeatureUse> FormsOf(string text, int index);
 
     /// <summary>The outline of a glyph.</summary>
     IReadOnlyList<Contour> Outline(uint glyph);

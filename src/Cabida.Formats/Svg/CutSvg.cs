@@ -46,10 +46,10 @@ public static class CutSvg
 
     /// <summary>A file name that cannot be mixed up at the cutter: job and run, load of how many, film, mirrored or not.</summary>
     public static string FileName(string job, string run, int load, int of, string film, bool mirrored) => string.Create(
-        CultureInfo.InvariantCulture, $"{Plain(job)}_{Plain(run)}_load-{load}-of-{of}_{Plain(film)}{(mirrored ? "_mirrored" : "")}.svg");
+        CultureInfo.InvariantCulture, $"{SafeName(job)}_{SafeName(run)}_load-{load}-of-{of}_{SafeName(film)}{(mirrored ? "_mirrored" : "")}.svg");
 
     /// <summary>Letters and digits of any tongue with single hyphens between; never empty, never endless.</summary>
-    private static string Plain(string text)
+    public static string SafeName(string text)
     {
         var words = new string([.. text.Normalize().ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')])
             .Split(' ', StringSplitOptions.RemoveEmptyEntries);

@@ -3,7 +3,7 @@ namespace Cabida.Store.Rows;
 /// <summary>A document as it stands now.</summary>
 public sealed class DocumentRow
 {
-    /// <summary>What it is: blank, motif, film, cutter, job or run.</summary>
+    /// <summary>What it is: blank, motif, film, cutter, job, run or graphic.</summary>
     public required string Kind { get; set; }
 
     /// <summary>Which one.</summary>
@@ -108,4 +108,101 @@ public sealed class PictureRow
 
     /// <summary>When it was brought in, in UTC.</summary>
     public DateTime AddedAt { get; set; }
+}
+
+/// <summary>The outlines of a graphic as they were read. Rows are only added; the same outlines are kept once.</summary>
+public sealed class OutlinesRow
+{
+    /// <summary>The first half of the SHA-256 of its JSON, in hexadecimal.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The pieces as JSON, compressed by Brotli.</summary>
+    public required byte[] Packed { get; set; }
+
+    /// <summary>When it was brought in, in UTC.</summary>
+    public DateTime AddedAt { get; set; }
+}
+
+/// <summary>A typeface that the maker added. Its file never changes; one that was taken away keeps its row, so that old revisions can be set.</summary>
+public sealed class TypefaceRow
+{
+    /// <summary>Which one: its name with a hash of its file.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The name it is shown by.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>Its style in a word.</summary>
+    public required string Kind { get; set; }
+
+    /// <summary>A hash of its file.</summary>
+    public required string Revision { get; set; }
+
+    /// <summary>Which face of a collection.</summary>
+    public int FaceIndex { get; set; }
+
+    /// <summary>What its file says of its licence; empty when it says nothing.</summary>
+    public required string Licence { get; set; }
+
+    /// <summary>The file.</summary>
+    public required byte[] Bytes { get; set; }
+
+    /// <summary>When it was added, in UTC.</summary>
+    public DateTime AddedAt { get; set; }
+
+    /// <summary>When it was taken away, in UTC; null while it is offered.</summary>
+    public DateTime? TakenAwayAt { get; set; }
+}
+
+/// <summary>A piece of long work: what it is about, how far it has come, and how it ended. It is taken up again after a restart.</summary>
+public sealed class WorkRow
+{
+    /// <summary>Counts up, so that work is done in the order it was asked for.</summary>
+    public long Id { get; set; }
+
+    /// <summary>What kind of work it is.</summary>
+    public required string Kind { get; set; }
+
+    /// <summary>What it is about, as the id of a run.</summary>
+    public required string Subject { get; set; }
+
+    /// <summary>Of which revision of that.</summary>
+    public int Revision { get; set; }
+
+    /// <summary>How much is done.</summary>
+    public int Done { get; set; }
+
+    /// <summary>Of how much.</summary>
+    public int Of { get; set; }
+
+    /// <summary>How it stands.</summary>
+    public WorkState State { get; set; }
+
+    /// <summary>Why it failed; empty otherwise.</summary>
+    public string Problem { get; set; } = "";
+
+    /// <summary>When it was asked for, in UTC.</summary>
+    public DateTime AskedAt { get; set; }
+
+    /// <summary>When it was last reported on, in UTC.</summary>
+    public DateTime ChangedAt { get; set; }
+}
+
+/// <summary>How a piece of long work stands.</summary>
+public enum WorkState
+{
+    /// <summary>Asked for.</summary>
+    Waiting,
+
+    /// <summary>Being done; found so after a restart it is taken up again.</summary>
+    Running,
+
+    /// <summary>Done.</summary>
+    Done,
+
+    /// <summary>Stopped by the maker.</summary>
+    Stopped,
+
+    /// <summary>Ended by a fault.</summary>
+    Failed,
 }

@@ -1,11 +1,13 @@
 using System.Text.Json;
+using Cabida.Core.Motifs;
+using Cabida.Formats.Graphics;
 using Cabida.Store;
 using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Web.Demo;
 
 /// <summary>Adds the demo data, which ships as files: one document each, in a folder per kind, named by its id.</summary>
-internal sealed class DemoLibrary(Cabida.Store.Library library, CabidaContext db)
+internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines outlines, CabidaContext db)
 {
     private static string Folder => Path.Combine(AppContext.BaseDirectory, "demo");
 
@@ -24,11 +26,46 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, CabidaContext db
     public async Task Add(CancellationToken stop)
     {
         await AddAll(DocumentKinds.Blank, stop);
-        await AddAll(DocumentKinds.Motif, stop);
+        var graphics = await AddGraphics(stop);
+        await AddAll(DocumentKinds.Workshop, stop);
         await AddAll(DocumentKinds.Film, stop);
+        await AddAll(DocumentKinds.Motif, stop, m => m with { Parts = [.. m.Parts.Select(p => Placed(p, graphics))] });
         await AddAll(DocumentKinds.Cutter, stop);
         await AddAll(DocumentKinds.Job, stop);
-        await AddAll(DocumentKinds.Run, stop, run => run with { Pieces = Core.Runs.NameList.Read(run.NamesTyped, []).Pieces });
+        await AddAll(DocumentKinds.Run, stop, run => run with { Pieces = Core.Lists.NameList.Read(run.NamesTyped, new Core.Lists.ListColumns(run.Columns, run.HasHeading), run.Pieces).Pieces });
+    }
+
+    /// <summary>Brings the drawings in as a maker would, and notes where they come from.</summary>
+    private async Task<Dictionary<string, Graphic>> AddGraphics(CancellationToken stop)
+    {
+        var graphics = new Dictionary<string, Graphic>(StringComparer.Ordinal);
+        foreach (var file in Directory.EnumerateFiles(Path.Combine(Folder, DocumentKinds.Graphic.Kind), "*.svg").Order(StringComparer.Ordinal))
+        {
+            var id = IdOf(file);
+            var read = GraphicFile.Read($"{id}.svg", await File.ReadAllBytesAsync(file, stop)).Value;
+            var kept = await outlines.Add(read.Pieces, stop);
+            graphics[id] = GraphicFile.Facts($"{id}.svg", read, kept.Id) with { Origin = "Lantern Yard Workshop, drawn there", Terms = "our own; for anything we make" };
+            if (await library.Find(DocumentKinds.Graphic, id, stop) is null)
+            {
+                await library.Add(DocumentKinds.Graphic, graphics[id], id, stop);
+            }
+        }
+
+        return graphics;
+    }
+
+    /// <summary>A graphic part with its outlines, which are known only once its drawing was read.</summary>
+    private static Part Placed(Part part, Dictionary<string, Graphic> graphics) => part switch
+    {
+        GraphicPart g when graphics.TryGetValue(g.GraphicId, out var graphic) => g with { OutlinesId = graphic.OutlinesId, FileScale = graphic.Scale },
+        GroupPart group => group with { Parts = [.. group.Parts.Select(p => Placed(p, graphics))] },
+        _ => part,
+    };
+
+    private static string IdOf(string file)
+    {
+        var id = Path.GetFileNameWithoutExtension(file);
+        return id[(id.IndexOf('_', StringComparison.Ordinal) + 1)..];
     }
 
     private async Task AddAll<T>(DocumentKind<T> kind, CancellationToken stop, Func<T, T>? completed = null)
@@ -36,8 +73,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, CabidaContext db
     {
         foreach (var file in Directory.EnumerateFiles(Path.Combine(Folder, kind.Kind), "*.json").Order(StringComparer.Ordinal))
         {
-            var id = Path.GetFileNameWithoutExtension(file);
-            id = id[(id.IndexOf('_', StringComparison.Ordinal) + 1)..];
+            var id = IdOf(file);
             var read = DocumentJson.Read<T>(DocumentJson.CurrentForm, await File.ReadAllTextAsync(file, stop)) ?? throw new JsonException(file);
             if (await library.Find(kind, id, stop) is null)
             {

@@ -45,12 +45,12 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         }
 
         var first = fitted.Of(read, run.Document.Pieces[0]);
-        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(read));
+        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(read, read.SurfaceOf(first.Fit.Piece)));
     }
 
-    private static DrawingBox GroundOf(ReadRun run)
+    private static DrawingBox GroundOf(ReadRun run, ReadSurface on)
     {
-        var drawing = Blanks.DrawingView.Of(Core.Drawings.FlatDrawing.Of(run.Laid!, run.Size!));
+        var drawing = Blanks.DrawingView.Of(on.Flat());
         string Path(Core.Drawings.StrokeKind kind) => string.Concat(drawing.Strokes.Where(s => s.Kind == kind).Select(s => s.Path));
         return new DrawingBox(
             drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone), GoodsView.Of(run.Blank?.Material));

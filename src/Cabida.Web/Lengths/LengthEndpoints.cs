@@ -10,6 +10,7 @@ internal enum RangeName
     Object,
     Margin,
     Artwork,
+    Offset,
 }
 
 /// <summary>What a typed length was understood as.</summary>
@@ -35,6 +36,7 @@ internal static class LengthEndpoints
             {
                 RangeName.Object => LengthRange.Object,
                 RangeName.Margin => LengthRange.Margin,
+                RangeName.Offset => LengthRange.Offset,
                 _ => LengthRange.Artwork,
             }))).WithName("ReadLength");
 }

@@ -10,7 +10,7 @@ internal interface IViews<T, TView>
     Task<TView> Of(Stored<T> stored, CancellationToken stop);
 
     /// <summary>What is kept of a document that came in; the stored one is what it was made from.</summary>
-    T Tidy(T incoming, T stored) => incoming;
+    Task<T> Tidy(T incoming, T stored, CancellationToken stop) => Task.FromResult(incoming);
 }
 
 /// <summary>What every kind of document can do: be read, saved as it is typed, removed, undone, redone.</summary>
@@ -33,7 +33,7 @@ internal static class LibraryEndpoints
             var stored = await library.Find(kind, id, stop);
             return stored is null
                 ? Problem(Refusal.Missing, kind.Kind, null)
-                : await Answer(await library.Save(kind, id, madeFrom, views.Tidy(document, stored.Document), stop), kind, views, stop);
+                : await Answer(await library.Save(kind, id, madeFrom, await views.Tidy(document, stored.Document, stop), stop), kind, views, stop);
         }).WithName($"Save{name}");
 
         group.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (string id, Cabida.Store.Library library, CancellationToken stop) =>

@@ -3,6 +3,7 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Web.Blanks;
+using Cabida.Web.Graphics;
 using Cabida.Web.Jobs;
 using Cabida.Web.Motifs;
 using Cabida.Web.Runs;
@@ -15,9 +16,14 @@ internal static class Views
     public static void AddViews(this IServiceCollection services)
     {
         services.AddScoped<IViews<Blank, BlankView>, BlankViews>();
-        services.AddScoped<IViews<Motif, MotifView>, MotifViews>();
+        services.AddScoped<GroundReader>();
+        services.AddScoped<MotifViews>();
+        services.AddScoped<IViews<Motif, MotifView>>(s => s.GetRequiredService<MotifViews>());
+        services.AddScoped<IViews<Graphic, GraphicView>, GraphicViews>();
         services.AddScoped<IViews<Film, FilmView>, FilmViews>();
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
+        services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();
+        services.AddScoped<Proofs.WorkshopMark>();
         services.AddScoped<IViews<Job, JobView>, JobViews>();
         services.AddScoped<IViews<Run, RunView>, RunViews>();
     }

@@ -15,10 +15,10 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
     public static CutFile Of(PlannedRun plan, PlannedLoad load)
     {
         var title = FormattableString.Invariant(
-            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, {plan.Run.Film!.Name}{(plan.Mirrored ? ", mirrored" : "")}");
-        var svg = CutSvg.Write(title, plan.ReachWidth, plan.ReachHeight, plan.Run.Film.Colour, load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)));
+            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, {load.Film.Name}{(load.Film.Mirrored ? ", mirrored" : "")}");
+        var svg = CutSvg.Write(title, load.ReachWidth, load.ReachHeight, load.Film.Colour, load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)));
         var measured = CutSvgMeasure.Of(svg);
-        var wrong = load.Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], plan.ReachHeight) > Allowed).ToList();
+        var wrong = load.Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], load.ReachHeight) > Allowed).ToList();
         return new CutFile(svg, measured, wrong.Count == 0
             ? null
             : $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed.");

@@ -2,7 +2,9 @@ using Cabida.Core.Checking;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
+using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
 using Cabida.Store;
@@ -11,11 +13,11 @@ using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Web.Loads;
 
-/// <summary>A piece as it is cut on a load.</summary>
-internal sealed record CutPlacement(FittedPiece Piece, Box Box, bool Turned, Area Ink);
+/// <summary>A side of a piece as it is cut on a load; the first side is 0.</summary>
+internal sealed record CutPlacement(FittedPiece Piece, int Side, Box Box, bool Turned, Area Ink);
 
-/// <summary>A load with its ink and the name of its file.</summary>
-internal sealed record PlannedLoad(Load Load, string FileName, IReadOnlyList<CutPlacement> Pieces);
+/// <summary>A load with its film, its ink and the name of its file.</summary>
+internal sealed record PlannedLoad(Load Load, Film Film, double ReachWidth, double ReachHeight, string FileName, IReadOnlyList<CutPlacement> Pieces);
 
 /// <summary>A piece that is on no load, and why.</summary>
 internal sealed record HeldBack(string PieceId, string Name, Phrase Why);
@@ -25,15 +27,12 @@ internal sealed record PlannedRun(
     ReadRun Run,
     Job Job,
     IReadOnlyList<FittedPiece> All,
-    double ReachWidth,
-    double ReachHeight,
     double ScissorsRoom,
-    bool Mirrored,
     IReadOnlyList<PlannedLoad> Loads,
     IReadOnlyList<HeldBack> Held,
     IReadOnlyList<Lack> Lacks);
 
-/// <summary>Fits a run and lays its pieces out for its cutter and film.</summary>
+/// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
 internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted)
 {
     public async Task<PlannedRun?> Plan(string id, CancellationToken stop)
@@ -44,16 +43,15 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         }
 
         var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
-        var reach = Reach(run);
         var gap = run.Run.Document.ScissorsRoom.Read(LengthRange.Margin);
         List<Lack> lacks = [.. run.Lacks];
         if (run.Cutter is null)
         {
             lacks.Add(new("cutter", Phrase.Say($"Choose a cutter, so that its reach is known.")));
         }
-        else if (reach is null && run.Film is not null)
+        else if (FilmsOf(run).FirstOrDefault(f => Reach(run.Cutter, f) is null) is { } unread)
         {
-            lacks.Add(new("cutter", Phrase.Say($"The reach of {run.Cutter.Name:strong} or the sheet of {run.Film.Name:strong} cannot be read. Mend it in the stock, then take the newer one here.")));
+            lacks.Add(new("cutter", Phrase.Say($"The reach of {run.Cutter.Name:strong} or the sheet of {unread.Name:strong} cannot be read. Mend it in the stock, then take the newer one here.")));
         }
 
         if (gap.Problem is { } unreadable)
@@ -61,56 +59,82 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
             lacks.Add(new("scissorsRoom", unreadable));
         }
 
-        var mirrored = run.Film?.Mirrored == true;
-        if (lacks.Count > 0 || reach is not { } area)
+        if (lacks.Count > 0)
         {
-            return new PlannedRun(run, job, [], 0, 0, 0, mirrored, [], [], lacks);
+            return new PlannedRun(run, job, [], 0, [], [], lacks);
         }
 
         var all = run.Run.Document.Pieces.Select(p => { stop.ThrowIfCancellationRequested(); return fitted.Of(run, p); }).ToList();
-        var cut = all.Where(p => p.Fit.MayBeCut).ToDictionary(p => p.Fit.Piece.Id, StringComparer.Ordinal);
-        var plan = LoadPlan.Of([.. cut.Values.Select(ItemOf)], area.Width, area.Height, gap.Value.Value.Millimetres);
-        return new PlannedRun(
-            run, job, all, area.Width, area.Height, gap.Value.Value.Millimetres, mirrored,
-            [.. plan.Loads.Select(l => Planned(l, plan, cut, run, job, mirrored))],
-            [.. all.Where(p => !p.Fit.MayBeCut).Select(WhyHeld), .. plan.TooLarge.Select(t => TooLarge(t, cut[t.PieceId], area))],
-            []);
+        var held = all.Where(p => !p.MayBeCut).Select(WhyHeld).ToList();
+        var loads = LaidOut(run, all, gap.Value.Value.Millimetres, held);
+        return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, []);
+    }
+
+    /// <summary>The films that the run's motif is cut from.</summary>
+    private static IEnumerable<Film> FilmsOf(ReadRun run) => run.Ground is { } ground ? ground.Films.Values.Prepend(ground.Film).Distinct() : run.Film is { } film ? [film] : [];
+
+    private static List<PlannedLoad> LaidOut(ReadRun run, List<FittedPiece> all, double gap, List<HeldBack> held)
+    {
+        var cut = all.Where(p => p.MayBeCut).SelectMany(p => Enumerable.Range(1, p.Fit.Piece.Copies).SelectMany(copy =>
+            p.Fits.SelectMany((fit, side) => fit.Films.Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))))).ToList();
+        var tooLarge = new Dictionary<string, HeldBack>(StringComparer.Ordinal);
+        List<(Film Film, (double Width, double Height) Area, LoadPlan Plan, Dictionary<string, CutInk> Inks)> Plans(Func<CutInk, bool> stays) =>
+            [.. cut.Where(stays).GroupBy(c => c.Film).Select(film =>
+            {
+                var area = Reach(run.Cutter!, film.Key)!.Value;
+                var inks = film.ToDictionary(c => c.Key, StringComparer.Ordinal);
+                return (film.Key, area, LoadPlan.Of([.. inks.Values.Select(ItemOf)], area.Width, area.Height, gap), inks);
+            })];
+
+        foreach (var (_, area, plan, inks) in Plans(_ => true))
+        {
+            foreach (var item in plan.TooLarge)
+            {
+                var piece = inks[item.PieceId].Piece.Fit.Piece;
+                tooLarge.TryAdd(piece.Id, new HeldBack(piece.Id, piece.Name, Phrase.Say(
+                    $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}.")));
+            }
+        }
+
+        // A piece of which one film is too large is not cut in part.
+        held.AddRange(tooLarge.Values);
+        return [.. Plans(c => !tooLarge.ContainsKey(c.Piece.Fit.Piece.Id)).SelectMany(p => p.Plan.Loads.Select(l => new PlannedLoad(
+            l, p.Film, p.Area.Width, p.Area.Height, "",
+            [.. l.Placements.Select(at =>
+            {
+                var ink = LoadInk.Placed(p.Inks[at.PieceId].Ink.Ink, at, p.Film.Mirrored ? p.Area.Width : null);
+                return new CutPlacement(p.Inks[at.PieceId].Piece, p.Inks[at.PieceId].Side, Box.Of(ink)!.Value, at.Turned, ink);
+            })])))];
+    }
+
+    private static List<PlannedLoad> Named(List<PlannedLoad> loads, ReadRun run, Job job) => [.. loads.Select((l, i) => l with
+    {
+        Load = l.Load with { Number = i + 1 },
+        FileName = CutSvg.FileName(job.Name, run.Run.Document.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
+    })];
+
+    /// <summary>The ink of one side and copy of a piece that is cut from one sheet of a film.</summary>
+    private sealed record CutInk(FittedPiece Piece, FilmInk Ink, Film Film, int Side, int Copy)
+    {
+        public string Key => FormattableString.Invariant($"{Piece.Fit.Piece.Id} {Ink.Film.FilmId} {Ink.Film.Ply} {Side} {Copy}");
     }
 
     /// <summary>What the cutter reaches of a sheet of the film.</summary>
-    private static (double Width, double Height)? Reach(ReadRun run)
+    private static (double Width, double Height)? Reach(Cutter cutter, Film film)
     {
-        if (run.Cutter is not { } cutter || run.Film is not { } film)
-        {
-            return null;
-        }
-
         double Read(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
         var (width, height) = (Math.Min(Read(cutter.ReachWidth), Read(film.Width)), Math.Min(Read(cutter.ReachLength), Read(film.Length)));
         return width > 0 && height > 0 ? (width, height) : null;
     }
 
-    private static LoadItem ItemOf(FittedPiece piece)
+    private static LoadItem ItemOf(CutInk cut)
     {
-        var box = Box.Of(piece.Fit.Ink)!.Value;
-        return new LoadItem(piece.Fit.Piece.Id, box.Width, box.Height);
+        var box = Box.Of(cut.Ink.Ink)!.Value;
+        return new LoadItem(cut.Key, box.Width, box.Height);
     }
-
-    private static PlannedLoad Planned(Load load, LoadPlan plan, Dictionary<string, FittedPiece> cut, ReadRun run, Job job, bool mirrored) => new(
-        load,
-        CutSvg.FileName(job.Name, run.Run.Document.Name, load.Number, plan.Loads.Count, run.Film!.Name, mirrored),
-        [.. load.Placements.Select(p =>
-        {
-            var ink = LoadInk.Placed(cut[p.PieceId].Fit.Ink, p, mirrored ? plan.ReachWidth : null);
-            return new CutPlacement(cut[p.PieceId], Box.Of(ink)!.Value, p.Turned, ink);
-        })]);
 
     private static HeldBack WhyHeld(FittedPiece piece) => new(
         piece.Fit.Piece.Id,
         piece.Fit.Piece.Name,
-        piece.Fit.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut."));
-
-    private static HeldBack TooLarge(LoadItem item, FittedPiece piece, (double Width, double Height) area) => new(
-        item.PieceId, piece.Fit.Piece.Name,
-        Phrase.Say($"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}."));
+        piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut."));
 }

@@ -14,31 +14,26 @@ namespace Cabida.Web.Loads;
 internal sealed record LoadPieceView(string PieceId, string Name, string InkPath, Box Box, bool Turned);
 
 /// <summary>A load with what its file measured when it was read back.</summary>
-internal sealed record LoadView(int Number, string FileName, IReadOnlyList<LoadPieceView> Pieces, Box Used, int Outlines, double FileWidth, double FileHeight);
+internal sealed record LoadView(
+    int Number, string Film, string Colour, FilmPattern Pattern, string PatternColour, bool Mirrored, double ReachWidth, double ReachHeight, string FileName, IReadOnlyList<LoadPieceView> Pieces, Box Used, int Outlines, double FileWidth, double FileHeight);
 
 /// <summary>The loads of a run.</summary>
 internal sealed record LoadsView(
     IReadOnlyList<Lack> Lacks,
-    double ReachWidth,
-    double ReachHeight,
     double ScissorsRoom,
-    bool Mirrored,
-    string Film,
-    string Colour,
     string Cutter,
     IReadOnlyList<LoadView> Loads,
     IReadOnlyList<HeldBack> Held)
 {
     public static LoadsView Of(PlannedRun plan) => new(
-        plan.Lacks, plan.ReachWidth, plan.ReachHeight, plan.ScissorsRoom, plan.Mirrored,
-        plan.Run.Film?.Name ?? "", plan.Run.Film?.Colour ?? "", plan.Run.Cutter?.Name ?? "",
+        plan.Lacks, plan.ScissorsRoom, plan.Run.Cutter?.Name ?? "",
         [.. plan.Loads.Select(l => ViewOf(plan, l))], plan.Held);
 
     private static LoadView ViewOf(PlannedRun plan, PlannedLoad load)
     {
         var measured = CutFile.Of(plan, load).Measured;
         return new LoadView(
-            load.Load.Number,
+            load.Load.Number, load.Film.Name, load.Film.Colour, load.Film.Pattern, load.Film.PatternColour, load.Film.Mirrored, load.ReachWidth, load.ReachHeight,
             load.FileName,
             [.. load.Pieces.Select(p => new LoadPieceView(p.Piece.Fit.Piece.Id, p.Piece.Fit.Piece.Name, SvgPath.Of(p.Ink, Tolerances.File), p.Box, p.Turned))],
             Box.Around(load.Pieces.Select(p => p.Box))!.Value,
@@ -46,48 +41,68 @@ internal sealed record LoadsView(
     }
 }
 
-/// <summary>A piece as the bench needs it, measured from the blank's own edges.</summary>
-/// <param name="Name">Its name.</param>
-/// <param name="Load">The load it is on; null when it is held back.</param>
+/// <summary>A side of a piece as the bench needs it, measured from the blank's own edges.</summary>
+/// <param name="Name">The piece's name.</param>
+/// <param name="Zone">The zone of the side; empty where there is only one.</param>
+/// <param name="Copies">How many are made.</param>
+/// <param name="Loads">The loads it is on, one for each film; none when it is held back.</param>
 /// <param name="State">How it stands to the zone.</param>
+/// <param name="MayBeCut">Whether this side may be cut; a piece is held back for any of its sides.</param>
 /// <param name="Width">The width of its ink.</param>
 /// <param name="Height">The height of its ink.</param>
-/// <param name="LetterHeight">The height of its capitals.</param>
+/// <param name="LetterHeight">The height of its capitals; zero without lettering.</param>
 /// <param name="BelowRim">From the rim or top edge to the top of its ink; null when the surface is not known.</param>
 /// <param name="AboveBase">From the base or bottom edge to the bottom of its ink.</param>
 internal sealed record BenchPiece(
-    string Name, int? Load, FitState State, double Width, double Height, double LetterHeight, double? BelowRim, double? AboveBase);
+    string Name, string Zone, int Copies, IReadOnlyList<int> Loads, FitState State, bool MayBeCut, double Width, double Height, double LetterHeight, double? BelowRim, double? AboveBase);
+
+/// <summary>Where a side is placed.</summary>
+/// <param name="Zone">Its zone; empty where there is only one side.</param>
+/// <param name="Place">From where to measure in.</param>
+internal sealed record BenchPlace(string Zone, Phrase Place);
+
+/// <summary>What of a run is made on one size of its blank.</summary>
+/// <param name="Size">The size; empty where the blank has but one.</param>
+/// <param name="Flat">That size laid flat.</param>
+/// <param name="First">The first piece of it that may be cut.</param>
+/// <param name="Places">Where each side is placed.</param>
+/// <param name="Pieces">Its pieces, side by side.</param>
+internal sealed record BenchSurface(string Size, DrawingView Flat, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
 
 /// <summary>The card that goes to the bench.</summary>
 internal sealed record BenchView(
     IReadOnlyList<Lack> Lacks,
     string Blank,
     string Motif,
-    Film? Film,
+    IReadOnlyList<Film> Films,
     string Cutter,
-    bool Mirrored,
-    DrawingView? Flat,
-    PieceView? First,
-    double? ToHandle,
-    Phrase Place,
     bool IsRound,
+    GoodsView Goods,
     IReadOnlyList<BenchLoad> Loads,
-    IReadOnlyList<BenchPiece> Pieces,
+    IReadOnlyList<BenchSurface> Surfaces,
     IReadOnlyList<HeldBack> Held)
 {
     public static BenchView Of(PlannedRun plan)
     {
         var run = plan.Run;
-        var loadOf = plan.Loads.SelectMany(l => l.Pieces.Select(p => (p.Piece.Fit.Piece.Id, l.Load.Number))).ToDictionary(p => p.Id, p => p.Number, StringComparer.Ordinal);
-        var ground = run.Ground;
+        var loadOf = plan.Loads.SelectMany(l => l.Pieces.Select(p => (Key: (p.Piece.Fit.Piece.Id, p.Side), l.Load.Number))).ToLookup(p => p.Key, p => p.Number);
+        var surfaces = plan.All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance).Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf)).ToList();
         return new BenchView(
-            plan.Lacks, run.Blank?.Name ?? "", run.Motif?.Name ?? "", run.Film, run.Cutter?.Name ?? "", plan.Mirrored,
-            ground is null ? null : DrawingView.Of(Core.Drawings.FlatDrawing.Of(run.Laid!, run.Size!)),
-            plan.All.FirstOrDefault(p => p.Fit.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
-            RoundToHandle(ground?.Wall, ground?.Zone), PlaceOf(run), ground?.Wall is not null,
-            [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.FileName, l.Pieces.Count))],
-            [.. plan.All.Where(p => !p.Fit.Ink.IsEmpty).Select(p => PieceOf(p, TopOf(ground!), loadOf))],
-            plan.Held);
+            plan.Lacks, run.Blank?.Name ?? "", string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
+            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Ground?.Wall is not null, GoodsView.Of(run.Blank?.Material),
+            [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))], surfaces, plan.Held);
+    }
+
+    private static BenchSurface SurfaceOf(ReadRun run, ReadSurface on, IReadOnlyList<FittedPiece> pieces, ILookup<(string Id, int Side), int> loadOf)
+    {
+        var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
+        string Zone(int side) => sides.Count > 1 ? sides[side].Laid.Spec.Name : "";
+        return new BenchSurface(
+            on.Sheet.Size, DrawingView.Of(on.Flat()),
+            pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
+            [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
+            [.. pieces.SelectMany(p => p.Fits.Select((fit, i) => (Fit: fit, Side: i)).Where(s => !s.Fit.Ink.IsEmpty).Select(s =>
+                PieceOf(s.Fit, p.Fit.Piece.Copies, Zone(s.Side), TopOf(sides[s.Side].Ground), [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()])))]);
     }
 
     /// <summary>The height of the surface's top edge in the zone's coordinates.</summary>
@@ -98,9 +113,9 @@ internal sealed record BenchView(
         : (wall.GirthAt(zone.MiddleHeight).Value.Millimetres - (wall.Handle?.Value.Millimetres ?? 0)) / 2;
 
     /// <summary>From where to measure in, in the words of the blank's own zone.</summary>
-    private static Phrase PlaceOf(ReadRun run)
+    private static Phrase PlaceOf(LaidZone laid)
     {
-        if (run.Laid is not { Zone: { } zone } laid)
+        if (laid.Zone is not { } zone)
         {
             return Phrase.Empty;
         }
@@ -128,14 +143,12 @@ internal sealed record BenchView(
         return Phrase.Say($"In the middle of the area that was measured; where that stands on the goods is not known.");
     }
 
-    private static BenchPiece PieceOf(FittedPiece piece, double? top, Dictionary<string, int> loadOf)
+    private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, double? top, IReadOnlyList<int> loads)
     {
-        var box = Box.Of(piece.Fit.Ink)!.Value;
-        return new BenchPiece(
-            piece.Fit.Piece.Name, loadOf.TryGetValue(piece.Fit.Piece.Id, out var load) ? load : null, piece.Fit.State,
-            box.Width, box.Height, piece.Fit.LetterHeight, top - box.MaxY, top is null ? null : box.MinY);
+        var box = Box.Of(fit.Ink)!.Value;
+        return new BenchPiece(fit.Piece.Name, zone, copies, loads, fit.State, fit.MayBeCut, box.Width, box.Height, fit.LetterHeight, top - box.MaxY, top is null ? null : box.MinY);
     }
 }
 
 /// <summary>A load as the bench card lists it.</summary>
-internal sealed record BenchLoad(int Number, string FileName, int Pieces);
+internal sealed record BenchLoad(int Number, string Film, string FileName, int Pieces);

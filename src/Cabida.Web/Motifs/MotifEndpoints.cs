@@ -1,9 +1,6 @@
-using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
-using Cabida.Formats.Svg;
 using Cabida.Store;
-using Cabida.Typography;
 using Cabida.Web.Library;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -12,20 +9,13 @@ namespace Cabida.Web.Motifs;
 /// <summary>A new motif.</summary>
 internal sealed record NewMotif(string Name);
 
-/// <summary>A typeface with a word set in it, one em being 100 high; y up.</summary>
-internal sealed record TypefaceView(string Id, string Name, string Kind, string SamplePath, Box SampleBox);
-
 internal static class MotifEndpoints
 {
-    private const string SampleWord = "Fernhollow";
-    private const double SampleSize = 100;
-
     public static void MapMotifs(this RouteGroupBuilder api)
     {
         var motifs = api.MapGroup("/motifs").WithTags("Motifs");
-        motifs.MapGet("", async Task<Ok<List<MotifCard>>> (Cabida.Store.Library library, ITypefaces faces, InkCache cache, CancellationToken stop) =>
+        motifs.MapGet("", async Task<Ok<List<MotifCard>>> (Cabida.Store.Library library, MotifViews views, CancellationToken stop) =>
         {
-            var views = new MotifViews(library, faces, cache);
             var cards = new List<MotifCard>();
             foreach (var stored in await library.All(DocumentKinds.Motif, stop))
             {
@@ -40,15 +30,13 @@ internal static class MotifEndpoints
 
         motifs.MapLibrary<Motif, MotifView>(DocumentKinds.Motif);
 
-        var typefaces = api.MapGroup("/typefaces").WithTags("Stock");
-        typefaces.MapGet("", Ok<List<TypefaceView>> (ITypefaces faces, InkCache cache) => TypedResults.Ok(faces.All.Select(f =>
-        {
-            var ink = new LetteringLine(SampleWord, faces.Find(f.Id)!, 0, cache).InkAt(SampleSize);
-            return new TypefaceView(f.Id, f.Name, f.Kind, SvgPath.Of(ink, Tolerances.File), Box.Of(ink)!.Value);
-        }).ToList())).WithName("ListTypefaces");
+        motifs.MapPost("/{id}/ghost", async Task<Results<Ok<MotifGhost>, NotFound>> (string id, Motif other, Cabida.Store.Library library, MotifViews views, CancellationToken stop) =>
+            await library.Find(DocumentKinds.Motif, id, stop) is { Document: var motif } ? TypedResults.Ok(await views.GhostOf(motif, other, stop)) : TypedResults.NotFound()).WithName("GetMotifGhost");
 
-        typefaces.MapGet("/{id}/licence", Results<ContentHttpResult, NotFound> (string id) =>
-            ShippedTypefaces.LicenceOf(id) is { } text ? TypedResults.Text(text) : TypedResults.NotFound()).WithName("GetLicence");
+        motifs.MapPost("/{id}/copy", async Task<Results<Ok<MotifView>, NotFound>> (string id, Cabida.Store.Library library, IViews<Motif, MotifView> views, CancellationToken stop) =>
+            await library.Find(DocumentKinds.Motif, id, stop) is { Document: var motif }
+                ? TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Motif, motif with { Name = $"{motif.Name}, copy" }, stop: stop), stop))
+                : TypedResults.NotFound()).WithName("CopyMotif");
     }
 
     /// <summary>One line with the name field, so that there is something to see and to change.</summary>

@@ -1,9 +1,13 @@
-using Cabida.Core.Checking;
-using Cabida.Core.Drawings;
+using System.Globalization;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Core.Type;
 using Cabida.Core.Wording;
+using Cabida.Formats.Svg;
+using Cabida.Store;
 using Cabida.Web.Blanks;
+using Cabida.Web.Motifs;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Runs;
@@ -20,32 +24,36 @@ internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Fla
 /// <summary>Some of the pieces of a run, in the list's order.</summary>
 internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Pieces);
 
-/// <summary>The pieces of a run as one set.</summary>
-/// <param name="Fits">How many fit.</param>
-/// <param name="Snug">How many are snug.</param>
-/// <param name="Over">How many are over.</param>
-/// <param name="NotSet">How many have no ink.</param>
-/// <param name="LackLetters">How many would stand well but lack letters.</param>
-/// <param name="ToLookAt">The pieces with findings, most serious first.</param>
-/// <param name="TightestName">The name that allows the least letter height.</param>
-/// <param name="LargestForAll">The letter height at which every piece fits, rounded down to a tenth; null when none is.</param>
-internal sealed record SetView(int Fits, int Snug, int Over, int NotSet, int LackLetters, IReadOnlyList<string> ToLookAt, string? TightestName, double? LargestForAll);
+/// <summary>A piece as another way of placing it would have it.</summary>
+/// <param name="Path">Its ink; millimetres, y up.</param>
+/// <param name="LetterHeight">Its letter height.</param>
+/// <param name="Taller">How much larger its letters would be.</param>
+/// <param name="Right">How far to the right it would move.</param>
+/// <param name="Up">How far up.</param>
+/// <param name="State">How it would stand to the zone.</param>
+internal sealed record GhostView(string Path, double LetterHeight, double Taller, double Right, double Up, FitState State);
 
 internal static class FitEndpoints
 {
-    private const int MostAtOnce = 50;
-
     public static void MapFits(this RouteGroupBuilder api)
     {
         var runs = api.MapGroup("/runs/{id}").WithTags("Runs");
-        runs.MapGet("/ground", async Task<Results<Ok<FitGroundView>, NotFound>> (string id, RunReader reader, CancellationToken stop) =>
-            await reader.Find(id, stop) is not { } run ? TypedResults.NotFound() : TypedResults.Ok(new FitGroundView(
+        runs.MapGet("/ground", async Task<Results<Ok<FitGroundView>, NotFound>> (string id, string? size, RunReader reader, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { } run)
+            {
+                return TypedResults.NotFound();
+            }
+
+            var on = run.Surface is null ? null : run.SurfaceOf(size ?? "");
+            return TypedResults.Ok(new FitGroundView(
                 run.Lacks,
-                run.Ground is null ? null : DrawingView.Of(FlatDrawing.Of(run.Laid!, run.Size!)),
-                run.Ground?.Zone.Cautious.Bounds,
-                run.Ground?.Zone.Sums ?? [],
+                on is null ? null : DrawingView.Of(on.Flat()),
+                on?.ZoneBox(),
+                on?.Ground.Zone.Sums ?? [],
                 run.Run.Document.Pieces.Count,
-                GoodsView.Of(run.Blank?.Material)))).WithName("GetGround");
+                GoodsView.Of(run.Blank?.Material)));
+        }).WithName("GetGround");
 
         runs.MapGet("/pieces", async Task<Results<Ok<PiecePage>, NotFound>> (
             string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
@@ -55,34 +63,74 @@ internal static class FitEndpoints
                 return TypedResults.NotFound();
             }
 
-            var pieces = new List<PieceView>();
-            foreach (var piece in run.Run.Document.Pieces.Skip(Math.Max(0, from)).Take(Math.Clamp(count, 1, MostAtOnce)))
-            {
-                stop.ThrowIfCancellationRequested();
-                pieces.Add(PieceView.Of(fitted.Of(run, piece), run));
-            }
-
+            var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run)).ToList();
             return TypedResults.Ok(new PiecePage(from, run.Run.Document.Pieces.Count, pieces));
         }).WithName("GetPieces");
 
         runs.MapGet("/set", async Task<Results<Ok<SetView>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-            await reader.Find(id, stop) is { Ground: not null } run
-                ? TypedResults.Ok(SetOf([.. run.Run.Document.Pieces.Select(p => { stop.ThrowIfCancellationRequested(); return fitted.Of(run, p).Fit; })]))
-                : TypedResults.NotFound()).WithName("GetSet");
+        {
+            if (await reader.Find(id, stop) is not { Ground: not null } run)
+            {
+                return TypedResults.NotFound();
+            }
+
+            // A few names are fitted at once; a long list is work of its own, and here is what it has come to.
+            var pieces = fitted.SoFar(run, stop);
+            return TypedResults.Ok(SetView.From(run, pieces));
+        }).WithName("GetSet");
+
+        runs.MapGet("/pieces/{pieceId}/ghost", async Task<Results<Ok<GhostView>, NotFound>> (
+            string id, string pieceId, string? centring, string? taper, string? placing, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { Ground: not null } run || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
+            {
+                return TypedResults.NotFound();
+            }
+
+            var ground = run.SurfaceOf(piece).Ground;
+            var (now, other) = (fitted.Of(run, piece).Fit, PieceFit.Of(piece, ground with
+            {
+                Motif = Named<Centring>(centring) is { } c ? ground.Motif with { Centring = c } : ground.Motif,
+                Taper = Named<TaperWay>(taper) ?? ground.Taper,
+                Rules = ground.Rules with { Placing = Named<Placing>(placing) ?? ground.Rules.Placing },
+            }));
+            return TypedResults.Ok(new GhostView(
+                string.Concat(other.Films.Select(f => SvgPath.Of(f.Ink, Tolerances.File))), other.LetterHeight, other.LetterHeight - now.LetterHeight,
+                Middle(other).X - Middle(now).X, Middle(other).Y - Middle(now).Y, other.State));
+
+            static PlanePoint Middle(PieceFit fit) => Box.Of(fit.Ink) is { } box ? new PlanePoint(box.CentreX, box.CentreY) : default;
+        }).WithName("GetGhost");
+
+        runs.MapGet("/pieces/{pieceId}/letters/{index:int}", async Task<Results<Ok<LetterForms>, NotFound>> (
+            string id, string pieceId, int index, string? side, RunReader reader, InkCache cache, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { Ground: not null } run || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                || (string.IsNullOrEmpty(side) ? run.SurfaceOf(piece).Ground : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Ground) is not { } ground || NameLine.Of(piece, ground) is not { } name || index < 0 || index >= name.Letters.Count
+                || ground.Motif.AllParts.OfType<LetteringPart>().First(p => p.Id == name.PartId) is not { } part || piece.OwnOn(side ?? "") is not { } own || ground.Faces.Find(own.TypefaceId.Length > 0 ? own.TypefaceId : part.TypefaceId) is not { } face)
+            {
+                return TypedResults.NotFound();
+            }
+
+            var with = part with { Alternates = [.. part.Alternates, .. own.Letters.Where(l => l.PartId == part.Id).Select(l => l.Form)] };
+            var line = new LetteringLine(name.Words, face, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, with.Alternates), cache);
+            return TypedResults.Ok(PartEndpoints.FormsOf(with, line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], cache));
+        }).WithName("GetPieceLetter");
+
+        runs.MapPost("/fitting", async Task<Results<Ok<FitProgress>, NotFound>> (string id, RunReader reader, FitWork work, Works works, CancellationToken stop) =>
+            await reader.Find(id, stop) is { Ground: not null } run ? TypedResults.Ok(await work.Ask(run, works, stop)) : TypedResults.NotFound()).WithName("FitAll");
+
+        runs.MapDelete("/fitting/{workId:long}", async (string id, long workId, FitWork work, Works works, CancellationToken stop) =>
+        {
+            await work.Stop(workId, works, stop);
+            return TypedResults.NoContent();
+        }).WithName("StopFitting");
+
+        // Progress as it comes, name by name, for as long as the work goes on.
+        runs.MapGet("/fitting/{workId:long}", (string id, long workId, FitWork work, Works works, CancellationToken stop) =>
+            TypedResults.ServerSentEvents(work.Follow(workId, works, stop), "progress")).ExcludeFromDescription();
     }
 
-    private static SetView SetOf(List<PieceFit> fits)
-    {
-        bool LacksLetters(PieceFit f) => f.State is FitState.Fits or FitState.Snug && !f.MayBeCut;
-        int Count(FitState state) => fits.Count(f => f.State == state && !LacksLetters(f));
-        // A name whose letters are missing says nothing of how large the others may be.
-        var whole = fits.Where(f => f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters)).ToList();
-        var tightest = whole.Where(f => f.LargestLetterHeight is not null).MinBy(f => f.LargestLetterHeight);
-        var all = whole.All(f => f.LargestLetterHeight is not null);
-        return new SetView(
-            Count(FitState.Fits), Count(FitState.Snug), Count(FitState.Over), Count(FitState.NotSet), fits.Count(LacksLetters),
-            [.. fits.Where(f => f.Findings.Count > 0).OrderBy(f => f.Findings[0].Severity).Select(f => f.Piece.Id)],
-            tightest?.Piece.Name,
-            all && tightest?.LargestLetterHeight is { } height ? Math.Floor(height * 10) / 10 : null);
-    }
+    /// <summary>A word of a query as the documents write it; null for none, or one that is not known.</summary>
+    private static T? Named<T>(string? word)
+        where T : struct, Enum => Enum.TryParse<T>(word, ignoreCase: true, out var named) && Enum.IsDefined(named) ? named : null;
 }

@@ -1,7 +1,12 @@
+using System.Globalization;
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+using Cabida.Core.Wording;
+using Cabida.Web.Inks;
 
 namespace Cabida.Web.Runs;
 
@@ -18,26 +23,61 @@ internal sealed record RoomView(string Side, double Distance, LimitKind Limit, b
 /// <summary>The thinnest stroke.</summary>
 internal sealed record ThinnestView(double Width, PlanePoint At);
 
+/// <summary>How a piece goes round its blank; degrees and millimetres along the ring at the zone's middle.</summary>
+internal sealed record RoundView(
+    double Goes, double? AppearsWide, double? EdgeSeenAt, double? HandleLeft, double? HandleRight, double SeamLeft, double SeamRight, double Overlap, double? DrinkerSees);
+
+/// <summary>How a piece takes to a taper.</summary>
+/// <param name="Bow">How far straight artwork leaves its ring at its ends; null where it follows.</param>
+/// <param name="Gathers">The film that gathers when straight artwork is forced level.</param>
+/// <param name="WidestWithin">The widest that stays under the bow that is still taken for straight.</param>
+/// <param name="Arc">The ring that straight artwork leaves, to be drawn through the middle of its foot.</param>
+/// <param name="WiderAtTop">By how much following widens its top edge, as a share.</param>
+/// <param name="WiderAtBottom">By how much its bottom edge.</param>
+internal sealed record TaperView(double? Bow, double? Gathers, double? WidestWithin, IReadOnlyList<PlanePoint> Arc, double? WiderAtTop, double? WiderAtBottom);
+
+/// <summary>The line that holds the name.</summary>
+/// <param name="PartId">Which part.</param>
+/// <param name="Words">What it says in this piece.</param>
+/// <param name="Letters">Its letters.</param>
+internal sealed record NameLine(string PartId, string Words, IReadOnlyList<string> Letters)
+{
+    public static NameLine? Of(Piece piece, RunGround ground) => ground.Motif.NameLine is { } line
+        && Fields.Fill(line.Text, piece.Fields).Trim() is var words ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))]) : null;
+}
+
+/// <summary>Another side of a piece.</summary>
+internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, RoundView? Round, NameLine? NameLine);
+
 /// <summary>A fitted piece as the Fit view shows it; millimetres, y up, developed coordinates.</summary>
 internal sealed record PieceView(
     string Id,
     string Name,
+    int Copies,
+    IReadOnlyDictionary<string, string> Values,
     FitState State,
     bool MayBeCut,
-    string InkPath,
-    string Colour,
+    IReadOnlyList<InkView> Inks,
     Box? InkBox,
+    Box ZoneBox,
     IReadOnlyList<RoomView> Rooms,
     double LetterHeight,
     double? LargestLetterHeight,
-    double? GoesRound,
-    double? AppearsWide,
+    double Scale,
+    double Turn,
+    RoundView? Round,
+    TaperView? Taper,
     ThinnestView? Thinnest,
     double? ThinnestAllowed,
-    double? Bow,
-    double? Gathers,
+    IReadOnlyList<PieceSideView> Sides,
+    IReadOnlyList<Phrase> Concessions,
+    bool ByHand,
+    NameLine? NameLine,
+    string InkHash,
     IReadOnlyList<Finding> Findings)
 {
+    private const int ArcSteps = 24;
+
     public static PieceView Of(FittedPiece piece, ReadRun run)
     {
         var fit = piece.Fit;
@@ -45,15 +85,49 @@ internal sealed record PieceView(
         var box = Box.Of(fit.Ink);
         var allowed = film.ThinnestStroke.Read(Core.Measures.LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
         return new PieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.State, fit.MayBeCut, piece.InkPath, film.Colour, box,
-            box is { } b && fit.Cautious is { } rooms ? RoomsOf(b, rooms, run.Ground!.Zone.Cautious.Bounds) : [],
-            fit.LetterHeight, fit.LargestLetterHeight, fit.Covers?.Goes.Degrees, fit.Covers?.AppearsWide?.Millimetres,
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, fit.Piece.Values, piece.State, piece.MayBeCut, piece.Inks, box, fit.Zone.Cautious.Bounds,
+            RoomsOf(fit), fit.LetterHeight, fit.LargestLetterHeight, fit.Scale, fit.Place.Turn,
+            fit.Round is { } round ? RoundOf(round) : null,
+            TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
             fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
-            fit.Bow?.By.Millimetres, fit.Bow?.Gathers.Millimetres, fit.Findings);
+            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
+            [.. fit.Concessions.Select(c => c.Message)], fit.Piece.AllOwn.Any(o => !o.IsNone), NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground), piece.Hash, piece.Findings);
     }
 
-    private static List<RoomView> RoomsOf(Box ink, Rooms rooms, Box zone)
+    private static RoundView RoundOf(GoingRound r) => new(
+        r.Covers.Goes.Degrees, r.Covers.AppearsWide?.Millimetres, r.Covers.EdgeSeenAt, r.HandleLeft?.Millimetres, r.HandleRight?.Millimetres,
+        r.SeamLeft.Millimetres, r.SeamRight.Millimetres, r.Overlap.Millimetres, r.DrinkerSees);
+
+    private static TaperView? TaperOf(PieceFit fit, RunGround ground, Run run)
     {
+        if (fit.Distortion is { } d)
+        {
+            return new TaperView(null, null, null, [], d.Top, d.Bottom);
+        }
+
+        if (fit.Bow is not { } bow || Box.Of(fit.Ink) is not { } box || ground.Wall is not { } wall)
+        {
+            return null;
+        }
+
+        // The ring through the middle of the foot of the ink, as far as the ink is wide.
+        var v = wall.OnWall(new PlanePoint(box.CentreX, box.MinY)).V;
+        var half = box.Width / 2;
+        var arc = Enumerable.Range(0, ArcSteps + 1).Select(i => wall.Laid(box.CentreX - half + (2 * half * i / ArcSteps), v)).ToList();
+        return new TaperView(
+            bow.By.Millimetres, bow.Gathers.Millimetres,
+            run.MostBow.Read(Core.Measures.LengthRange.Margin).ValueOrDefault is { } most ? Cone.WidestWithin(bow.Ring, most.Value).Millimetres : null,
+            arc, null, null);
+    }
+
+    private static List<RoomView> RoomsOf(PieceFit fit)
+    {
+        if (fit.Cautious is not { } rooms || Box.Of(fit.Ink) is not { } ink)
+        {
+            return [];
+        }
+
+        var zone = fit.Zone.Cautious.Bounds;
         RoomView View(string side, Room room, double used, double of) =>
             new(side, room.Distance, room.Limit, room.Distance < Core.Fitting.Rooms.Touching, room.Distance < -Tolerances.Fit, used, of);
         return

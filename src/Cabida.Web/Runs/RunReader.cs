@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
+using Cabida.Core.Lists;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
@@ -10,32 +11,8 @@ using Cabida.Store;
 
 namespace Cabida.Web.Runs;
 
-/// <summary>Something a run still lacks before its pieces can be set.</summary>
-/// <param name="Field">Where in the set-up: blank, motif, film, letterHeight or names.</param>
-/// <param name="Message">What is lacking.</param>
-internal sealed record Lack(string Field, Phrase Message);
-
-/// <summary>A run with what it pins, read at the pinned revisions.</summary>
-/// <param name="Run">The run.</param>
-/// <param name="Blank">Its blank.</param>
-/// <param name="Sheet">The blank worked out.</param>
-/// <param name="Size">The size of it that is made.</param>
-/// <param name="Laid">The zone of it, as far as it could be laid out.</param>
-/// <param name="Motif">Its motif.</param>
-/// <param name="Film">Its film.</param>
-/// <param name="Cutter">Its cutter.</param>
-/// <param name="Ground">What its pieces have in common; null while something is lacking.</param>
-/// <param name="Lacks">What is lacking.</param>
-internal sealed record ReadRun(
-    Stored<Run> Run, Blank? Blank, BlankSheet? Sheet, SizeSheet? Size, LaidZone? Laid, Motif? Motif, Film? Film, Cutter? Cutter, RunGround? Ground, IReadOnlyList<Lack> Lacks)
-{
-    /// <summary>Tells apart grounds whose pieces could differ.</summary>
-    public string GroundKey => FormattableString.Invariant(
-        $"{Run.Document.Blank} {Run.Document.Zone} {Run.Document.Size} {Run.Document.Motif} {Run.Document.Film} {Ground?.LetterHeight}");
-}
-
 /// <summary>Reads runs.</summary>
-internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, InkCache cache)
+internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, IGraphics graphics, InkCache cache)
 {
     public async Task<ReadRun> Read(Stored<Run> stored, CancellationToken stop)
     {
@@ -43,6 +20,15 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         var blank = await Pinned(DocumentKinds.Blank, run.Blank, stop);
         var motif = await Pinned(DocumentKinds.Motif, run.Motif, stop);
         var film = await Pinned(DocumentKinds.Film, run.Film, stop);
+        var films = new Dictionary<string, Film>(StringComparer.Ordinal);
+        foreach (var named in run.Films)
+        {
+            if (await Pinned(DocumentKinds.Film, named, stop) is { } other)
+            {
+                films[named.Id] = other;
+            }
+        }
+
         var cutter = await Pinned(DocumentKinds.Cutter, run.Cutter, stop);
         var sheet = blank is null ? null : BlankSheet.Of(blank);
         var size = sheet?.SizeOf(run.Size);
@@ -57,17 +43,43 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
             : Phrase.Say($"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."));
         Lacking(motif is null, "motif", Phrase.Say($"Choose a motif."));
         Lacking(motif is not null && motif.Parts.Count == 0, "motif", Phrase.Say($"{motif?.Name:strong} has no parts yet."));
-        var wrong = motif is null ? null : MotifProblems.Of(motif, faces).FirstOrDefault(p => p.Field != "name");
+        var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
         Lacking(wrong is not null, "motif", Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong?.Message ?? Phrase.Empty}"));
         Lacking(film is null, "film", Phrase.Say($"Choose a film."));
         // Without its limit thin strokes would pass unseen.
-        var limit = film?.ThinnestStroke.Read(LengthRange.Artwork).Problem;
-        Lacking(limit is not null, "film", Phrase.Say($"The thinnest stroke of {film?.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then take the newer film here."));
+        foreach (var one in films.Values.Prepend(film).OfType<Film>())
+        {
+            var limit = one.ThinnestStroke.Read(LengthRange.Artwork).Problem;
+            Lacking(limit is not null, "film", Phrase.Say($"The thinnest stroke of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then take the newer film here."));
+        }
+
         Lacking(run.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
+        Lacking(run.Sizing == Sizing.OneScale && RunGrounds.ScaleOf(run.ScaleTyped) is null, "scale", Phrase.Say($"Type the scale of all in hundredths of the motif’s own size, from 1 to 10000: 100 is as it was composed."));
         Lacking(run.Pieces.Count == 0, "names", Phrase.Say($"Type the names, one a line."));
-        var ground = lacks.Count > 0 ? null : new RunGround(
-            motif!, laid!.Wall, laid.Panel, laid.Zone!, film!, run.Sizing == Sizing.OneLetterHeight ? height.Value.Value.Millimetres : null, faces, cache);
-        return new ReadRun(stored, blank, sheet, size, laid, motif, film, cutter, ground, lacks);
+        var sides = await SidesOf(run, size, lacks, stop);
+        // A row that names a size is never made on another.
+        var sizesNamed = run.Pieces.Select(p => p.ValueOf(NameList.Size)).Where(s => s.Length > 0 && blank?.Surface == SurfaceKind.Garment).Distinct(ReadRun.Sizes).ToList();
+        var others = (sheet?.Sizes ?? []).Where(s => s.Size != size?.Size && sizesNamed.Contains(s.Size, ReadRun.Sizes)).ToList();
+        var unknown = sizesNamed.Where(n => sheet?.Sizes.Any(s => ReadRun.Sizes.Equals(s.Size, n)) == false).ToList();
+        Lacking(unknown.Count > 0, "names", Phrase.Say($"Rows of the list are of size {string.Join(", ", unknown):strong}, which {blank?.Name} does not have. It has {string.Join(", ", sheet?.Sizes.Select(s => s.Size) ?? [])}."));
+        foreach (var other in others)
+        {
+            var lacking = sides.Select(s => s.Side.Zone).Prepend(run.Zone).Select(other.ZoneOf).FirstOrDefault(z => z?.Zone is null);
+            Lacking(lacking is not null, "blank", Phrase.Say($"Rows of the list are of size {other.Size}, which has no room to work on: {lacking?.Problem ?? Phrase.Empty}"));
+        }
+
+        if (lacks.Count > 0)
+        {
+            return new ReadRun(stored, blank, sheet, motif, film, cutter, null, lacks);
+        }
+
+        // A side that is the same on every piece has no size of a set to keep to.
+        var same = run with { Sizing = Sizing.EachLargest };
+        RunGround GroundOn(SizeSheet on, LaidZone zone, Motif of) => RunGrounds.Of(of == motif || Fields.In(of).Count > 0 ? run : same, blank!, on, zone, of, film!, films, faces, graphics, cache);
+        ReadSurface SurfaceOn(SizeSheet on) => new(
+            on, on.ZoneOf(run.Zone)!, GroundOn(on, on.ZoneOf(run.Zone)!, motif!),
+            [.. sides.Select(s => (s.Side, s.Motif, Laid: on.ZoneOf(s.Side.Zone)!)).Select(s => new ReadSide(s.Side, s.Motif, s.Laid, GroundOn(on, s.Laid, s.Motif)))]);
+        return new ReadRun(stored, blank, sheet, motif, film, cutter, SurfaceOn(size!), lacks) { BySize = others.ToDictionary(s => s.Size, SurfaceOn, ReadRun.Sizes) };
 
         void Lacking(bool isLacking, string field, Phrase message)
         {
@@ -76,6 +88,30 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
                 lacks.Add(new Lack(field, message));
             }
         }
+    }
+
+    private async Task<List<(RunSide Side, Motif Motif)>> SidesOf(Run run, SizeSheet? size, List<Lack> lacks, CancellationToken stop)
+    {
+        var sides = new List<(RunSide, Motif)>();
+        foreach (var (side, number) in run.Sides.Select((s, i) => (s, i + 2)))
+        {
+            var (motif, laid) = (await Pinned(DocumentKinds.Motif, side.Motif, stop), size?.ZoneOf(side.Zone));
+            var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
+            if (motif is null || motif.Parts.Count == 0 || wrong is not null)
+            {
+                lacks.Add(new Lack("sides", wrong is null ? Phrase.Say($"Choose a motif with parts for side {number}.") : Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong.Message}")));
+            }
+            else if (size is not null && laid?.Zone is null)
+            {
+                lacks.Add(new Lack("sides", Phrase.Say($"Side {number} has no room to work on: {laid?.Problem ?? Phrase.Say($"its zone is no longer on the blank.")}")));
+            }
+            else if (laid is not null)
+            {
+                sides.Add((side, motif));
+            }
+        }
+
+        return sides;
     }
 
     public async Task<ReadRun?> Find(string id, CancellationToken stop) =>

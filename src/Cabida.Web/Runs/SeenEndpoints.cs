@@ -1,30 +1,46 @@
 using Cabida.Core.Drawings;
-using Cabida.Core.Geometry;
-using Cabida.Formats.Svg;
 using Cabida.Web.Blanks;
+using Cabida.Web.Inks;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Runs;
 
 /// <summary>A piece on its blank, turned.</summary>
 /// <param name="Blank">The blank as it is seen.</param>
-/// <param name="InkPath">The ink that faces the reader; empty when none does.</param>
+/// <param name="Inks">The ink that faces the reader, by film.</param>
 /// <param name="Turn">How far it is turned, in degrees.</param>
 /// <param name="CanTurn">Whether there is anything round to turn.</param>
-internal sealed record SeenView(DrawingView Blank, string InkPath, double Turn, bool CanTurn);
+internal sealed record SeenView(DrawingView Blank, IReadOnlyList<InkView> Inks, double Turn, bool CanTurn);
+
+/// <summary>A piece on its blank as a body to be turned; millimetres.</summary>
+/// <param name="Body">The body.</param>
+/// <param name="Inks">The ink on its skin, by film.</param>
+/// <param name="Goods">What it is seen against.</param>
+/// <param name="Facing">How far it is turned for the first side to face the reader; degrees.</param>
+internal sealed record ObjectView(RoundObject Body, IReadOnlyList<InkView> Inks, GoodsView Goods, double Facing);
 
 internal static class SeenEndpoints
 {
-    public static void MapSeen(this RouteGroupBuilder api) =>
+    public static void MapSeen(this RouteGroupBuilder api)
+    {
+        api.MapGet("/runs/{id}/pieces/{pieceId}/object", async Task<Results<Ok<ObjectView>, NotFound>> (string id, string pieceId, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+            await reader.Find(id, stop) is { Ground.Wall: { } wall } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
+                ? TypedResults.Ok(new ObjectView(
+                    RoundObject.Of(wall),
+                    [.. fitted.Of(run, piece).Films.Select(f => InkView.Of(f with { Ink = RoundObject.OnSkin(wall, f.Ink) }, run.Ground.FilmOf(f.Film.FilmId)))],
+                    GoodsView.Of(run.Blank?.Material), wall.Turn.Degrees))
+                : TypedResults.NotFound()).WithTags("Runs").WithName("GetObject");
+
         api.MapGet("/runs/{id}/pieces/{pieceId}/seen", async Task<Results<Ok<SeenView>, NotFound>> (
             string id, string pieceId, double turn, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
             await reader.Find(id, stop) is { Ground: { } ground } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
                 ? TypedResults.Ok(ground.Wall is { } wall
                     ? new SeenView(
                         DrawingView.Of(SeenDrawing.Blank(wall, ground.Zone, turn)),
-                        SvgPath.Of(SeenDrawing.Seen(wall, fitted.Of(run, piece).Fit.Ink, turn), Tolerances.File),
+                        [.. fitted.Of(run, piece).Films.Select(f => InkView.Of(f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) }, ground.FilmOf(f.Film.FilmId)))],
                         turn, CanTurn: true)
                     // A flat thing is seen front on, as it lies.
-                    : new SeenView(DrawingView.Of(FlatDrawing.Of(run.Laid!, run.Size!)), fitted.Of(run, piece).InkPath, 0, CanTurn: false))
+                    : new SeenView(DrawingView.Of(run.SurfaceOf(piece).Flat()), fitted.Of(run, piece).Inks, 0, CanTurn: false))
                 : TypedResults.NotFound()).WithTags("Runs").WithName("GetSeen");
+    }
 }

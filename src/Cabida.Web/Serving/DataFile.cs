@@ -1,5 +1,6 @@
 using Cabida.Store;
 using Cabida.Web.Demo;
+using Cabida.Web.Typefaces;
 using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Web.Serving;
@@ -19,6 +20,7 @@ internal static class DataFile
         Directory.CreateDirectory(app.Configuration["Data"] ?? "data");
         await using var scope = app.Services.CreateAsyncScope();
         await scope.ServiceProvider.GetRequiredService<CabidaContext>().Database.MigrateAsync();
+        await scope.ServiceProvider.GetRequiredService<LibraryTypefaces>().Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);
         if (app.Configuration.GetValue<bool>("Demo"))
         {
             await scope.ServiceProvider.GetRequiredService<DemoLibrary>().AddIfEmpty(CancellationToken.None);

@@ -1,5 +1,6 @@
 using Cabida.Core.Measures;
 using Cabida.Core.Stock;
+using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Library;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -15,6 +16,10 @@ internal static class StockEndpoints
     {
         Map<Film, FilmView>(api.MapGroup("/films").WithTags("Stock"), DocumentKinds.Film, "Film", name => new Film(
             name, "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new CutSettings("", "", "", "", "1")));
+        api.MapGet("/films/{id}/instead-of/{other}", async Task<Results<Ok<IReadOnlyList<Phrase>>, NotFound>> (string id, string other, Cabida.Store.Library library, CancellationToken stop) =>
+            await library.Find(DocumentKinds.Film, id, stop) is { } to && await library.Find(DocumentKinds.Film, other, stop) is { } from
+                ? TypedResults.Ok(FilmChange.Between(from.Document, to.Document))
+                : TypedResults.NotFound()).WithTags("Stock").WithName("GetFilmChange");
         Map<Cutter, CutterView>(api.MapGroup("/cutters").WithTags("Stock"), DocumentKinds.Cutter, "Cutter", name => new Cutter(
             name, TypedLength.Mm(292), TypedLength.Mm(292)));
     }

@@ -12,6 +12,8 @@ public class WallZonesTests
     {
         var laid = Laid(TestBlanks.Mug(), Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"));
         laid.Zone!.Nominal.Bounds.ShouldBe(new Box(-30, 20, 30, 60));
+        // It is the size that was typed that ends it, on all sides; not the handle and not the rim.
+        laid.Zone.Nominal.Edges.Select(e => e.Limit).ShouldAllBe(l => l == LimitKind.Size);
         // 45 of a girth of 257.611, to the left of the front.
         laid.Wall!.Turn.Degrees.ShouldBe(-360 * 45 / 257.611, 1e-3);
         laid.Stands!.Across.ShouldBe(-45, 1e-6);
@@ -25,6 +27,7 @@ public class WallZonesTests
         // Left of the front 128.806 − 21 − 8 = 99.806 are free; the zone's far side would stand at 110.
         var laid = Laid(TestBlanks.Mug(), Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "80"));
         laid.Zone!.Nominal.Bounds.MinX.ShouldBe(80 - 99.806, 1e-3);
+        laid.Zone.Nominal.Edges.Select(e => e.Limit).ShouldBe([LimitKind.Size, LimitKind.Size, LimitKind.Size, LimitKind.LeftSide]);
         laid.Notes.ShouldHaveSingleItem().ToString().ShouldContain("10.2 mm wider than what is left beside the handle");
     }
 

@@ -10,7 +10,7 @@ public class ZoneShapeTests
     public void The_datum_of_a_rectangle_sees_all_of_it()
     {
         var zone = ZoneShape.Rectangle(new Box(-10, 5, 30, 25));
-        zone.IsStarShaped.ShouldBeTrue();
+        zone.SeesAllFrom(zone.Datum).ShouldBeTrue();
         zone.IsRectangle.ShouldBeTrue();
         zone.Datum.ShouldBe(new PlanePoint(10, 15));
         zone.Edges.Select(e => e.Limit).ShouldBe([LimitKind.Base, LimitKind.RightSide, LimitKind.Rim, LimitKind.LeftSide]);
@@ -20,8 +20,8 @@ public class ZoneShapeTests
     public void Behind_a_corner_the_datum_does_not_see()
     {
         var corner = (Polygon)Outlines.Rectangle(new Box(0, 0, 30, 10)).Union(Outlines.Rectangle(new Box(0, 0, 10, 30)));
-        ZoneShape.Of(corner, new PlanePoint(5, 5)).IsStarShaped.ShouldBeTrue();
-        ZoneShape.Of(corner, new PlanePoint(25, 5)).IsStarShaped.ShouldBeFalse();
+        ZoneShape.Of(corner, new PlanePoint(5, 5)).SeesAllFrom(new PlanePoint(5, 5)).ShouldBeTrue();
+        ZoneShape.Of(corner, new PlanePoint(25, 5)).SeesAllFrom(new PlanePoint(25, 5)).ShouldBeFalse();
     }
 
     [Fact]
@@ -29,7 +29,7 @@ public class ZoneShapeTests
     {
         var holed = (Polygon)Outlines.Rectangle(new Box(0, 0, 30, 30)).Difference(Outlines.Rectangle(new Box(12, 12, 18, 18)));
         var zone = ZoneShape.Of(holed, new PlanePoint(5, 5));
-        zone.IsStarShaped.ShouldBeFalse();
+        zone.SeesAllFrom(zone.Datum).ShouldBeFalse();
         zone.Edges.Count(e => e.Limit == LimitKind.KeptClear).ShouldBe(4);
     }
 

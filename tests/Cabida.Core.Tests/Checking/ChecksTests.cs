@@ -69,6 +69,6 @@ public class ChecksTests
         var composition = TestMotifs.Compose(TestMotifs.Single("{name}"), name);
         var rooms = Rooms.InRectangle(ink, ZoneShape.Rectangle(Zone));
         var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new CheckedPiece(name, composition, composition.PartsAt(1), Outlines.Rectangle(ink), rooms, rooms, film, thin ?? []);
+        return new CheckedPiece(name, composition, composition.PartsAt(1), Outlines.Rectangle(ink), rooms, rooms, [new CheckedFilm(film, thin ?? [])]);
     }
 }

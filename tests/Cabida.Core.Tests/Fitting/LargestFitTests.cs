@@ -23,7 +23,7 @@ public class LargestFitTests
     {
         var ring = Circle(1, 90).Difference(Circle(0.9, 90));
         var zone = ZoneShape.Of((Polygon)Circle(50.0001, 90).Difference(Circle(30, 90)), new(0, 0));
-        zone.IsStarShaped.ShouldBeFalse();
+        zone.SeesAllFrom(zone.Datum).ShouldBeFalse();
         LargestFit.Find(new Scaled(ring), true, zone).ShouldNotBeNull().ShouldBe(50, 0.25);
     }
 

@@ -97,7 +97,7 @@ public class CompositionTests
     public void Results_do_not_depend_on_what_the_cache_held()
     {
         var motif = TestMotifs.Single("xoHq");
-        var cold = Composition.Of(motif, TestMotifs.Named("n"), new BlockFace(), new InkCache(budgetBytes: 1)).InkAt(2.3);
+        var cold = Composition.Of(motif, TestMotifs.Named("n"), new Composing(new BlockFace(), NoGraphics.Instance, GroundShape.None, new InkCache(budgetBytes: 1))).InkAt(2.3);
         TestMotifs.Compose(motif).InkAt(2.3).EqualsExact(cold).ShouldBeTrue();
     }
 
@@ -109,7 +109,7 @@ public class CompositionTests
             TestMotifs.Line("a", "", 5), TestMotifs.Line("b", new string('x', 130), 5) with { Gap = new(new("wide"), Scaling.Fixed) },
             TestMotifs.Line("c", "x", 5) with { TypefaceId = "gone" },
         ]);
-        MotifProblems.Of(bad, new BlockFace()).Select(p => (p.PartId, p.Field))
+        MotifProblems.Of(bad, new BlockFace(), NoGraphics.Instance).Select(p => (p.PartId, p.Field))
             .ShouldBe([("", "name"), ("a", "text"), ("b", "gap"), ("b", "text"), ("c", "typeface")]);
     }
 }

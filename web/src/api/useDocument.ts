@@ -26,7 +26,7 @@ const RETRY = 3000;
 export function useDocument<V extends { revision: number }, D>(source: Source<V, D>) {
   const cache = useQueryClient();
   const saving = useSaving();
-  const { data: view, error } = useQuery({ queryKey: source.key, queryFn: source.load });
+  const { data: view, error } = useQuery({ queryKey: source.key, queryFn: async () => newer(await source.load(), cache.getQueryData<V>(source.key)) });
   const [draft, setDraft] = useState<D>();
   // What the last answer held. The cache tells of it a moment later; until then this is the newer of the two.
   const [known, setKnown] = useState<{ revision: number; document: D }>();
@@ -128,6 +128,11 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     takeTheirs,
     keepMine,
   };
+}
+
+/** What was loaded, unless a save that was answered meanwhile left a newer one: answers may overtake each other. */
+export function newer<V extends { revision: number }>(loaded: V, held: V | undefined): V {
+  return held && held.revision > loaded.revision ? held : loaded;
 }
 
 /** The document of the last answer, unless the cache holds a newer one. */

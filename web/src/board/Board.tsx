@@ -14,19 +14,21 @@ interface Props {
   onLight?: (letter?: string) => void;
   /** The colour of what is drawn, where it is known. */
   goods?: { colour: string; isDark: boolean };
+  /** Whether what stands on the drawing can be used, not only seen. */
+  usable?: boolean;
   /** What stands on the drawing, given the scale. */
   children?: (scale: Scale) => ReactNode;
 }
 
 /** A measured drawing at true proportion, as large as its frame allows. Draws plain data and knows no feature. */
-export function Board({ label, drawing, pad, dimensions = true, lit, onLight, goods, children }: Props) {
+export function Board({ label, drawing, pad, dimensions = true, lit, onLight, goods, usable = false, children }: Props) {
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const hatch = useId().replaceAll(':', '');
   const scale = scaleFor(drawing.box, width, height, pad);
   return (
     <div className="board" ref={ref}>
       {width > 0 && height > 0 && (
-        <svg width={width} height={height} role="img" aria-label={label} className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`} style={goods?.colour ? { '--goods': goods.colour } as CSSProperties : undefined}>
+        <svg width={width} height={height} role={usable ? 'group' : 'img'} aria-label={label} className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`} style={goods?.colour ? { '--goods': goods.colour } as CSSProperties : undefined}>
           <defs>
             <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
               <line x1="0" y1="0" x2="0" y2="7" className="hatch" />

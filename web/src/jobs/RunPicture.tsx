@@ -13,8 +13,8 @@ export function RunPicture({ run }: { run: Schemas['RunCard'] }) {
       paths={[
         { d: run.ground.edge, className: 'stroke-edge with-ground' },
         { d: run.ground.zone, className: 'stroke-zone' },
-        { d: run.first.inkPath, className: 'ink', fill: run.first.colour },
       ]}
+      inks={run.first.inks}
     />
   );
 }

@@ -1,50 +1,43 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
-import { MotifSheet } from './MotifSheet';
-import { PartRow } from './PartRow';
+import { FormsDialog } from './FormsDialog';
+import { GhostContext, useMotifGhost } from './ghost';
+import { GroundCard } from './GroundCard';
+import { MotifBoard } from './MotifBoard';
+import { changed, flat, nudged, type Motif, type Part } from './parts';
+import { Schedule } from './Schedule';
+import { useMotif, type MotifDocument } from './useMotif';
 
-type Motif = Schemas['Motif'];
-type Part = Schemas['Part'];
-
-/** A motif: its ink and its parts side by side. */
+/** A motif: its ink on its ground and its parts side by side. */
 export function MotifPage() {
   const { id = '' } = useParams();
   return <Composing key={id} id={id} />;
 }
 
-function useMotif(id: string) {
-  const params = { path: { id } };
-  return useDocument<Schemas['MotifView'], Motif>({
-    key: ['motif', id],
-    load: () => answer(api.GET('/api/motifs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/motifs/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/motifs/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/motifs/{id}/redo', { params })),
-    of: (view) => view.motif,
-    touches: [['motifs']],
-  });
-}
-
 function Composing({ id }: { id: string }) {
   const motif = useMotif(id);
-  const typefaces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
-  const [lit, setLit] = useState<string>();
+  if (!motif.view || !motif.document) return <Waiting error={motif.error} />;
+  const lines = flat(motif.document.parts).map((p) => p.part).filter((p) => p.kind === 'lettering');
+  return <Composed id={id} motif={motif} atHand={(lines.find((p) => p.text.includes('{name')) ?? lines[0])?.id} />;
+}
+
+/** The page once the motif is there; the line with the name is at hand until another part is, or none. */
+function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atHand?: string }) {
+  const go = useNavigate();
+  const [chosen, setChosen] = useState(atHand);
+  const [letter, setLetter] = useState<{ partId: string; index: number }>();
+  const [pointed, setPointed] = useState<{ by: string; change: (m: Motif) => Motif }>();
   const { view, document, edit } = motif;
-  if (!view || !document) return <Waiting error={motif.error} />;
-  const parts = (change: (p: readonly Part[]) => Part[]) => edit((m) => ({ ...m, parts: change(m.parts) }));
-  const move = (i: number, by: number) => parts((all) => {
-    const next = [...all];
-    const [part] = next.splice(i, 1);
-    if (part) next.splice(i + by, 0, part);
-    return next;
-  });
+  const seen = useMotifGhost(id, view?.revision, pointed && document && pointed.change(document));
+  if (!view || !document) return null;
+  const onPart = (partId: string, to: (p: Part) => Part) => edit((m) => ({ ...m, parts: changed(m.parts, partId, to) }));
+  const whole = [...view.problems.filter((p) => p.partId === '' && !['name', 'groundWidth', 'groundHeight', 'groundMargin'].includes(p.field)).map((p) => ({ severity: 'stop' as const, message: p.message })), ...view.notes.filter((n) => n.partId === '' || n.severity === 'stop')];
   return (
     <div className="page fill">
       <TitleRow
@@ -53,69 +46,45 @@ function Composing({ id }: { id: string }) {
         undo={motif.undo}
         redo={motif.redo}
       >
+        <Copy id={id} />
         <Remove id={id} name={document.name} inUse={view.usedBy.length > 0} />
       </TitleRow>
       <Conflict words={motif.conflict} takeTheirs={motif.takeTheirs} keepMine={motif.keepMine} />
-      <div className="measure-layout">
-        <MotifSheet view={view} lit={lit} />
-        <div className="column">
-          <section className="card" aria-label="Parts">
-            <h2>Parts<span className="hint">from the top; ↔ lengths follow the fit, ■ ones stay</span></h2>
-            {document.parts.map((part, i) => (
-              <PartRow
-                key={part.id}
-                part={part}
-                first={i === 0}
-                last={i === document.parts.length - 1}
-                set={view.parts.find((p) => p.partId === part.id)}
-                typefaces={typefaces.data ?? []}
-                problems={view.problems.filter((p) => p.partId === part.id)}
-                onLight={setLit}
-                onChange={(next) => parts((all) => all.map((p) => (p.id === part.id ? next : p)))}
-                onMove={(by) => move(i, by)}
-                onRemove={() => parts((all) => all.filter((p) => p.id !== part.id))}
-              />
-            ))}
-            <div className="add-part">
-              <button type="button" className="btn btn-sm btn-line" onClick={() => parts((all) => [...all, line(all, typefaces.data?.[3]?.id ?? 'archivo')])}>Add a line</button>
-              <button type="button" className="btn btn-sm btn-line" onClick={() => parts((all) => [...all, rule(all)])}>Add a rule</button>
-            </div>
-          </section>
-          <section className="card" aria-label="Arrangement">
-            <h2>Rows line up</h2>
-            <div className="filter" role="group" aria-label="Rows line up">
-              {(['left', 'centre', 'right'] as const).map((a) => (
-                <button key={a} type="button" className={document.alignment === a ? 'quiet here' : 'quiet'} aria-pressed={document.alignment === a} onClick={() => edit((m) => ({ ...m, alignment: a }))}>{a === 'centre' ? 'in the middle' : a}</button>
-              ))}
-            </div>
-            <p className="soft small">By their ink: blank sides of letters play no part.</p>
-          </section>
-          {view.notes.length > 0 && (
-            <section className="card" aria-label="To look at" aria-live="polite">
-              <h2>To look at</h2>
-              {view.notes.map((n, i) => <p key={i} className="finding stop"><Words of={n} /></p>)}
-            </section>
-          )}
+      <GhostContext value={{ seen, by: pointed?.by, point: (by, change) => setPointed(change && { by, change }) }}>
+        <div className="measure-layout">
+          <MotifBoard view={view} motif={document} ghost={seen?.path} chosen={chosen} onChoose={setChosen} onNudge={(partId, dx, dy) => onPart(partId, (p) => ({ ...p, nudge: nudged(p.nudge, dx, dy) }))} onLetter={(partId, index) => setLetter({ partId, index })} />
+          <div className="column">
+            <Schedule view={view} motif={document} edit={edit} chosen={chosen} onChoose={(p) => setChosen(p === chosen ? undefined : p)} onTry={(partId) => void go(`/motifs/${id}/try/${partId}`)} onLetter={(partId, index) => setLetter({ partId, index })} />
+            <GroundCard view={view} motif={document} edit={edit} />
+            {whole.length > 0 && <ToLookAt notes={whole} />}
+          </div>
         </div>
-      </div>
+      </GhostContext>
+      {letter && <FormsDialog id={id} partId={letter.partId} index={letter.index} onClose={() => setLetter(undefined)} onChange={(to) => onPart(letter.partId, to)} />}
     </div>
   );
 }
 
-const scales = (mm: string): Schemas['MotifLength'] => ({ typed: { text: mm, unit: 'millimetre' }, scaling: 'proportional' });
-
-function freshId(all: readonly Part[]): string {
-  let n = all.length + 1;
-  while (all.some((p) => p.id === `part-${n}`)) n++;
-  return `part-${n}`;
+function ToLookAt({ notes }: { notes: readonly { severity: Schemas['MotifNote']['severity']; message: Schemas['Phrase'] }[] }) {
+  return (
+    <section className="card" aria-label="To look at" aria-live="polite">
+      <h2>To look at</h2>
+      {notes.map((n, i) => <p key={i} className={`finding ${n.severity ?? ''}`}><Words of={n.message} /></p>)}
+    </section>
+  );
 }
 
-function line(all: readonly Part[], typefaceId: string): Part {
-  return { kind: 'lettering', id: freshId(all), place: 'below', gap: scales('4'), text: 'New line', typefaceId, sizedBy: 'capitalHeight', size: scales('6'), spacing: 0 };
-}
-
-function rule(all: readonly Part[]): Part {
-  return { kind: 'rule', id: freshId(all), place: 'below', gap: scales('4'), span: 'fillsRow', length: scales('10'), thickness: scales('1') };
+function Copy({ id }: { id: string }) {
+  const go = useNavigate();
+  const cache = useQueryClient();
+  const copy = useMutation({
+    mutationFn: () => answer(api.POST('/api/motifs/{id}/copy', { params: { path: { id } } })),
+    onSuccess: (m) => {
+      void cache.invalidateQueries({ queryKey: ['motifs'] });
+      void go(`/motifs/${m.id}`);
+    },
+  });
+  return <button type="button" className="btn btn-sm btn-line" disabled={copy.isPending} onClick={() => copy.mutate()}>Copy</button>;
 }
 
 function Remove({ id, name, inUse }: { id: string; name: string; inUse: boolean }) {

@@ -17,7 +17,7 @@ export function MotifsPage() {
       <div className="cards">
         {data.map((m) => (
           <Link key={m.id} to={`/motifs/${m.id}`} className="slip motif-slip">
-            {m.inkBox ? <InkPicture label={m.name} box={m.inkBox} paths={[{ d: m.inkPath, className: 'ink' }]} /> : <span className="soft">no ink</span>}
+            {m.inkBox ? <InkPicture label={m.name} box={m.inkBox} inks={m.inks} /> : <span className="soft">no ink</span>}
             <strong>{m.name || 'Without a name'}</strong>
             <span className="soft">
               {m.fields.length ? `changes: ${m.fields.join(', ')}` : 'nothing in it changes'}

@@ -1,93 +1,63 @@
-import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
-import { MotifLengthField } from './MotifLengthField';
+import { ActionSign } from './ActionSign';
+import { ACTIONS, nameOf, REPEATS, SHAPES, type Part } from './parts';
+import { PartFields, type PartFieldsProps } from './PartFields';
 
-type Part = Schemas['Part'];
-type Lettering = Schemas['PartLetteringPart'];
-
-interface Props {
-  part: Part;
-  first: boolean;
+interface Props extends PartFieldsProps {
+  depth: number;
   last: boolean;
-  set?: Schemas['SetPartView'];
-  typefaces: readonly Schemas['TypefaceView'][];
-  problems: readonly Schemas['MotifProblem'][];
-  onLight: (id?: string) => void;
-  onChange: (part: Part) => void;
+  open: boolean;
+  marked: boolean;
+  notes: readonly Schemas['MotifNote'][];
+  onOpen: () => void;
+  onMark: (marked: boolean) => void;
   onMove: (by: number) => void;
+  onCopy: () => void;
   onRemove: () => void;
 }
 
-const isLettering = (part: Part): part is Lettering => 'text' in part;
-
-/** A part of a motif as a row of the schedule. */
-export function PartRow({ part, first, last, typefaces, problems, onLight, onChange, onMove, onRemove }: Props) {
-  const problem = (field: string) => problems.find((p) => p.field === field)?.message;
-  const what = isLettering(part) ? part.text || 'line' : 'rule';
+/** A part as a row of the schedule; the open one shows its fields. */
+export function PartRow(props: Props) {
+  const { part, depth, first, last, open, marked, films, problems, notes, onOpen, onMark, onMove, onCopy, onRemove } = props;
+  const name = nameOf(part);
+  const film = films.find((f) => f.id === part.filmId)?.film;
+  const wrong = problems.length > 0 || notes.some((n) => n.severity === 'stop');
+  const look = notes.some((n) => n.severity === 'look');
   return (
-    <fieldset className="part" onMouseEnter={() => onLight(part.id)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(part.id)}>
-      <legend className="visually-hidden">{what}</legend>
+    <fieldset className={`part motif-part${open ? ' open' : ''}`} style={{ marginLeft: `${depth * 1.1}rem` }}>
+      <legend className="visually-hidden">{name}</legend>
       <div className="part-line">
-        {isLettering(part) ? <TextField part={part} problem={problem('text')} onChange={onChange} /> : <span className="rule-sample" aria-label="Rule"><i />rule</span>}
+        <input type="checkbox" className="form-check-input" aria-label={`Mark ${name}`} checked={marked} onChange={(e) => onMark(e.target.checked)} />
+        <button type="button" className="part-name" aria-expanded={open} onClick={onOpen}>
+          <ActionSign part={part} />
+          <strong>{name}</strong>
+          <span className="soft">{kindOf(part)}{part.action !== 'adds' && part.kind !== 'backing' && part.kind !== 'mat' ? `, ${ACTIONS[part.action]}` : ''}</span>
+          {(wrong || look) && <span className={wrong ? 'part-state over' : 'part-state snug'}>{wrong ? '■ to mend' : '▲ to look at'}</span>}
+        </button>
+        {film && <i className="swatch" style={{ background: film.colour }} title={film.name} />}
         <span className="part-deeds">
-          <button type="button" className="quiet" aria-label={`Move ${what} up`} disabled={first} onClick={() => onMove(-1)}>↑</button>
-          <button type="button" className="quiet" aria-label={`Move ${what} down`} disabled={last} onClick={() => onMove(1)}>↓</button>
-          <button type="button" className="quiet" aria-label={`Remove ${what}`} onClick={onRemove}>✕</button>
+          <button type="button" className="quiet" aria-label={`Move ${name} up`} disabled={first} onClick={() => onMove(-1)}>↑</button>
+          <button type="button" className="quiet" aria-label={`Move ${name} down`} disabled={last} onClick={() => onMove(1)}>↓</button>
+          <button type="button" className="quiet" aria-label={`Copy ${name}`} title="Copy" onClick={onCopy}><svg className="deed-sign" viewBox="0 0 16 16" aria-hidden="true"><path d="M2 2h8v8H2zM6 12v2h8V6h-2" /></svg></button>
+          <button type="button" className="quiet" aria-label={`Remove ${name}`} onClick={onRemove}>✕</button>
         </span>
       </div>
-      <div className="part-fields">
-        {isLettering(part) ? (
-          <>
-            <label>Typeface
-              <Form.Select size="sm" value={part.typefaceId} isInvalid={!!problem('typeface')} onChange={(e) => onChange({ ...part, typefaceId: e.target.value })}>
-                {typefaces.map((t) => <option key={t.id} value={t.id}>{t.name} ({t.kind})</option>)}
-              </Form.Select>
-            </label>
-            <label>Sized by
-              <Form.Select size="sm" value={part.sizedBy} onChange={(e) => onChange({ ...part, sizedBy: e.target.value as Lettering['sizedBy'] })}>
-                <option value="capitalHeight">capital height</option>
-                <option value="inkWidth">width of ink</option>
-              </Form.Select>
-            </label>
-            <MotifLengthField label="Size" value={part.size} problem={problem('size')} onChange={(size) => onChange({ ...part, size })} />
-            <label>Spacing
-              <Form.Control size="sm" type="number" step={10} className="narrow" value={part.spacing} isInvalid={!!problem('spacing')} onChange={(e) => onChange({ ...part, spacing: Number(e.target.value) || 0 })} />
-            </label>
-          </>
-        ) : (
-          <>
-            <label>Length
-              <Form.Select size="sm" value={part.span} onChange={(e) => onChange({ ...part, span: e.target.value as 'given' | 'fillsRow' })}>
-                <option value="fillsRow">fills its row</option>
-                <option value="given">as typed</option>
-              </Form.Select>
-            </label>
-            {part.span === 'given' && <MotifLengthField label="Long" value={part.length} problem={problem('length')} onChange={(length) => onChange({ ...part, length })} />}
-            <MotifLengthField label="Thick" value={part.thickness} problem={problem('thickness')} onChange={(thickness) => onChange({ ...part, thickness })} />
-          </>
-        )}
-        {!first && (
-          <>
-            <label>Stands
-              <Form.Select size="sm" value={part.place} onChange={(e) => onChange({ ...part, place: e.target.value as Part['place'] })}>
-                <option value="below">below</option>
-                <option value="beside">beside</option>
-              </Form.Select>
-            </label>
-            <MotifLengthField label="Gap" value={part.gap} problem={problem('gap')} onChange={(gap) => onChange({ ...part, gap })} />
-          </>
-        )}
-      </div>
+      {open && <PartFields {...props} />}
+      {open && problems.filter((p) => !['text'].includes(p.field)).map((p, i) => <p key={i} className="echo problem"><Words of={p.message} /></p>)}
+      {open && notes.map((n, i) => <p key={i} className={n.severity ? `finding ${n.severity}` : 'soft small'}><Words of={n.message} /></p>)}
     </fieldset>
   );
 }
 
-function TextField({ part, problem, onChange }: { part: Lettering; problem?: Schemas['Phrase']; onChange: (part: Part) => void }) {
-  return (
-    <span className="part-text">
-      <Form.Control size="sm" aria-label="Words; {name} is filled from the list" value={part.text} isInvalid={!!problem} onChange={(e) => onChange({ ...part, text: e.target.value })} />
-      {problem && <span className="echo problem"><Words of={problem} /></span>}
-    </span>
-  );
+function kindOf(part: Part): string {
+  switch (part.kind) {
+    case 'lettering': return 'lettering';
+    case 'rule': return part.label ? 'bar' : '';
+    case 'shape': return part.label ? SHAPES[part.shape] : '';
+    case 'graphic': return part.label ? 'graphic' : '';
+    case 'backing': return part.label ? 'backing' : '';
+    case 'group': return part.repeat.kind === 'none' ? `${part.parts.length} parts` : part.label ? REPEATS[part.repeat.kind] : 'a group';
+    case 'mat': return '';
+  }
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { Board } from '../board/Board';
+import { Ink } from '../board/Ink';
 import { due } from '../jobs/due';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
@@ -15,8 +16,7 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
   const { units } = useUnits();
   const { data, error } = useQuery({ queryKey: ['bench', id], queryFn: () => answer(api.GET('/api/runs/{id}/bench', { params: { path: { id } } })) });
   if (!data) return <p className="page soft" role="status">{error ? error.message : 'Writing the card …'}</p>;
-  if (data.lacks.length > 0 || !data.film) return <Lacks id={id} lacks={data.lacks} />;
-  const { first } = data;
+  if (data.lacks.length > 0 || data.films.length === 0) return <Lacks id={id} lacks={data.lacks} />;
   return (
     <>
       <div className="bench-deeds no-print"><button type="button" className="btn btn-sm btn-main" onClick={() => window.print()}>Print the card</button></div>
@@ -29,36 +29,53 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
         <div className="bench-body">
           <div>
             <h3>Load</h3>
-            <p className="bench-film"><i className="swatch" style={{ background: data.film.colour }} />{data.film.name}{data.mirrored ? <strong className="mirrored">MIRRORED</strong> : ', not mirrored'}, in {data.cutter}</p>
-            <ul className="bench-loads">{data.loads.map((l) => <li key={l.number}>Load {l.number}: {l.pieces} {l.pieces === 1 ? 'piece' : 'pieces'} · <code>{l.fileName}</code></li>)}</ul>
+            {data.films.map((f) => <p key={f.name} className="bench-film"><i className="swatch" style={{ background: f.colour }} />{f.name}{f.mirrored ? <strong className="mirrored">MIRRORED</strong> : ', not mirrored'}, in {data.cutter}</p>)}
+            <ul className="bench-loads">{data.loads.map((l) => <li key={l.number}>Load {l.number}: {data.films.length > 1 && `${l.film}, `}{l.pieces} {l.pieces === 1 ? 'piece' : 'pieces'} · <code>{l.fileName}</code></li>)}</ul>
             <h3>Cut</h3>
-            <p>{SETTINGS.filter(([k]) => data.film?.settings[k]).map(([k, label]) => `${label} ${data.film?.settings[k]}`).join(' · ') || 'No settings noted for this film.'}</p>
-            <h3>Place</h3>
-            <p><Words of={data.place} /></p>
-            {data.film.note && <p>{data.film.note}</p>}
+            {data.films.map((f) => <p key={f.name}>{data.films.length > 1 && <b>{f.name}: </b>}{SETTINGS.filter(([k]) => f.settings[k]).map(([k, label]) => `${label} ${f.settings[k]}`).join(' · ') || 'no settings noted for this film.'}</p>)}
+            {data.films.some((f) => f.note) && <h3>Know</h3>}
+            {data.films.filter((f) => f.note).map((f) => <p key={f.name}>{data.films.length > 1 && <b>{f.name}: </b>}{f.note}</p>)}
           </div>
-          {data.flat && first && (
-            <Board label={`${first.name} laid flat`} drawing={data.flat} dimensions={false} pad={{ top: 8, right: 8, bottom: 8, left: 8 }}>
-              {(scale) => <g transform={scale.transform}><path d={first.inkPath} fill={first.colour} className="ink" fillRule="evenodd" /></g>}
-            </Board>
-          )}
         </div>
-        <table className="bench-pieces">
-          <thead><tr><th>Name</th><th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {data.isRound ? 'rim' : 'edge'}</th><th className="end">Foot above {data.isRound ? 'base' : 'edge'}</th><th>State</th></tr></thead>
-          <tbody>
-            {data.pieces.map((p, i) => (
-              <tr key={i} className={p.load === null ? 'held' : ''}>
-                <th scope="row">{p.name}</th>
-                <td>{p.load ?? 'held back'}</td>
-                {[p.width, p.height, p.letterHeight, p.belowRim, p.aboveBase].map((mm, j) => <td key={j} className="end">{typeof mm === 'number' ? figure(mm, units) : 'not known'}</td>)}
-                <td><StateMark piece={{ state: p.state, mayBeCut: p.load !== null }} /></td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        {data.surfaces.map((s) => <Surface key={s.size} of={s} round={data.isRound} goods={data.goods} />)}
         {data.held.length > 0 && <div className="bench-held"><h3>Held back</h3>{data.held.map((h) => <p key={h.pieceId}>{h.why.parts[0]?.text !== h.name && <><b>{h.name}</b>: </>}<Words of={h.why} /></p>)}</div>}
         <footer>All lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece.</footer>
       </article>
     </>
+  );
+}
+
+/** What is made on one size of the blank: where its sides are placed, and its pieces. */
+function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boolean; goods: Schemas['GoodsView'] }) {
+  const { units } = useUnits();
+  const sided = of.places.length > 1;
+  return (
+    <section className="bench-surface" aria-label={of.size ? `Size ${of.size}` : 'Pieces'}>
+      <div className="bench-body">
+        <div>
+          <h3>{of.size ? `Place, size ${of.size}` : 'Place'}</h3>
+          {of.places.map((p, i) => <p key={i}>{p.zone && <b>{p.zone}: </b>}<Words of={p.place} /></p>)}
+        </div>
+        {of.first && (
+          <Board label={`${of.first.name} laid flat`} drawing={of.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 8, left: 8 }}>
+            {(scale) => <g transform={scale.transform}><Ink inks={of.first?.inks ?? []} /></g>}
+          </Board>
+        )}
+      </div>
+      <table className="bench-pieces">
+        <thead><tr><th>Name</th>{sided && <th>Side</th>}<th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {round ? 'rim' : 'edge'}</th><th className="end">Foot above {round ? 'base' : 'edge'}</th><th>State</th></tr></thead>
+        <tbody>
+          {of.pieces.map((p, i) => (
+            <tr key={i} className={p.loads.length === 0 ? 'held' : ''}>
+              <th scope="row">{p.name}{p.copies > 1 && <span className="hint"> × {p.copies}</span>}</th>
+              {sided && <td>{p.zone}</td>}
+              <td>{p.loads.join(', ') || 'held back'}</td>
+              {[p.width, p.height, p.letterHeight || '–', p.belowRim, p.aboveBase].map((mm, j) => <td key={j} className="end">{typeof mm === 'number' ? figure(mm, units) : (mm ?? 'not known')}</td>)}
+              <td><StateMark piece={p} /></td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }

@@ -4,7 +4,7 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 
 const RING = 11;
-const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain' };
+const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain', overrideLost: 'by hand', sidesOverlap: 'overlap' };
 
 /** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
 export function FindingMarks({ findings, scale, foot, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; foot: number; lit?: number }) {

@@ -1,15 +1,19 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Board } from '../board/Board';
+import { Ink } from '../board/Ink';
 import { Words } from '../units/Words';
 import { FindingMarks } from './FindingMarks';
 import { RoomChains } from './RoomChains';
+import { ObjectBoard } from './object/ObjectBoard';
 import { SeenBoard } from './SeenBoard';
 
 interface Props {
   id: string;
   ground: Schemas['FitGroundView'];
   piece: Schemas['PieceView'];
+  /** The ink as another way of placing it would have it. */
+  ghost?: string;
   outline: boolean;
   dimensions: boolean;
   lit?: number;
@@ -31,7 +35,7 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ id, ground, piece, outline, dimensions, lit, onOutline, onDimensions }: Props) {
+export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, onOutline, onDimensions }: Props) {
   const [seen, setSeen] = useState(false);
   if (!ground.flat) return null;
   const limits = [...new Set(piece.rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
@@ -44,11 +48,13 @@ export function FitBoard({ id, ground, piece, outline, dimensions, lit, onOutlin
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
         <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
       </div>
-      {seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
-              <path d={piece.inkPath} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-piece={piece.name} />
+              <Ink inks={piece.inks} outline={outline} piece={piece.name} />
+              {ghost && <path d={ghost} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
+              {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>
             {dimensions && ground.flat && piece.inkBox && <RoomChains scale={scale} box={ground.flat.box} ink={piece.inkBox} rooms={piece.rooms} />}
             <FindingMarks findings={piece.findings} scale={scale} foot={ground.flat?.box.minY ?? 0} lit={lit} />

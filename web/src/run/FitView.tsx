@@ -1,31 +1,49 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api } from '../api/client';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
+import { ByHandCard } from './piece/ByHandCard';
+import { SidesFit } from './piece/SidesFit';
+import { ConcessionsCard } from './set/ConcessionsCard';
+import { PlacingCard } from './set/PlacingCard';
+import { SetCard } from './set/SetCard';
+import { useGhost, type Ghost } from './set/useGhost';
+import { useFitting } from './useFitting';
 import { Lacks } from './Lacks';
 import { RoomCard } from './RoomCard';
 import { Strip } from './Strip';
+import { useGrounds } from './useGrounds';
 import { usePieces, useSet } from './usePieces';
 import type { RunDocument } from './useRun';
 
 /** One piece on the board, all pieces in the strip below. */
 export function FitView({ id, run }: { id: string; run: RunDocument }) {
-  const ground = useQuery({
-    queryKey: ['ground', id],
-    queryFn: () => answer(api.GET('/api/runs/{id}/ground', { params: { path: { id } } })),
-    placeholderData: (before) => before,
-  });
-  const ready = !!ground.data?.flat;
-  const { pieces, of, done, error, stopped, stop, goOn } = usePieces(id, ready);
-  const set = useSet(id, ready && done);
+  const { ground, of: groundOf, all: grounds } = useGrounds(id, run.view);
+  const ready = !!ground?.flat;
+  const { pieces, of, error, stop: stopPages, goOn: goOnPages } = usePieces(id, ready);
+  const set = useSet(id, ready);
+  const work = useFitting(id, set.data, run.view?.revision);
+  // Pages of pieces that are not fitted yet would fit them as they are asked for, so both stop and go on together.
+  const fitting = {
+    ...work,
+    stop: () => {
+      stopPages();
+      work.stop();
+    },
+    goOn: () => {
+      goOnPages();
+      work.goOn();
+    },
+  };
+  const [tab, setTab] = useState<'piece' | 'set'>('piece');
+  const [ghost, setGhost] = useState<Ghost>();
   const [chosen, setChosen] = useState<string>();
   const [outline, setOutline] = useState(false);
   const [dimensions, setDimensions] = useState(true);
   const [lit, setLit] = useState<number>();
   const at = Math.max(0, pieces.findIndex((p) => p.id === chosen));
+  const shown = useGhost(id, pieces[at]?.id, run.view?.revision, ghost);
   const go = (to: number) => {
     const next = pieces[Math.min(Math.max(to, 0), pieces.length - 1)];
     if (next) setChosen(next.id);
@@ -43,21 +61,40 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
     n: nextToLookAt,
     o: () => setOutline((v) => !v),
     d: () => setDimensions((v) => !v),
+    s: () => setTab((t) => (t === 'piece' ? 'set' : 'piece')),
   });
-  if (ground.data && ground.data.lacks.length > 0) return <Lacks id={id} lacks={ground.data.lacks} />;
+  if (ground && ground.lacks.length > 0) return <Lacks id={id} lacks={ground.lacks} />;
   const piece = pieces[at];
-  if (!ground.data?.flat || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
+  const on = groundOf(piece);
+  if (!on?.flat || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
   return (
     <>
       <div className="fit-layout">
-        <FitBoard id={id} ground={ground.data} piece={piece} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard id={id} ground={on} piece={piece} ghost={ghost ? shown?.path : undefined} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
-          <RoomCard piece={piece} handle={run.view.hasHandle} round={run.view.isRound} />
-          <InkCard piece={piece} wall={run.view.isWall} />
-          <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />
+          <div className="views" role="group" aria-label="About">
+            <button type="button" className={tab === 'piece' ? 'view here' : 'view'} aria-pressed={tab === 'piece'} onClick={() => setTab('piece')}>This piece</button>
+            <button type="button" className={tab === 'set' ? 'view here' : 'view'} aria-pressed={tab === 'set'} onClick={() => setTab('set')}>The set</button>
+          </div>
+          {tab === 'piece' ? (
+            <>
+              <RoomCard piece={piece} handle={run.view.hasHandle} round={run.view.isRound} />
+              {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
+              <InkCard piece={piece} wall={run.view.isWall} />
+              {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
+              <SidesFit piece={piece} />
+              <ByHandCard id={id} piece={piece} run={run} />
+            </>
+          ) : (
+            <>
+              <SetCard set={set.data} run={run} onChoose={setChosen} />
+              <ConcessionsCard run={run} />
+              <PlacingCard run={run} piece={piece} ghost={ghost ? shown : undefined} onGhost={setGhost} />
+            </>
+          )}
         </div>
       </div>
-      <Strip pieces={pieces} of={of} chosen={piece.id} set={set.data} run={run.document} zone={ground.data} stopped={stopped} onStop={stop} onGoOn={goOn} onChoose={setChosen} onNextToLookAt={nextToLookAt} />
+      <Strip pieces={pieces} of={of} chosen={piece.id} set={set.data} run={run.document} groundOf={groundOf} grounds={grounds} fitting={fitting} onChoose={setChosen} onNextToLookAt={nextToLookAt} />
     </>
   );
 }

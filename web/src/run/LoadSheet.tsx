@@ -1,21 +1,23 @@
 import type { Schemas } from '../api/client';
+import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 
 /** A sheet as the cutter reaches it, with the pieces as they are cut. */
-export function LoadSheet({ load, loads }: { load: Schemas['LoadView']; loads: Schemas['LoadsView'] }) {
+export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
   const { units } = useUnits();
-  const { reachWidth: w, reachHeight: h } = loads;
+  const { reachWidth: w, reachHeight: h } = load;
   const edge = 0.05 * Math.max(w, h);
   const text = 0.034 * Math.max(w, h);
   return (
-    <svg className="load-sheet" viewBox={`${-edge} ${-h - edge} ${w + 2 * edge} ${h + 2 * edge}`} role="img" aria-label={`Load ${load.number}: ${load.pieces.map((p) => p.name).join(', ')}${loads.mirrored ? ', mirrored' : ''}`}>
+    <svg className="load-sheet" viewBox={`${-edge} ${-h - edge} ${w + 2 * edge} ${h + 2 * edge}`} role="img" aria-label={`Load ${load.number}: ${load.pieces.map((p) => p.name).join(', ')}${load.mirrored ? ', mirrored' : ''}`}>
+      <FilmPatterns films={[load]} />
       <g transform="scale(1 -1)">
         <rect x={0} y={0} width={w} height={h} className="reach" vectorEffect="non-scaling-stroke" />
         {load.pieces.map((p) => (
           <g key={p.pieceId}>
             <rect x={p.box.minX} y={p.box.minY} width={p.box.maxX - p.box.minX} height={p.box.maxY - p.box.minY} className="piece-box" vectorEffect="non-scaling-stroke" />
-            <path d={p.inkPath} fill={loads.colour} className="ink" fillRule="evenodd"><title>{p.name}</title></path>
+            <path d={p.inkPath} fill={fillOf(load)} className="ink" fillRule="evenodd"><title>{p.name}</title></path>
           </g>
         ))}
       </g>

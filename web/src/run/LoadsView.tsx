@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
 import { figure, length } from '../units/units';
@@ -17,11 +18,15 @@ export function LoadsView({ id }: { id: string }) {
       <section className="card loads-about" aria-label="How they are laid">
         <table className="figures">
           <tbody>
-            <tr><th scope="row">Film</th><td><i className="swatch" style={{ background: data.colour }} />{data.film}</td></tr>
             <tr><th scope="row">Cutter</th><td>{data.cutter}</td></tr>
-            <tr><th scope="row">Reaches of a sheet</th><td>{figure(data.reachWidth, units)} × {length(data.reachHeight, units)}</td></tr>
             <tr><th scope="row">Scissors room</th><td>{length(data.scissorsRoom, units)}</td></tr>
-            <tr><th scope="row">Cut</th><td>{data.mirrored ? <strong className="mirrored">MIRRORED, from the back</strong> : 'as it reads'}</td></tr>
+            {films(data.loads).map((l) => (
+              <Fragment key={l.film}>
+                <tr><th scope="row">Film</th><td><i className="swatch" style={{ background: l.colour }} />{l.film}</td></tr>
+                <tr><th scope="row">Reaches of a sheet</th><td>{figure(l.reachWidth, units)} × {length(l.reachHeight, units)}</td></tr>
+                <tr><th scope="row">Cut</th><td>{l.mirrored ? <strong className="mirrored">MIRRORED, from the back</strong> : 'as it reads'}</td></tr>
+              </Fragment>
+            ))}
           </tbody>
         </table>
         {data.held.length > 0 && <Held held={data.held} />}
@@ -29,8 +34,8 @@ export function LoadsView({ id }: { id: string }) {
       <div className="load-cards">
         {data.loads.map((l) => (
           <section key={l.number} className="card load" aria-label={`Load ${l.number} of ${data.loads.length}`}>
-            <h2>Load {l.number} of {data.loads.length}<span className="hint">{l.pieces.length} {l.pieces.length === 1 ? 'piece' : 'pieces'}, {figure(l.used.maxX - l.used.minX, units)} × {length(l.used.maxY - l.used.minY, units)}</span></h2>
-            <LoadSheet load={l} loads={data} />
+            <h2>Load {l.number} of {data.loads.length}<span className="hint">{films(data.loads).length > 1 && `${l.film}: `}{l.pieces.length} {l.pieces.length === 1 ? 'piece' : 'pieces'}, {figure(l.used.maxX - l.used.minX, units)} × {length(l.used.maxY - l.used.minY, units)}</span></h2>
+            <LoadSheet load={l} />
             <p className="file">
               <a className="btn btn-sm btn-main" href={`/api/runs/${id}/loads/${l.number}/file`} download={l.fileName}>Cut file, SVG</a>
               <span className="file-name">{l.fileName}</span>
@@ -42,6 +47,11 @@ export function LoadsView({ id }: { id: string }) {
       </div>
     </div>
   );
+}
+
+/** One load of each film. */
+function films(loads: readonly Schemas['LoadView'][]): Schemas['LoadView'][] {
+  return loads.filter((l, i) => loads.findIndex((o) => o.film === l.film) === i);
 }
 
 function Held({ held }: { held: readonly Schemas['HeldBack'][] }) {

@@ -7,7 +7,11 @@ import { StateMark } from './state';
 export function RoomCard({ piece, handle, round }: { piece: Schemas['PieceView']; handle: boolean; round: boolean }) {
   const { units } = useUnits();
   const beside = round ? (handle ? 'handle' : 'seam') : '';
-  const names: Record<string, string> = { above: 'Above', below: 'Below', left: beside ? `To ${beside}, left` : 'Left', right: beside ? `To ${beside}, right` : 'Right' };
+  // What stands at a side of the zone: only a zone that goes all the way has the handle or the seam there.
+  const name = (r: Schemas['RoomView']) => {
+    if (r.side === 'above' || r.side === 'below') return r.side === 'above' ? 'Above' : 'Below';
+    return beside && (r.limit === 'leftSide' || r.limit === 'rightSide') ? `To ${beside}, ${r.side}` : r.side === 'left' ? 'Left' : 'Right';
+  };
   return (
     <section className="card" aria-label="Room">
       <h2>Room<StateMark piece={piece} /></h2>
@@ -15,7 +19,7 @@ export function RoomCard({ piece, handle, round }: { piece: Schemas['PieceView']
         <tbody>
           {piece.rooms.map((r) => (
             <tr key={r.side} className={r.beyond ? 'beyond' : ''} data-room={r.side}>
-              <th scope="row">{names[r.side]}{r.touches && <span className="limits">limits</span>}</th>
+              <th scope="row">{name(r)}{r.touches && <span className="limits">limits</span>}</th>
               <td>{length(r.distance, units)}</td>
               <td className="bar-cell"><span className="bar"><i style={{ width: `${Math.min(100, (100 * r.used) / r.of)}%` }} /></span></td>
               <td className="soft">{figure(r.used, units)} of {figure(r.of, units)}</td>

@@ -4,6 +4,7 @@ import { answer, api } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
+import { ProofView } from '../proof/ProofView';
 import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';
@@ -11,9 +12,9 @@ import { LoadsView } from './LoadsView';
 import { SetUpView } from './SetUpView';
 import { useRun } from './useRun';
 
-const VIEWS = [['set-up', 'Set-up'], ['fit', 'Fit'], ['loads', 'Loads'], ['bench', 'Bench']] as const;
+const VIEWS = [['set-up', 'Set-up'], ['fit', 'Fit'], ['proof', 'Proof'], ['loads', 'Loads'], ['bench', 'Bench']] as const;
 
-/** A run in its four views, in the order of the work. */
+/** A run in its views, in the order of the work. */
 export function RunPage() {
   const { id = '', view = 'set-up' } = useParams();
   return <Running key={id} id={id} at={view} />;
@@ -42,6 +43,7 @@ function Running({ id, at }: { id: string; at: string }) {
       <Conflict words={run.conflict} takeTheirs={run.takeTheirs} keepMine={run.keepMine} />
       {at === 'set-up' && <SetUpView id={id} run={run} />}
       {at === 'fit' && <FitView id={id} run={run} />}
+      {at === 'proof' && <ProofView id={id} run={run} />}
       {at === 'loads' && <AllSet id={id}><LoadsView id={id} /></AllSet>}
       {at === 'bench' && <AllSet id={id}><BenchView id={id} job={view.job} name={document.name} /></AllSet>}
     </div>

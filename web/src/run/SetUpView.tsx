@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
-import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { InkPicture } from '../board/InkPicture';
 import { Words } from '../units/Words';
 import { NewBlank } from '../shelf/NewBlank';
+import { ListCard } from './list/ListCard';
 import { PinChoice } from './PinChoice';
+import { SidesCard } from './SidesCard';
 import { SizingFields } from './SizingFields';
 import type { RunDocument } from './useRun';
 import { ZoneChoice } from './ZoneChoice';
@@ -19,7 +20,6 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
   const { view, document, edit } = run;
   if (!view || !document) return null;
   const motif = motifs.data?.find((m) => m.id === document.motif?.id);
-  const blank = blanks.data?.find((b) => b.id === document.blank?.id);
   const lack = (field: string) => view.lacks.find((l) => l.field === field)?.message;
   const pin = (what: 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
   return (
@@ -29,41 +29,34 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
           <h2>On what</h2>
           <PinChoice label="Blank" pin={document.blank} view={view.blank} lack={lack('blank')} choices={blanks.data?.filter((b) => (!b.retired || b.id === document.blank?.id) && (!b.jobId || b.jobId === document.jobId)).map((b) => ({ id: b.id, revision: b.revision, name: b.name }))} onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))} />
           <ZoneChoice view={view} run={document} edit={edit} />
-          {blank && <p className="soft small"><Words of={blank.room} /></p>}
+          {view.room && <p className="soft small"><Words of={view.room} /></p>}
           {blanks.data?.length === 0 && <p className="soft"><Link to="/shelf">Measure a blank first</Link></p>}
           {!document.blank && <NewBlank jobId={document.jobId} />}
         </section>
         <section className="card" aria-label="Artwork">
           <h2>What</h2>
           <PinChoice label="Motif" pin={document.motif} view={view.motif} lack={lack('motif')} choices={motifs.data?.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))} onChange={pin('motif')} />
-          {motif?.inkBox && <InkPicture className="set-up-ink" label={motif.name} box={motif.inkBox} paths={[{ d: motif.inkPath, className: 'ink' }]} />}
+          {motif?.inkBox && <InkPicture className="set-up-ink" label={motif.name} box={motif.inkBox} inks={motif.inks} />}
           {motifs.data?.length === 0 && <p className="soft"><Link to="/motifs">Compose a motif first</Link></p>}
         </section>
         <section className="card" aria-label="Cutting">
           <h2>Cut from</h2>
           <PinChoice label="Film" pin={document.film} view={view.film} lack={lack('film')} choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))} onChange={pin('film')} />
+          {view.films.length > 0 && <p className="soft small">Parts of the motif are of films of their own: {view.films.map((f) => f.name || 'one that is not here any more').join(', ')}.</p>}
+          {view.films.filter((f) => f.newer !== null).map((f) => (
+            <p key={f.id} className="soft small">{f.name} was changed in the stock since. <button type="button" className="quiet" onClick={() => edit((r) => ({ ...r, films: r.films.map((x) => (x.id === f.id ? { id: f.id, revision: f.newer ?? x.revision } : x)) }))}>Take the newer one</button></p>
+          ))}
           {view.material?.notes.map((n, i) => <p key={i} className="finding"><Words of={n} /></p>)}
           <PinChoice label="Cutter" pin={document.cutter} view={view.cutter} choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))} onChange={pin('cutter')} />
           {(films.data?.length === 0 || cutters.data?.length === 0) && <p className="soft"><Link to="/stock">Add what you cut, and with what, to the stock</Link></p>}
         </section>
-        <SizingFields view={view} run={document} edit={edit} />
+        <SizingFields view={view} run={document} edit={edit} lack={lack('scale')} />
+        <SidesCard view={view} run={document} edit={edit} motifs={motifs.data ?? []} lack={lack('sides')} />
       </div>
-      <section className="card names" aria-label="Names">
-        <h2>Names<span className="hint">one a line, typed or pasted · {document.pieces.length} {document.pieces.length === 1 ? 'piece' : 'pieces'}</span></h2>
-        <Form.Control
-          as="textarea"
-          aria-label="Names, one a line"
-          spellCheck={false}
-          placeholder={'One name a line.\nPaste a column of a spreadsheet as it is.'}
-          value={document.namesTyped}
-          onChange={(e) => edit((r) => ({ ...r, namesTyped: e.target.value }))}
-        />
-        <div aria-live="polite">
-          {view.notes.map((n, i) => <p key={i} className={n.stops ? 'finding stop' : 'finding'}><Words of={n.message} /></p>)}
-          {lack('names') && <p className="finding"><Words of={lack('names') as Schemas['Phrase']} /></p>}
-        </div>
+      <div className="column">
+        <ListCard id={id} run={run} view={view} document={document} lack={lack('names')} />
         {view.lacks.length === 0 && <Link to={`/runs/${id}/fit`} className="btn btn-main btn-sm onward">See how they fit</Link>}
-      </section>
+      </div>
     </div>
   );
 }

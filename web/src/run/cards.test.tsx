@@ -9,12 +9,12 @@ import { StateMark } from './state';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };
-const room = (side: string, distance: number, touches: boolean): Schemas['RoomView'] => ({ side, distance, touches, beyond: distance < 0, limit: 'rim', used: 100, of: 120 });
+const room = (side: string, distance: number, touches: boolean, limit: Schemas['LimitKind'] = 'rim'): Schemas['RoomView'] => ({ side, distance, touches, beyond: distance < 0, limit, used: 100, of: 120 });
 const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
-  id: '1', name: 'Bram', state: 'fits', mayBeCut: true, inkPath: '', colour: '#000000', inkBox: box,
-  rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true), room('right', 10, false)],
-  letterHeight: 34, largestLetterHeight: 45.82, goesRound: 125.77, appearsWide: 72.99, thinnest: { width: 0.62, at: { x: 0, y: 0 } },
-  thinnestAllowed: 0.8, bow: null, gathers: null, findings: [], ...change,
+  id: '1', name: 'Bram', copies: 1, values: {}, zoneBox: box, scale: 1, turn: 0, sides: [], concessions: [], byHand: false, nameLine: null, inkHash: 'a', taper: null, state: 'fits', mayBeCut: true, inks: [{ filmId: '', ply: 1, film: 'navy', colour: '#000000', pattern: 'none', patternColour: '', path: '' }], inkBox: box,
+  rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true, 'leftSide'), room('right', 10, false, 'rightSide')],
+  letterHeight: 34, largestLetterHeight: 45.82, round: { goes: 125.77, appearsWide: 72.99, edgeSeenAt: 0.456, handleLeft: 21.1, handleRight: 21.1, seamLeft: 42.1, seamRight: 42.1, overlap: -167, drinkerSees: 0.5 }, thinnest: { width: 0.62, at: { x: 0, y: 0 } },
+  thinnestAllowed: 0.8, findings: [], ...change,
 });
 const html = (node: React.ReactNode) => renderToStaticMarkup(node);
 const text = (node: React.ReactNode) => html(node).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ').trim();
@@ -42,6 +42,10 @@ describe('the room table', () => {
     expect(rows[2]).toContain('To handle, left');
   });
 
+  it('does not speak of the handle where a size that was typed ends the zone', () => {
+    expect(text(<RoomCard piece={piece({ rooms: [room('left', 9.8, false, 'size'), room('right', 9.8, false, 'size')] })} handle round />)).toMatch(/Left 9.8 mm .*Right 9.8 mm/);
+  });
+
   it('speaks of the seam where there is no handle, and of nothing where there is no ink', () => {
     expect(text(<RoomCard piece={piece()} handle={false} round />)).toContain('To seam, right');
     expect(text(<RoomCard piece={piece({ rooms: [], state: 'notSet' })} handle round />)).toContain('no ink to measure');
@@ -62,7 +66,7 @@ describe('the ink table', () => {
 
   it('states the bow of a straight line on a taper only', () => {
     expect(text(<InkCard piece={piece()} wall />)).not.toContain('bows');
-    expect(text(<InkCard piece={piece({ bow: 1.518, gathers: 2.7 })} wall />)).toContain('Straight line bows 1.5 mm gathers 2.7');
+    expect(text(<InkCard piece={piece({ taper: { bow: 1.518, gathers: 2.7, widestWithin: 73.04, arc: [], widerAtTop: null, widerAtBottom: null } })} wall />)).toContain('Straight line bows 1.5 mm gathers 2.7');
   });
 });
 

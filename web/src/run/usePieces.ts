@@ -1,36 +1,18 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { answer, api } from '../api/client';
+import { usePages } from './usePages';
 
-/** The first page is short, so that there is something to see at once. */
-const AT_FIRST = 2;
-const AT_ONCE = 12;
-
-/** The pieces of a run, fetched a page after another so that the first can be seen while the others are being set. */
+/** The pieces of a run, as they are set. */
 export function usePieces(id: string, ready: boolean) {
-  const [stopped, setStopped] = useState(false);
-  const query = useInfiniteQuery({
-    queryKey: ['pieces', id],
-    enabled: ready,
-    initialPageParam: 0,
-    queryFn: ({ pageParam, signal }) => answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from: pageParam, count: pageParam === 0 ? AT_FIRST : AT_ONCE } }, signal })),
-    getNextPageParam: (page) => (page.from + page.pieces.length < page.of && page.pieces.length > 0 ? page.from + page.pieces.length : undefined),
-    placeholderData: (before) => before,
-  });
-  const { hasNextPage, isFetching, fetchNextPage } = query;
-  useEffect(() => {
-    if (hasNextPage && !isFetching && !stopped) void fetchNextPage();
-  }, [hasNextPage, isFetching, stopped, fetchNextPage]);
-  const pieces: Schemas['PieceView'][] = query.data?.pages.flatMap((p) => p.pieces) ?? [];
-  const of = query.data?.pages[0]?.of ?? 0;
-  return { pieces, of, done: !!query.data && !hasNextPage && !query.isPlaceholderData, error: query.error, stopped, stop: () => setStopped(true), goOn: () => setStopped(false) };
+  return usePages(['pieces', id], ready, (from, count, signal) => answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from, count } }, signal })));
 }
 
-/** The pieces as one set, once all of them are there. */
+/** The pieces as one set, as far as they are fitted. */
 export function useSet(id: string, ready: boolean) {
   return useQuery({
     queryKey: ['set', id],
     enabled: ready,
     queryFn: ({ signal }) => answer(api.GET('/api/runs/{id}/set', { params: { path: { id } }, signal })),
+    placeholderData: (before) => before,
   });
 }

@@ -11,7 +11,7 @@ export function useRun(id: string) {
     undo: () => answer(api.POST('/api/runs/{id}/undo', { params })),
     redo: () => answer(api.POST('/api/runs/{id}/redo', { params })),
     of: (v) => v.run,
-    touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['loads', id], ['bench', id]],
+    touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
   });
 }
 

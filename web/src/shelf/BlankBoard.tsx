@@ -60,6 +60,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
         pad={side === 'standing' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
         lit={lit}
         onLight={onLight}
+        usable={!!moving}
       >
         {moving ? (scale) => (
           <ZoneHandle

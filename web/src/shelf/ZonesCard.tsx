@@ -2,6 +2,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
+import { NumberField } from '../motifs/fields/Choice';
 import { LengthField } from '../units/LengthField';
 import { datums, freshId, sides, type Blank, type Edit } from './names';
 import { PlaceFields } from './PlaceFields';
@@ -27,7 +28,7 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const last = blank.zones[blank.zones.length - 1];
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
-    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright' }), id, name: `Zone ${b.zones.length + 1}` }] }));
+    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
   };
   return (
@@ -88,9 +89,11 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
         <label className="turning">Artwork
           <Form.Select size="sm" aria-label="Turning" value={zone.turning} onChange={(e) => onChange((z) => ({ ...z, turning: e.target.value as Schemas['Turning'] }))}>
             <option value="upright">upright</option>
-            <option value="quarterTurn">may be turned</option>
+            <option value="quarterTurn">may be turned a quarter</option>
+            <option value="range">may be turned a little</option>
           </Form.Select>
         </label>
+        {zone.turning === 'range' && <NumberField label="Turned at most, °" value={zone.turnRange} min={1} max={90} onChange={(turnRange) => onChange((z) => ({ ...z, turnRange }))} />}
       </div>
       {sized && <PlaceFields place={zone.place} from={datums(blank)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone" />}
     </>

@@ -15,7 +15,7 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined })
 const mm = (text: string) => ({ text, unit: 'millimetre' as const });
 const place = { from: 'middle' as const, away: mm(''), side: 'centred' as const, across: mm('') };
 const zone = (id: string, name: string, change: Partial<Schemas['ZoneSpec']> = {}): Schemas['ZoneSpec'] => ({
-  id, name, part: 'whole', margins: { top: mm('10'), bottom: mm('12'), left: mm('8'), right: mm('8') }, width: mm(''), height: mm(''), place, turning: 'upright', ...change,
+  id, name, part: 'whole', margins: { top: mm('10'), bottom: mm('12'), left: mm('8'), right: mm('8') }, width: mm(''), height: mm(''), place, turning: 'upright', turnRange: 15, ...change,
 });
 const blank = (change: Partial<Blank> = {}): Blank => ({
   name: 'Mug', surface: 'straight', measured: [], zones: [zone('a', 'Wrap')], keptClear: [], girths: 3, tags: [], pictureId: null, retired: false, jobId: null, note: '', stripCheck: mm(''),

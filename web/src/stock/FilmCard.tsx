@@ -1,11 +1,14 @@
 import { Form } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
+import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
 import { StockLength } from './StockLength';
 
 type Film = Schemas['Film'];
+const PATTERNS: [Film['pattern'], string][] = [['none', 'plain'], ['stripes', 'stripes'], ['dots', 'dots'], ['check', 'check'], ['leaves', 'leaves'], ['bricks', 'bricks'], ['chips', 'chips'], ['waves', 'waves']];
+
 const SETTINGS: [keyof Schemas['CutSettings'], string][] = [['blade', 'Blade'], ['depth', 'Depth'], ['pressure', 'Pressure'], ['speed', 'Speed'], ['passes', 'Passes']];
 
 /** A film: its colour, sheet, limits, and how it is cut. */
@@ -61,6 +64,16 @@ export function FilmCard({ id }: { id: string }) {
             <option value="sheet">stiff sheet</option>
           </Form.Select>
         </label>
+        <label>Pattern
+          <Form.Select size="sm" aria-label={`Pattern of ${film.name}`} value={film.pattern} onChange={(e) => set({ pattern: e.target.value as Film['pattern'], patternColour: film.patternColour || '#fffdf8' })}>
+            {PATTERNS.map(([key, words]) => <option key={key} value={key}>{words}</option>)}
+          </Form.Select>
+        </label>
+        {film.pattern !== 'none' && (
+          <label>Drawn in
+            <span className="colour-field"><input type="color" aria-label={`Colour of the pattern of ${film.name}`} value={film.patternColour || '#fffdf8'} onChange={(e) => set({ patternColour: e.target.value })} /><PatternSample film={film} /></span>
+          </label>
+        )}
         <label>Pressed at
           <Form.Control size="sm" aria-label={`Pressed at, ${film.name}`} placeholder="not pressed" value={film.pressedAt} isInvalid={view.problems.some((p) => p.field === 'pressedAt')} onChange={(e) => set({ pressedAt: e.target.value })} />
         </label>
@@ -75,5 +88,15 @@ export function FilmCard({ id }: { id: string }) {
       </div>
       <Form.Control as="textarea" rows={2} size="sm" aria-label={`How ${film.name} is applied`} placeholder="How it is applied" value={film.note} onChange={(e) => set({ note: e.target.value })} />
     </section>
+  );
+}
+
+/** A scrap of a patterned film at true proportion. */
+function PatternSample({ film }: { film: Film }) {
+  return (
+    <svg className="pattern-sample" viewBox="0 0 24 10" aria-hidden="true">
+      <FilmPatterns films={[film]} />
+      <rect width={24} height={10} fill={fillOf(film)} />
+    </svg>
   );
 }

@@ -2,16 +2,16 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answer, api } from '../api/client';
-import { InkPicture } from '../board/InkPicture';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { CutterCard } from './CutterCard';
 import { FilmCard } from './FilmCard';
+import { Typefaces } from './Typefaces';
+import { WorkshopCard } from './WorkshopCard';
 
 /** Films, cutters and typefaces. */
 export function StockPage() {
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
   const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
-  const typefaces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
   const cache = useQueryClient();
   const addFilm = useMutation({ mutationFn: (name: string) => answer(api.POST('/api/films', { body: { name } })), onSuccess: () => cache.invalidateQueries({ queryKey: ['films'] }) });
   const addCutter = useMutation({ mutationFn: (name: string) => answer(api.POST('/api/cutters', { body: { name } })), onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }) });
@@ -19,6 +19,8 @@ export function StockPage() {
   return (
     <div className="page">
       <TitleRow title="Stock" about="What you cut, what you cut it with, and what you letter in" />
+      <h2 className="section">The workshop</h2>
+      <WorkshopCard />
       <h2 className="section">Films</h2>
       <div className="stock-cards">
         {films.data.map((f) => <FilmCard key={f.id} id={f.id} />)}
@@ -30,15 +32,7 @@ export function StockPage() {
         <NewStock what="cutter" hint="Measure what it really reaches: less than its mat." add={(name) => addCutter.mutate(name)} />
       </div>
       <h2 className="section">Typefaces</h2>
-      <div className="typefaces">
-        {typefaces.data?.map((t) => (
-          <div key={t.id} className="slip typeface">
-            <InkPicture label={`A word in ${t.name}`} box={t.sampleBox} paths={[{ d: t.samplePath, className: 'ink' }]} />
-            <strong>{t.name}</strong>
-            <span className="soft">{t.kind} · <a href={`/api/typefaces/${t.id}/licence`}>licence</a></span>
-          </div>
-        ))}
-      </div>
+      <Typefaces />
     </div>
   );
 }

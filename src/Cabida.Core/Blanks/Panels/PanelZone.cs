@@ -60,7 +60,7 @@ internal static class PanelZone
         var kinds = nominal.Bounds;
         var width = new Dimension(Length.Mm(kinds.Width), Length.Mm(Math.Max(0, kinds.Width - cautious.Bounds.Width)));
         var height = new Dimension(Length.Mm(kinds.Height), Length.Mm(Math.Max(0, kinds.Height - cautious.Bounds.Height)));
-        return new Laid(new Zone(nominal, cautious, width, height, nominal.Datum.Y, Sums()) { Turning = zone.Spec.Turning }, null, notes);
+        return new Laid(new Zone(nominal, cautious, width, height, nominal.Datum.Y, Sums()).TurnedAs(zone.Spec), null, notes);
 
         ZoneShape? Shape(Polygon outline, int uncertain)
         {

@@ -45,8 +45,14 @@ internal static class WallZone
         }
 
         var turned = wall with { Turn = Angle.FromDegrees(round.Turn) };
-        var nominal = Shape(turned, span.Nominal, round.Left, round.Right);
-        var cautious = Shape(turned, span.Cautious, round.CautiousLeft, round.CautiousRight);
+        // Where the zone ends before its margin does, it is the size that was typed that ends it.
+        var limits = new WallLimits(
+            span.Nominal.Low > zone.Bottom.Millimetres ? LimitKind.Size : LimitKind.Base,
+            zone.Width is { } w && round.Right(middle) >= w / 2 ? LimitKind.Size : LimitKind.RightSide,
+            span.Nominal.High < (wall.Height.Value - zone.Top).Millimetres ? LimitKind.Size : LimitKind.Rim,
+            zone.Width is { } v && round.Left(middle) <= -v / 2 ? LimitKind.Size : LimitKind.LeftSide);
+        var nominal = Shape(turned, span.Nominal, round.Left, round.Right, limits);
+        var cautious = Shape(turned, span.Cautious, round.CautiousLeft, round.CautiousRight, limits);
         if (zone.Width is { } typed && typed - (round.Right(middle) - round.Left(middle)) > WorthSaying)
         {
             notes.Add(Phrase.Say($"{zone.Spec.Name:strong} is {Length.Mm(typed - (round.Right(middle) - round.Left(middle)))} wider than what is left beside the {(wall.Handle is null ? "seam" : "handle")}; it ends there."));
@@ -70,7 +76,7 @@ internal static class WallZone
         var width = new Dimension(Length.Mm(round.Right(middle) - round.Left(middle)), Length.Mm(round.Right(middle) - round.Left(middle) - round.CautiousWidth(middle)));
         var height = new Dimension(Length.Mm(span.Nominal.High - span.Nominal.Low), Length.Mm(span.Nominal.High - span.Nominal.Low - (span.Cautious.High - span.Cautious.Low)));
         return new Laid(
-            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle), HeightSum(wall, zone, height)]) { Turning = zone.Spec.Turning },
+            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle), HeightSum(wall, zone, height)]).TurnedAs(zone.Spec),
             turned, null, notes);
     }
 
@@ -140,22 +146,22 @@ internal static class WallZone
             Dimension.Combined(wall.GirthAt(v).Uncertainty, wall.Handle?.Uncertainty ?? Length.Zero).Millimetres;
     }
 
-    private static ZoneShape Shape(Wall wall, Span span, Func<double, double> leftAt, Func<double, double> rightAt)
+    private static ZoneShape Shape(Wall wall, Span span, Func<double, double> leftAt, Func<double, double> rightAt, WallLimits limits)
     {
         var (low, high) = (span.Low, span.High);
         if (wall.Cone is null)
         {
-            return ZoneShape.Rectangle(new Box(leftAt(low), low, rightAt(low), high));
+            return ZoneShape.Rectangle(new Box(leftAt(low), low, rightAt(low), high), limits);
         }
 
         List<PlanePoint> Side(Func<double, double> at) =>
             [.. Enumerable.Range(0, SideSteps + 1).Select(i => low + ((high - low) * i / SideSteps)).Select(v => wall.Laid(at(v), v))];
         return ZoneShape.Of(
             [
-                (LimitKind.Base, Arc(wall, low, leftAt(low), rightAt(low), bulgesIn: wall.Cone.WideUp)),
-                (LimitKind.RightSide, Side(rightAt)),
-                (LimitKind.Rim, [.. Enumerable.Reverse(Arc(wall, high, leftAt(high), rightAt(high), bulgesIn: !wall.Cone.WideUp))]),
-                (LimitKind.LeftSide, [.. Enumerable.Reverse(Side(leftAt))]),
+                (limits.Foot, Arc(wall, low, leftAt(low), rightAt(low), bulgesIn: wall.Cone.WideUp)),
+                (limits.Right, Side(rightAt)),
+                (limits.Top, [.. Enumerable.Reverse(Arc(wall, high, leftAt(high), rightAt(high), bulgesIn: !wall.Cone.WideUp))]),
+                (limits.Left, [.. Enumerable.Reverse(Side(leftAt))]),
             ],
             new PlanePoint(0, (low + high) / 2));
     }

@@ -19,6 +19,12 @@ public sealed record Zone(
     /// <summary>Whether artwork may be turned.</summary>
     public Turning Turning { get; init; }
 
+    /// <summary>How far to either side, in degrees, where a range is allowed.</summary>
+    public double TurnRange { get; init; }
+
+    /// <summary>The zone with the turning that was typed for it.</summary>
+    internal Zone TurnedAs(ZoneSpec spec) => this with { Turning = spec.Turning, TurnRange = Math.Clamp(spec.TurnRange, 0, ZoneSpec.MostTurn) };
+
     /// <summary>All of a wall that even margins leave.</summary>
     /// <param name="wall">The wall.</param>
     /// <param name="rim">Clear below the rim.</param>

@@ -46,6 +46,9 @@ public readonly record struct ZoneEdge(LimitKind Limit, PlanePoint From, PlanePo
 /// <summary>Where artwork may go: a polygon, perhaps with holes, in developed coordinates; its edges know what they are.</summary>
 public sealed class ZoneShape
 {
+    /// <summary>Less than this share of the area comes from rounding.</summary>
+    private const double FlatShare = 1e-12;
+
     private ZoneShape(Polygon outline, IReadOnlyList<ZoneEdge> edges, PlanePoint datum, bool isRectangle)
     {
         Outline = outline;
@@ -53,7 +56,7 @@ public sealed class ZoneShape
         Datum = datum;
         IsRectangle = isRectangle;
         Bounds = Box.Of(outline)!.Value;
-        IsStarShaped = outline.NumInteriorRings == 0 && SeesAll(outline, datum);
+        IsConvex = outline.NumInteriorRings == 0 && outline.ConvexHull().Area - outline.Area <= FlatShare * outline.Area;
     }
 
     /// <summary>The polygon.</summary>
@@ -71,22 +74,28 @@ public sealed class ZoneShape
     /// <summary>Whether it is an upright rectangle.</summary>
     public bool IsRectangle { get; }
 
+    /// <summary>Whether it has no holes and no corner that points inwards.</summary>
+    public bool IsConvex { get; }
+
     /// <summary>
-    /// Whether the straight line from the datum to any point of the zone stays inside. Then whatever fits fits at every
-    /// smaller scale too, when all of it scales about the datum.
+    /// Whether the straight line from a place to any point of the zone stays inside. Then whatever fits fits at every
+    /// smaller scale too, when all of it scales about that place.
     /// </summary>
-    public bool IsStarShaped { get; }
+    public bool SeesAllFrom(PlanePoint place) => Outline.NumInteriorRings == 0 && SeesAll(Outline, place);
 
     /// <summary>An upright rectangle whose sides are all the same limit.</summary>
     public static ZoneShape Rectangle(Box box, LimitKind limit) => Of(Outlines.Rectangle(box), new PlanePoint(box.CentreX, box.CentreY), _ => limit);
 
     /// <summary>An upright rectangle between margins of a wall.</summary>
-    public static ZoneShape Rectangle(Box box) => Of(
+    public static ZoneShape Rectangle(Box box) => Rectangle(box, WallLimits.Margins);
+
+    /// <summary>An upright rectangle on a wall.</summary>
+    internal static ZoneShape Rectangle(Box box, WallLimits limits) => Of(
         [
-            (LimitKind.Base, [new(box.MinX, box.MinY), new(box.MaxX, box.MinY)]),
-            (LimitKind.RightSide, [new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY)]),
-            (LimitKind.Rim, [new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]),
-            (LimitKind.LeftSide, [new(box.MinX, box.MaxY), new(box.MinX, box.MinY)]),
+            (limits.Foot, [new(box.MinX, box.MinY), new(box.MaxX, box.MinY)]),
+            (limits.Right, [new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY)]),
+            (limits.Top, [new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]),
+            (limits.Left, [new(box.MinX, box.MaxY), new(box.MinX, box.MinY)]),
         ],
         new PlanePoint(box.CentreX, box.CentreY),
         isRectangle: true);
@@ -141,6 +150,14 @@ public sealed class ZoneShape
     {
         var p = point.ToCoordinate();
         return Edges.MinBy(e => NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(p, e.From.ToCoordinate(), e.To.ToCoordinate())).Limit;
+    }
+
+    /// <summary>The zone with every point moved; its edges are divided so that they can bend, and keep their names.</summary>
+    internal ZoneShape Mapped(Func<PlanePoint, PlanePoint> to, double longest)
+    {
+        var edges = Edges.SelectMany(e => Outlines.Divided(e.From, e.To, longest).Append(e.To).ToList() is var points
+            ? points.Zip(points.Skip(1), (a, b) => new ZoneEdge(e.Limit, to(a), to(b))) : []).ToList();
+        return new ZoneShape((Polygon)Outlines.PolygonsOf(Outlines.Mapped(Outline, to, longest)).First(), edges, to(Datum), isRectangle: false);
     }
 
     /// <summary>A zone within sides that follow one another counter-clockwise.</summary>

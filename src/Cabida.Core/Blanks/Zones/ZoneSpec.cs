@@ -23,6 +23,9 @@ public enum Turning
 
     /// <summary>A quarter turn is allowed where it makes the artwork larger.</summary>
     QuarterTurn,
+
+    /// <summary>Any turn up to so far to either side is allowed where it makes the artwork larger.</summary>
+    Range,
 }
 
 /// <summary>What stays clear at each side of a zone, as typed.</summary>
@@ -58,6 +61,12 @@ public sealed record ZoneSpec(string Id, string Name)
 
     /// <summary>Whether artwork may be turned.</summary>
     public Turning Turning { get; init; }
+
+    /// <summary>How far to either side, in degrees from 0 to <see cref="MostTurn"/>, where a range is allowed.</summary>
+    public double TurnRange { get; init; } = 15;
+
+    /// <summary>The widest range of turning; beyond it lettering would stand on its head.</summary>
+    public const double MostTurn = 90;
 }
 
 /// <summary>The shape of a place that must stay clear.</summary>

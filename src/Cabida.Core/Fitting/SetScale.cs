@@ -1,0 +1,25 @@
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+
+namespace Cabida.Core.Fitting;
+
+/// <summary>The scale of what is equal across a set: the least that any of its pieces takes by itself.</summary>
+public static class SetScale
+{
+    /// <summary>The scale, or null when nothing in the motif is equal across the set or the set has one size anyway.</summary>
+    /// <param name="pieces">The pieces of the run.</param>
+    /// <param name="ground">What they have in common.</param>
+    public static double? Of(IReadOnlyList<Piece> pieces, RunGround ground)
+    {
+        ArgumentNullException.ThrowIfNull(pieces);
+        ArgumentNullException.ThrowIfNull(ground);
+        return Matters(ground) ? pieces.Select(p => PieceFit.LargestOf(p, ground)).OfType<double>().Select(s => (double?)s).DefaultIfEmpty(null).Min() : null;
+    }
+
+    /// <summary>Whether something in the motif is equal across the set, and the set has not one size anyway.</summary>
+    public static bool Matters(RunGround ground)
+    {
+        ArgumentNullException.ThrowIfNull(ground);
+        return ground.LetterHeight is null && ground.Scale is null && MotifLengths.Of(ground.Motif).Any(l => l.Scaling == Scaling.Equal);
+    }
+}

@@ -1,0 +1,63 @@
+using Cabida.Core.Checking;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+
+namespace Cabida.Core.Fitting;
+
+/// <summary>One name in one typeface, at the size it would get.</summary>
+/// <param name="Name">The name.</param>
+/// <param name="Fit">The piece.</param>
+/// <param name="Weeding">What is to be weeded of it.</param>
+public sealed record TriedName(string Name, PieceFit Fit, Weeding Weeding);
+
+/// <summary>A typeface tried on names.</summary>
+/// <param name="TypefaceId">The face.</param>
+/// <param name="Names">Each name in it.</param>
+public sealed record TriedFace(string TypefaceId, IReadOnlyList<TriedName> Names)
+{
+    /// <summary>The least letter height of the names.</summary>
+    public double LetterHeight => Names.Count == 0 ? 0 : Names.Min(n => n.Fit.LetterHeight);
+
+    /// <summary>The thinnest stroke of all; null when none has ink.</summary>
+    public double? ThinnestStroke => Names.Select(n => n.Fit.Thinnest?.Width).Where(w => w is not null).DefaultIfEmpty(null).Min();
+
+    /// <summary>The smallest counter of all, in square millimetres; null when there is none.</summary>
+    public double? SmallestCounter => Names.Select(n => n.Weeding.SmallestCounter).Where(c => c is not null).DefaultIfEmpty(null).Min();
+
+    /// <summary>Minutes of weeding for all.</summary>
+    public double Minutes => Names.Sum(n => n.Weeding.Minutes);
+
+    /// <summary>Findings of all.</summary>
+    public int Findings => Names.Sum(n => n.Fit.Findings.Count);
+
+    /// <summary>How many of them stop a piece.</summary>
+    public int Stops => Names.Sum(n => n.Fit.Findings.Count(f => f.Severity == Severity.Stop));
+}
+
+/// <summary>Tries a typeface on the real words of a motif.</summary>
+public static class TypeTrial
+{
+    /// <summary>The motif with one line in another face, fitted with each name.</summary>
+    /// <param name="ground">The zone and film, and the motif.</param>
+    /// <param name="partId">The line.</param>
+    /// <param name="typefaceId">The face.</param>
+    /// <param name="names">The names.</param>
+    public static TriedFace Of(RunGround ground, string partId, string typefaceId, IReadOnlyList<string> names)
+    {
+        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(names);
+        var tried = ground with { Motif = ground.Motif with { Parts = [.. ground.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] } };
+        return new TriedFace(typefaceId, [.. names.Select(n =>
+        {
+            var fit = PieceFit.Of(new Piece(n, n), tried);
+            return new TriedName(n, fit, Weeding.Of(fit.Ink, ground.Film.Purpose));
+        })]);
+    }
+
+    private static Part InFace(Part part, string partId, string typefaceId) => part switch
+    {
+        LetteringPart l when l.Id == partId => l with { TypefaceId = typefaceId },
+        GroupPart g => g with { Parts = [.. g.Parts.Select(p => InFace(p, partId, typefaceId))] },
+        _ => part,
+    };
+}

@@ -1,0 +1,62 @@
+namespace Cabida.Core.Lists;
+
+/// <summary>What the columns of a list are taken for.</summary>
+/// <param name="Fields">By column: a field, <see cref="NameList.Quantity"/>, or empty for what is left out.</param>
+/// <param name="HasHeading">Whether the first row names the columns.</param>
+public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
+{
+    /// <summary>Every line is a name.</summary>
+    public static ListColumns NamesOnly { get; } = new([], false);
+
+    private static readonly string[] NameWords = ["name", "names", "first name", "given name", "forename", "full name", "nombre", "prénom", "vorname", "imię", "tên", "όνομα"];
+    private static readonly string[] QuantityWords = ["quantity", "qty", "count", "number", "pieces", "copies", "how many", "amount"];
+
+    /// <summary>Guesses what columns are: by their heading where there is one, else the first column with words is the name.</summary>
+    /// <param name="rows">The rows.</param>
+    /// <param name="fields">The fields that the motif has.</param>
+    public static ListColumns Guess(IReadOnlyList<IReadOnlyList<string>> rows, IReadOnlyList<string> fields)
+    {
+        ArgumentNullException.ThrowIfNull(rows);
+        ArgumentNullException.ThrowIfNull(fields);
+        var filled = rows.FirstOrDefault(r => r.Any(c => c.Trim().Length > 0)) ?? [];
+        var width = rows.Count == 0 ? 0 : rows.Max(r => r.Count);
+        if (width <= 1 && !IsHeading(filled, fields))
+        {
+            return NamesOnly;
+        }
+
+        var heading = IsHeading(filled, fields);
+        var columns = new string[width];
+        for (var i = 0; i < width; i++)
+        {
+            columns[i] = heading && i < filled.Count ? FieldFor(filled[i], fields) : "";
+        }
+
+        if (!columns.Contains(Motifs.Fields.Name))
+        {
+            var body = rows.Skip(heading ? 1 : 0).Take(50).ToList();
+            var name = Enumerable.Range(0, width).FirstOrDefault(i => columns[i].Length == 0 && body.Count(r => i < r.Count && r[i].Any(char.IsLetter)) * 2 >= body.Count, 0);
+            columns[name] = Motifs.Fields.Name;
+        }
+
+        return new([.. columns.Select((c, i) => Array.IndexOf(columns, c) == i ? c : "")], heading);
+    }
+
+    /// <summary>Whether a row says just what the columns are: so nothing else is lost when it is taken for their heading.</summary>
+    public bool IsHeading(IReadOnlyList<string> row)
+    {
+        ArgumentNullException.ThrowIfNull(row);
+        return Fields.Any(f => f.Length > 0) && Fields.Select((f, i) => (Field: f, Cell: i < row.Count ? row[i] : "")).All(c => c.Field.Length == 0 || FieldFor(c.Cell, Fields) == c.Field);
+    }
+
+    private static bool IsHeading(IReadOnlyList<string> row, IReadOnlyList<string> fields) => row.Any(c => FieldFor(c, fields) is { } field && (field.Length > 0 && (fields.Contains(field) && field != Motifs.Fields.Name || NameWords.Contains(Plain(c)) || QuantityWords.Contains(Plain(c)))));
+
+    private static string FieldFor(string heading, IReadOnlyList<string> fields) => Plain(heading) switch
+    {
+        var h when NameWords.Contains(h) => Motifs.Fields.Name,
+        var h when QuantityWords.Contains(h) => NameList.Quantity,
+        var h => fields.FirstOrDefault(f => f == h) ?? (h == NameList.Size ? NameList.Size : ""),
+    };
+
+    private static string Plain(string heading) => CleanedText.Of(heading).Text.ToLowerInvariant();
+}

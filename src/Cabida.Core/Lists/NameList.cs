@@ -1,0 +1,215 @@
+using System.Globalization;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Lists;
+
+/// <summary>What kind of thing is said about a line.</summary>
+public enum NoteKind
+{
+    /// <summary>It makes no piece, or only part of what it says.</summary>
+    Wrong,
+
+    /// <summary>It may be a mistake.</summary>
+    Suspicious,
+
+    /// <summary>It was cleaned; what is seen of it is the same.</summary>
+    Cleaned,
+}
+
+/// <summary>A change of one line that removes what is said about it.</summary>
+/// <param name="Label">What it does, in words for a button.</param>
+/// <param name="Instead">The line as it would be; null to take it away.</param>
+public sealed record LineRemedy(string Label, string? Instead);
+
+/// <summary>Something to say about a line of a list.</summary>
+/// <param name="Line">The line, from 1; 0 for the whole list.</param>
+/// <param name="Kind">What kind of thing it is.</param>
+/// <param name="Stops">Whether the line makes no piece because of it.</param>
+/// <param name="Message">What it is.</param>
+/// <param name="Remedy">What may be done about it; null where there is nothing to propose.</param>
+public sealed record NameNote(int Line, NoteKind Kind, bool Stops, Phrase Message, LineRemedy? Remedy = null);
+
+/// <summary>A list of names read line by line. What was typed stays as it was; what it makes is beside it.</summary>
+/// <param name="Pieces">One piece per usable line, in order.</param>
+/// <param name="Notes">What to say about its lines, those that stop first.</param>
+/// <param name="Lines">How many lines hold anything, a heading left out.</param>
+/// <param name="Beyond">How many more things there would be to say.</param>
+public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNote> Notes, int Lines, int Beyond)
+{
+    /// <summary>What a column is called that says how many are made.</summary>
+    public const string Quantity = "quantity";
+
+    /// <summary>What a column is called that says the size of a garment.</summary>
+    public const string Size = "size";
+
+    /// <summary>The most pieces one run holds.</summary>
+    public const int MostPieces = 1000;
+
+    /// <summary>The most copies of one piece.</summary>
+    public const int MostCopies = 500;
+
+    /// <summary>The most letters one name holds.</summary>
+    public const int LongestName = 80;
+
+    private const int MostNotes = 60;
+
+    /// <summary>Reads a list of which every line is a name.</summary>
+    /// <param name="typed">One name a line.</param>
+    /// <param name="before">The pieces there were.</param>
+    public static NameList Read(string typed, IReadOnlyList<Piece> before) => Read(typed, ListColumns.NamesOnly, before);
+
+    /// <summary>Reads a list. Lines that were there before keep their pieces, wherever they stand now.</summary>
+    /// <param name="typed">The list as typed or pasted.</param>
+    /// <param name="columns">What its columns are.</param>
+    /// <param name="before">The pieces there were.</param>
+    public static NameList Read(string typed, ListColumns columns, IReadOnlyList<Piece> before)
+    {
+        ArgumentNullException.ThrowIfNull(typed);
+        ArgumentNullException.ThrowIfNull(columns);
+        ArgumentNullException.ThrowIfNull(before);
+        var reading = new Reading(columns);
+        var rows = ListRows.Of(typed);
+        var last = rows.Count;
+        while (last > 0 && rows[last - 1].All(c => CleanedText.Of(c).Text.Length == 0))
+        {
+            last--;
+        }
+
+        var heading = columns.HasHeading ? 1 : 0;
+        for (var i = heading; i < last; i++)
+        {
+            reading.Row(i + 1, rows[i]);
+        }
+
+        reading.Judge();
+        var notes = reading.Notes.OrderBy(n => n.Kind).ThenBy(n => n.Line).ToList();
+        return new NameList(new KnownPieces(before).For(reading.Rows), [.. notes.Take(MostNotes)], reading.Filled, Math.Max(0, notes.Count - MostNotes));
+    }
+
+    /// <summary>A list while it is read.</summary>
+    private sealed class Reading(ListColumns columns)
+    {
+        private readonly int nameAt = columns.Fields.Count == 0 ? 0 : columns.Fields.ToList().IndexOf(Fields.Name);
+        private readonly List<(int Line, IReadOnlyList<string> Cells)> lines = [];
+        private int beyond;
+
+        public List<Piece> Rows { get; } = [];
+
+        public List<NameNote> Notes { get; } = [];
+
+        public int Filled { get; private set; }
+
+        public void Row(int line, IReadOnlyList<string> cells)
+        {
+            // Without columns a line is a name, whatever blanks it holds.
+            IReadOnlyList<string> row = columns.Fields.Count == 0 ? [string.Join(' ', cells)] : cells;
+            if (row.All(c => CleanedText.Of(c).Text.Length == 0))
+            {
+                Stop(line, Phrase.Say($"Line {line} is empty: it makes no piece."), new LineRemedy("Take it away", null));
+                return;
+            }
+
+            Filled++;
+            if (nameAt < 0 || nameAt >= row.Count)
+            {
+                Stop(line, nameAt < 0 ? Phrase.Say($"No column is the name: line {line} makes no piece.") : Phrase.Say($"Line {line} has {row.Count} {(row.Count == 1 ? "column" : "columns")}; its name should stand in column {nameAt + 1}. It makes no piece."));
+                return;
+            }
+
+            var name = CleanedText.Of(row[nameAt]);
+            var letters = new StringInfo(name.Text).LengthInTextElements;
+            if (letters is 0 or > LongestName)
+            {
+                Stop(line, letters == 0
+                    ? Phrase.Say($"Line {line} has no name: it makes no piece.")
+                    : Phrase.Say($"Line {line} has {letters} letters; a name holds {LongestName}. It is kept here, but makes no piece until it is shorter."));
+                return;
+            }
+
+            if (Rows.Count == MostPieces)
+            {
+                beyond++;
+                return;
+            }
+
+            if (name.Done != CleaningDone.None)
+            {
+                Notes.Add(new(line, NoteKind.Cleaned, false, Phrase.Say($"Line {line}: {Said(name.Done)} in {name.Text:strong}."), new LineRemedy("Write it so", Line(row, name.Text))));
+            }
+
+            lines.Add((line, row));
+            Rows.Add(new Piece("", name.Text) { Values = ValuesOf(row), Copies = CopiesOf(line, row) });
+        }
+
+        /// <summary>Once all is read: what is doubled, and what looks like a mistake beside the rest.</summary>
+        public void Judge()
+        {
+            var usual = new Suspicions([.. Rows.Select(r => r.Name)]);
+            var first = new Dictionary<string, int>(StringComparer.Ordinal);
+            for (var i = 0; i < Rows.Count; i++)
+            {
+                var (line, cells) = lines[i];
+                var key = string.Join('\n', Rows[i].Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => v.Value).Prepend(Rows[i].Name));
+                if (!first.TryAdd(key, line))
+                {
+                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line} repeats line {first[key]}, {Rows[i].Name:strong}. Both are made."), new LineRemedy("Take it away", null)));
+                }
+
+                foreach (var suspicion in usual.Of(Rows[i].Name))
+                {
+                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {suspicion.Message}"), suspicion.Instead is { } instead && instead != Rows[i].Name ? new LineRemedy($"Make it {instead}", Line(cells, instead)) : null));
+                }
+            }
+
+            if (beyond > 0)
+            {
+                Notes.Add(new(0, NoteKind.Wrong, true, Phrase.Say(
+                    $"{Filled} names; a run holds {MostPieces}. The first {MostPieces} make pieces; the other {beyond} are kept here. Put them in a second run.")));
+            }
+        }
+
+        private void Stop(int line, Phrase message, LineRemedy? remedy = null) => Notes.Add(new(line, NoteKind.Wrong, true, message, remedy));
+
+        private string Line(IReadOnlyList<string> row, string name) => columns.Fields.Count == 0 ? name : string.Join('\t', row.Select((c, i) => i == nameAt ? name : c));
+
+        private IReadOnlyDictionary<string, string> ValuesOf(IReadOnlyList<string> row)
+        {
+            var values = new Dictionary<string, string>(StringComparer.Ordinal);
+            for (var i = 0; i < columns.Fields.Count; i++)
+            {
+                if (columns.Fields[i] is { Length: > 0 } field and not (Fields.Name or Quantity) && i < row.Count && CleanedText.Of(row[i]).Text is { Length: > 0 } value)
+                {
+                    values[field] = value;
+                }
+            }
+
+            return values.Count == 0 ? Piece.NoValues : values;
+        }
+
+        private int CopiesOf(int line, IReadOnlyList<string> row)
+        {
+            var at = columns.Fields.ToList().IndexOf(Quantity);
+            if (at < 0 || at >= row.Count || CleanedText.Of(row[at]).Text is not { Length: > 0 } typed)
+            {
+                return 1;
+            }
+
+            if (double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n == Math.Floor(n) && n is >= 1 and <= MostCopies)
+            {
+                return (int)n;
+            }
+
+            Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 1 to {MostCopies}; one is made.")));
+            return 1;
+        }
+
+        private static string Said(CleaningDone done) => string.Join(" and ", new[]
+        {
+            done.HasFlag(CleaningDone.Spaces) ? "blanks were tidied" : "",
+            done.HasFlag(CleaningDone.Invisible) ? "invisible characters were taken out" : "",
+            done.HasFlag(CleaningDone.Composed) ? "accents and letters were put together" : "",
+        }.Where(s => s.Length > 0));
+    }
+}

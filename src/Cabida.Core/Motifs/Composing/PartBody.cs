@@ -1,0 +1,105 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Type;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Motifs;
+
+/// <summary>A sheet of a film that ink is cut from.</summary>
+/// <param name="FilmId">The film; empty for the one the run chooses.</param>
+/// <param name="Ply">Which sheet of it, from 1.</param>
+public readonly record struct FilmPly(string FilmId, int Ply);
+
+/// <summary>Ink of one film.</summary>
+/// <param name="Film">The film.</param>
+/// <param name="Ink">The ink; not empty.</param>
+public sealed record FilmInk(FilmPly Film, Area Ink);
+
+/// <summary>A part drawn at a scale in coordinates of its own. Its box is known at once, its ink only when asked for.</summary>
+public sealed class PartBody
+{
+    private readonly Lazy<IReadOnlyList<FilmInk>> ink;
+
+    internal PartBody(string key, Box box, Func<IReadOnlyList<FilmInk>> ink)
+    {
+        Key = key;
+        Box = box;
+        this.ink = new(ink);
+    }
+
+    /// <summary>The box of its ink.</summary>
+    public Box Box { get; }
+
+    /// <summary>Its ink by film.</summary>
+    public IReadOnlyList<FilmInk> Ink => ink.Value;
+
+    /// <summary>The line, when it is lettering.</summary>
+    public FormedLine? Line { get; internal init; }
+
+    /// <summary>What it is made of, when it is a group: the parts of one copy, in its own coordinates.</summary>
+    public IReadOnlyList<PlacedPart> Inner { get; internal init; } = [];
+
+    /// <summary>By how much it was widened, or heightened, beyond its natural proportions: 1.1 for a tenth.</summary>
+    public double Stretched { get; internal init; } = 1;
+
+    /// <summary>Where the middle of a repeat lies, from which its copies were laid out.</summary>
+    internal PlanePoint Origin { get; init; }
+
+    /// <summary>Where a place on bent ink lies in the line's own coordinates; null for ink that is not bent.</summary>
+    internal Func<PlanePoint, PlanePoint>? Straight { get; init; }
+
+    /// <summary>How a repeat came out; null when it is none.</summary>
+    public RepeatResult? Repeated { get; internal init; }
+
+    /// <summary>Tells apart bodies that could differ.</summary>
+    internal string Key { get; }
+}
+
+/// <summary>A part in its place.</summary>
+/// <param name="Part">The part.</param>
+/// <param name="Body">What is drawn.</param>
+/// <param name="Motion">How that comes to its place.</param>
+public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
+{
+    /// <summary>The box of its ink; where it is turned by an odd angle, that of its turned ink.</summary>
+    public Box Box { get; private init; } = Motion.KeepsBoxes ? Motion.Of(Body.Box) : BoxOf(Body, Motion);
+
+    /// <summary>Its line, when it is lettering.</summary>
+    public FormedLine? Line => Body.Line;
+
+    /// <summary>The height of its capitals; zero for what is no lettering.</summary>
+    public double CapitalHeight => Body.Line?.CapitalHeight ?? 0;
+
+    /// <summary>The part moved.</summary>
+    public PlacedPart Moved(double dx, double dy) => this with { Motion = Motion.Moved(dx, dy), Box = Box.Moved(dx, dy) };
+
+    /// <summary>The part turned a quarter to the left about the origin.</summary>
+    public PlacedPart QuarterTurned() => this with { Motion = Motion.Then(Motion.TurnLeft(90)), Box = new Box(-Box.MaxY, Box.MinX, -Box.MinY, Box.MaxX) };
+
+    /// <summary>The same part with its origin somewhere else.</summary>
+    internal PlacedPart At(double x, double y) => Moved(x - Motion.C, y - Motion.F) is var moved ? moved with { Motion = Motion with { C = x, F = y } } : this;
+
+    /// <summary>A part of a group where the placed group brings it.</summary>
+    public PlacedPart Within(PlacedPart group)
+    {
+        ArgumentNullException.ThrowIfNull(group);
+        return Then(group.Motion);
+    }
+
+    /// <summary>The part with its own change of place followed by another.</summary>
+    internal PlacedPart Then(Motion next) => new(Part, Body, Motion.Then(next));
+
+    /// <summary>The letter whose drawing lies round a place, when it is lettering and there is one.</summary>
+    public string? LetterAt(PlanePoint at) => Body.Line is { } line && line.LetterAt(Body.Straight?.Invoke(at) ?? Motion.Back(at)) is { } index ? line.Line.LetterOf(index) : null;
+
+    /// <summary>It, and the parts inside it where they stand; of a group that is repeated those of one copy.</summary>
+    public IEnumerable<PlacedPart> WithInner => Body.Inner.SelectMany(p => p.Within(this).WithInner).Prepend(this);
+
+    /// <summary>Its ink by film, in place.</summary>
+    public IEnumerable<FilmInk> Ink => Body.Ink.Select(i => i with { Ink = Outlines.Moved(i.Ink, Motion) });
+
+    /// <summary>Tells apart placed parts that could differ.</summary>
+    internal string Key => $"{Body.Key} {Motion} {Part.Action} {Part.FilmId} {Part.Ply}";
+
+    private static Box BoxOf(PartBody body, Motion motion) =>
+        Box.Around(body.Ink.Select(i => Geometry.Box.Of(Outlines.Moved(i.Ink, motion))!.Value)) ?? motion.Of(body.Box);
+}

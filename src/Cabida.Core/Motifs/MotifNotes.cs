@@ -1,0 +1,147 @@
+using System.Globalization;
+using Cabida.Core.Checking;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Type;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Motifs;
+
+/// <summary>Something worth saying of a part as it is drawn.</summary>
+/// <param name="PartId">The part; empty for the whole.</param>
+/// <param name="Severity">Whether it would be wrong, or only wants looking at; null for what is only told.</param>
+/// <param name="Message">What it is.</param>
+public sealed record MotifNote(string PartId, Severity? Severity, Phrase Message);
+
+/// <summary>What a composed motif wants looked at: letters, forms, strengthening, stretching, seams, joins to mats.</summary>
+public static class MotifNotes
+{
+    /// <summary>Lettering that is widened or heightened by more than this share is pointed out.</summary>
+    private const double MostStretch = 0.15;
+
+    /// <summary>How far is looked for what a strengthened outline would meet; millimetres.</summary>
+    private const double MostGrowth = 5;
+
+    /// <summary>All notes, part by part.</summary>
+    /// <param name="composition">The motif with its fields filled.</param>
+    /// <param name="parts">Its parts as placed.</param>
+    /// <param name="motif">The motif.</param>
+    /// <param name="ground">What it is composed against.</param>
+    public static IReadOnlyList<MotifNote> Of(Composition composition, IReadOnlyList<PlacedPart> parts, Motif motif, GroundShape ground)
+    {
+        ArgumentNullException.ThrowIfNull(composition);
+        ArgumentNullException.ThrowIfNull(parts);
+        ArgumentNullException.ThrowIfNull(motif);
+        ArgumentNullException.ThrowIfNull(ground);
+        var notes = new List<MotifNote>();
+        foreach (var part in motif.AllParts)
+        {
+            if (composition.Lines.TryGetValue(part.Id, out var line))
+            {
+                notes.AddRange(OfLine((LetteringPart)part, line));
+            }
+        }
+
+        foreach (var placed in parts.SelectMany(p => p.WithInner))
+        {
+            notes.AddRange(OfPlaced(placed));
+        }
+
+        notes.AddRange(motif.AllParts.OfType<MatPart>().Where(m => ground.Mats is not { } mats || m.Index > mats.Openings.Count).Select(m => new MotifNote(
+            m.Id, null, ground.Mats is { } mats ? Phrase.Say($"The frame of the ground holds {mats.Openings.Count} mats, so there is no mat {m.Index}.") : Phrase.Say($"A mat takes its outside and opening from a frame. Choose a framed blank as the ground."))));
+        return notes;
+    }
+
+    private static IEnumerable<MotifNote> OfLine(LetteringPart part, LetteringLine line)
+    {
+        if (line.Missing.Count > 0)
+        {
+            var missing = string.Join(", ", line.Missing.Select(line.LetterOf).Distinct(StringComparer.Ordinal));
+            yield return new(part.Id, Severity.Stop, Phrase.Say($"{line.Face.Info.Name} lacks a character of “{line.Text}”: {missing:strong}."));
+        }
+
+        if (LineDirection.IsMixed(line.Text))
+        {
+            yield return new(part.Id, Severity.Stop, Phrase.Say($"“{line.Text}” runs both from left to right and from right to left, which is not supported."));
+        }
+
+        foreach (var alternate in line.Unmet)
+        {
+            yield return new(part.Id, Severity.Look, Phrase.Say($"{line.Face.Info.Name} has no form “{alternate.Feature}” for {alternate.Letter:strong}; it stands as the face draws it. The choice is kept for a face that has it."));
+        }
+
+        foreach (var gone in part.Alternates.Where(a => a.Scope == AlternateScope.Place && !Fields.In(part.Text).Any() && !IsThere(a, line.Text)))
+        {
+            yield return new(part.Id, Severity.Look, Phrase.Say($"The other form of {gone.Letter:strong} was chosen in “{gone.Words}”, which the line no longer says."));
+        }
+
+        if (Fields.In(part.Text).Where(f => f != Fields.Name && line.Text.Contains($"{{{f}", StringComparison.OrdinalIgnoreCase)).Distinct(StringComparer.Ordinal).FirstOrDefault() is { } unfilled)
+        {
+            yield return new(part.Id, Severity.Look, Phrase.Say($"No list fills the field {unfilled:strong}. Say what stands there when it is empty, as in {{{unfilled}|…}}."));
+        }
+    }
+
+    private static bool IsThere(Alternate alternate, string text) => alternate.Words == text && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at && StringInfo.GetNextTextElement(text, at) == alternate.Letter;
+
+    private static IEnumerable<MotifNote> OfPlaced(PlacedPart placed)
+    {
+        var id = placed.Part.Id;
+        if (placed.Body.Stretched is var by && Math.Abs(by - 1) > 1e-6)
+        {
+            var way = placed.Part is LetteringPart { Stretching: Stretching.ToHeight } ? by > 1 ? "heightened" : "lowered" : by > 1 ? "widened" : "narrowed";
+            var percent = 100 * Math.Abs(by - 1);
+            yield return Math.Abs(by - 1) > MostStretch
+                ? new(id, Severity.Look, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %; beyond {100 * MostStretch:0} % letters look forced."))
+                : new(id, null, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %, on purpose."));
+        }
+
+        if (placed.Part is LetteringPart { Strengthen: var strengthen } && placed.Line is { } line && strengthen.Typed.OrZero(LengthRange.Margin) is var grown && grown > Length.Zero)
+        {
+            yield return Strengthened(id, line, grown.Millimetres);
+        }
+
+        if (placed.Body.Repeated is { } repeat)
+        {
+            yield return Repeated(id, repeat);
+        }
+    }
+
+    /// <summary>How far the line may be strengthened before something meets, and what.</summary>
+    private static MotifNote Strengthened(string id, FormedLine line, double by)
+    {
+        var bare = line.WithoutGrowth();
+        if (SafeGrowth.Of(bare.Ink, MostGrowth) is not { } limit)
+        {
+            return new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}."));
+        }
+
+        var at = bare.LetterAt(limit.At) is { } index ? line.Line.LetterOf(index) : null;
+        var where = at is null ? Phrase.Empty : Phrase.Say($" at {at:strong}");
+        var what = limit.Stop switch
+        {
+            GrowthStop.PartsMeet => Phrase.Say($"two parts of the ink meet{where}"),
+            GrowthStop.HoleCloses => Phrase.Say($"a counter closes{where}"),
+            _ => Phrase.Say($"two sides of a stroke meet{where}"),
+        };
+        return by > limit.Limit
+            ? new(id, Severity.Look, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}."))
+            : new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}."));
+    }
+
+    private static MotifNote Repeated(string id, RepeatResult repeat)
+    {
+        if (repeat.GapAtSeam is { } gap)
+        {
+            var change = Math.Abs(repeat.Scale - 1);
+            return change > RepeatLayout.MostSeamChange
+                ? new(id, Severity.Look, Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.0} % of their size. A gap at the seam would keep their size."))
+                : repeat.Scale == 1 && gap > 1e-6
+                ? new(id, null, Phrase.Say($"{repeat.Copies} copies keep their size and leave {Length.Mm(gap)} more open at the seam."))
+                : new(id, null, Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.00} % of their size."));
+        }
+
+        return repeat.Copies < repeat.Asked
+            ? new(id, Severity.Look, Phrase.Say($"{repeat.Copies} of {repeat.Asked} copies found room. Give them less distance, or more area."))
+            : new(id, null, Phrase.Say($"{repeat.Copies} copies."));
+    }
+}

@@ -1,0 +1,55 @@
+using Cabida.Core.Runs;
+
+namespace Cabida.Core.Proofs;
+
+/// <summary>How a piece stands with the customer.</summary>
+public enum ProofState
+{
+    /// <summary>Nothing was said of it.</summary>
+    Open,
+
+    /// <summary>It may be made as it was shown, and is still so.</summary>
+    Approved,
+
+    /// <summary>The customer asked for something else.</summary>
+    Corrected,
+
+    /// <summary>What was approved is not what it is now: its ink or its blank has changed.</summary>
+    Voided,
+}
+
+/// <summary>What became of a piece since it was last shown.</summary>
+public enum SinceShown
+{
+    /// <summary>It is as it was.</summary>
+    Same,
+
+    /// <summary>It was not there.</summary>
+    New,
+
+    /// <summary>Its ink is another.</summary>
+    Changed,
+}
+
+/// <summary>Verdicts of a customer and what they are worth now. An approval is of the ink and of the blank's revision, not of a name.</summary>
+public static class Proofing
+{
+    /// <summary>How a piece stands.</summary>
+    /// <param name="verdict">What was said of it; null for nothing.</param>
+    /// <param name="inkHash">Its ink now.</param>
+    /// <param name="blankRevision">The revision of the blank it is on now.</param>
+    public static ProofState StateOf(Verdict? verdict, string inkHash, int blankRevision) =>
+        verdict is null ? ProofState.Open
+        : !verdict.Approved ? ProofState.Corrected
+        : verdict.InkHash == inkHash && verdict.BlankRevision == blankRevision ? ProofState.Approved
+        : ProofState.Voided;
+
+    /// <summary>What became of a piece since the last proof; the same when none was shown.</summary>
+    /// <param name="shown">What was shown last.</param>
+    /// <param name="pieceId">The piece.</param>
+    /// <param name="inkHash">Its ink now.</param>
+    public static SinceShown Since(ShownProof? shown, string pieceId, string inkHash) =>
+        shown is null ? SinceShown.Same
+        : !shown.Shown.TryGetValue(pieceId, out var before) ? SinceShown.New
+        : before == inkHash ? SinceShown.Same : SinceShown.Changed;
+}

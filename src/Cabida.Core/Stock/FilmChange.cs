@@ -1,0 +1,66 @@
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Stock;
+
+/// <summary>What else changes when one film is taken instead of another: mirror, limits, what it is for, heat, sheet.</summary>
+public static class FilmChange
+{
+    /// <summary>The differences in words; none when the films are alike but for name and colour.</summary>
+    public static IReadOnlyList<Phrase> Between(Film from, Film to)
+    {
+        ArgumentNullException.ThrowIfNull(from);
+        ArgumentNullException.ThrowIfNull(to);
+        var changes = new List<Phrase>();
+        if (from.Mirrored != to.Mirrored)
+        {
+            changes.Add(to.Mirrored ? Phrase.Say($"{to.Name:strong} is cut {"mirrored":strong}, from the back.") : Phrase.Say($"{to.Name:strong} is {"not":strong} mirrored: it is cut as it reads."));
+        }
+
+        var (was, now) = (from.ThinnestStroke.OrZero(LengthRange.Artwork), to.ThinnestStroke.OrZero(LengthRange.Artwork));
+        if (Math.Abs((was - now).Millimetres) > 1e-9)
+        {
+            changes.Add(Phrase.Say($"Its thinnest stroke is {now:fine} instead of {was:fine}."));
+        }
+
+        if (from.Purpose != to.Purpose)
+        {
+            changes.Add(to.Purpose switch
+            {
+                FilmPurpose.PulledOff => Phrase.Say($"It is a mask: painted over and pulled off, so that ink and waste change places."),
+                FilmPurpose.Loose => Phrase.Say($"It is a loose stencil: islands fall out of it."),
+                _ => Phrase.Say($"It stays on the goods."),
+            });
+        }
+
+        if (from.Material != to.Material)
+        {
+            changes.Add(Phrase.Say($"It is {Named(to.Material)} instead of {Named(from.Material)}; it gives {100 * to.Gives.Stretch:0.0} % instead of {100 * from.Gives.Stretch:0.0} %."));
+        }
+
+        var (cold, hot) = (Temperature.Read(from.PressedAt).ValueOrDefault, Temperature.Read(to.PressedAt).ValueOrDefault);
+        if (cold?.Celsius != hot?.Celsius)
+        {
+            changes.Add(hot is { } heat
+                ? cold is { } before ? Phrase.Say($"It is pressed at {heat.Celsius:0} °C instead of {before.Celsius:0} °C; what lies under it has to stand that, and the hotter film goes on first.") : Phrase.Say($"It is pressed at {heat.Celsius:0} °C; the other is not pressed.")
+                : Phrase.Say($"It is not pressed; the other is pressed at {cold!.Value.Celsius:0} °C."));
+        }
+
+        var (w, h) = (to.Width.OrZero(LengthRange.Object), to.Length.OrZero(LengthRange.Object));
+        if (w != from.Width.OrZero(LengthRange.Object) || h != from.Length.OrZero(LengthRange.Object))
+        {
+            changes.Add(Phrase.Say($"Its sheet is {w} × {h}."));
+        }
+
+        return changes;
+    }
+
+    private static string Named(FilmMaterial material) => material switch
+    {
+        FilmMaterial.Vinyl => "self-adhesive vinyl",
+        FilmMaterial.HeatTransfer => "heat-transfer film",
+        FilmMaterial.Card => "card",
+        FilmMaterial.Sheet => "stiff sheet",
+        _ => throw new ArgumentOutOfRangeException(nameof(material)),
+    };
+}

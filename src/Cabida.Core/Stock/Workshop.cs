@@ -1,0 +1,14 @@
+namespace Cabida.Core.Stock;
+
+/// <summary>The maker's own: what stands on proofs and cards.</summary>
+/// <param name="Name">What the workshop is called.</param>
+/// <param name="Contact">How it is reached: a line or two.</param>
+/// <param name="MarkId">Its mark, a graphic; empty without one.</param>
+public sealed record Workshop(string Name, string Contact, string MarkId)
+{
+    /// <summary>The id of the only one there is.</summary>
+    public const string Only = "workshop";
+
+    /// <summary>Before anything was typed.</summary>
+    public static Workshop Unnamed { get; } = new("", "", "");
+}

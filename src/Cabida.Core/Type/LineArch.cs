@@ -1,0 +1,62 @@
+using Cabida.Core.Geometry;
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Geometries.Utilities;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Type;
+
+/// <summary>
+/// Arches a line: its top edge becomes an arc of a circle that rises by so much in the middle, its bottom edge another; what
+/// lies between goes up by the share of the height it has. Letters stay as wide as they are.
+/// </summary>
+public static class LineArch
+{
+    /// <summary>The outline bent; long edges are divided so that their chords lie within the tolerance of ink.</summary>
+    /// <param name="area">The outline.</param>
+    /// <param name="box">The box of the whole line.</param>
+    /// <param name="top">How far the middle of the top rises; negative sinks.</param>
+    /// <param name="bottom">How far the middle of the bottom rises.</param>
+    public static Area Bent(Area area, Box box, double top, double bottom)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        if (area.IsEmpty || box.Width <= 0 || box.Height <= 0 || (top == 0 && bottom == 0))
+        {
+            return area;
+        }
+
+        // A chord of length c on a circle of radius r leaves it by c²/8r; the smaller radius of the two arcs decides.
+        var rise = Math.Max(Math.Abs(top), Math.Abs(bottom));
+        var radius = ((box.Width * box.Width / 4) + (rise * rise)) / (2 * rise);
+        var bent = GeometryTransform(NetTopologySuite.Densify.Densifier.Densify(area, Math.Sqrt(8 * radius * Tolerances.Ink)));
+        // Steep arches can fold the outline over itself where it is divided coarsely.
+        return bent.IsValid ? bent : bent.Buffer(0);
+
+        Area GeometryTransform(Area flat) => new Mover(p =>
+        {
+            var share = (p.Y - box.MinY) / box.Height;
+            return p.Y + (share * Rise(p.X, box, top)) + ((1 - share) * Rise(p.X, box, bottom));
+        }).Transform(flat);
+    }
+
+    /// <summary>How far an arc of sagitta <paramref name="sagitta"/> over the box's width stands above its ends at x.</summary>
+    private static double Rise(double x, Box box, double sagitta)
+    {
+        if (sagitta == 0)
+        {
+            return 0;
+        }
+
+        // Beyond a half circle an edge would no longer have one height at each place.
+        var half = box.Width / 2;
+        var s = Math.Min(Math.Abs(sagitta), half);
+        var radius = ((half * half) + (s * s)) / (2 * s);
+        var u = Math.Clamp(x - box.CentreX, -half, half);
+        return Math.Sign(sagitta) * (Math.Sqrt((radius * radius) - (u * u)) - (radius - s));
+    }
+
+    private sealed class Mover(Func<Coordinate, double> height) : GeometryTransformer
+    {
+        protected override CoordinateSequence TransformCoordinates(CoordinateSequence coords, Area parent) =>
+            Factory.CoordinateSequenceFactory.Create([.. coords.ToCoordinateArray().Select(c => new Coordinate(c.X, height(c)))]);
+    }
+}

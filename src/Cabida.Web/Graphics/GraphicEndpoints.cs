@@ -1,0 +1,172 @@
+using System.Collections.Concurrent;
+using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Core.Tracing;
+using Cabida.Core.Wording;
+using Cabida.Formats.Graphics;
+using Cabida.Formats.Pictures;
+using Cabida.Formats.Svg;
+using Cabida.Store;
+using Cabida.Web.Library;
+using Cabida.Web.Serving;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Cabida.Web.Graphics;
+
+/// <summary>A piece of a graphic as it can be pointed at; millimetres at the size of the file, y up.</summary>
+/// <param name="Index">Its number in the file.</param>
+/// <param name="Colour">Its colour.</param>
+/// <param name="Path">Its filled outlines.</param>
+/// <param name="Lines">Its outlines that do not close.</param>
+internal sealed record GraphicPieceView(int Index, string Colour, string Path, string Lines);
+
+/// <summary>
+/// A graphic of the library. Weight is about how thick its strokes are, twice its area by the length of its outline, and
+/// null where nothing is filled; Doubled is how many of its outlines seem to be traced twice.
+/// </summary>
+internal sealed record GraphicView(
+    string Id, int Revision, DateTime ChangedAt, Graphic Graphic, Box? Box, IReadOnlyList<GraphicPieceView> Pieces, double? Weight, int Doubled, IReadOnlyList<string> UsedBy);
+
+/// <summary>How a picture is to be traced.</summary>
+internal sealed record PictureTrace(string PictureId, string Name, int Colours, double Threshold, bool WithoutBackground, double Specks);
+
+/// <summary>What tracing would give: paths in pixels, y down.</summary>
+internal sealed record PictureTraceView(double Width, double Height, IReadOnlyList<GraphicPieceView> Pieces, Phrase? Problem);
+
+internal sealed class GraphicViews(Cabida.Store.Library library, IGraphics graphics) : IViews<Graphic, GraphicView>
+{
+    private const double DoubledWithin = 0.8;
+
+    public async Task<GraphicView> Of(Stored<Graphic> stored, CancellationToken stop)
+    {
+        var scale = stored.Document.Scale;
+        var pieces = graphics.Find(stored.Document.OutlinesId)?.Pieces ?? [];
+        var areas = pieces.Select(p => Outlines.Moved(Outlines.FromContours(p.Closed, Tolerances.Ink / scale, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd), Motion.Scale(scale, scale))).ToList();
+        var lines = pieces.Select(p => p.Open.Select(o => CurveFlattening.Flatten(o, Tolerances.Ink / scale, Tolerances.InkTurn).Select(q => new PlanePoint(q.X * scale, q.Y * scale)).ToList()).ToList()).ToList();
+        var boxes = areas.Select(Box.Of).OfType<Box>().Concat(lines.SelectMany(l => l).SelectMany(l => l).Select(p => new Box(p.X, p.Y, p.X, p.Y)));
+        var (area, length) = (areas.Sum(a => a.Area), areas.Sum(a => a.Length));
+        return new GraphicView(
+            stored.Id, stored.Revision, stored.ChangedAt, stored.Document, Box.Around(boxes),
+            [.. pieces.Select((p, i) => new GraphicPieceView(i, p.Colour, SvgPath.Of(areas[i], Tolerances.File), string.Concat(lines[i].Select(l => SvgPath.OfLine(l, closed: false)))))],
+            length > 0 ? 2 * area / length : null,
+            areas.Sum(a => DoubledOutlines.Count(a, DoubledWithin)),
+            await library.UsedBy(DocumentKinds.Graphic, stored.Id, stop));
+    }
+}
+
+internal static class GraphicEndpoints
+{
+    /// <summary>A little more than a drawing may have, so that the reason can be told.</summary>
+    private const long MostBytes = 60_000_000;
+
+    public static void MapGraphics(this RouteGroupBuilder api)
+    {
+        var group = api.MapGroup("/graphics").WithTags("Graphics");
+        group.MapGet("", async Task<Ok<List<GraphicView>>> (Cabida.Store.Library library, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
+        {
+            var all = new List<GraphicView>();
+            foreach (var stored in await library.All(DocumentKinds.Graphic, stop))
+            {
+                all.Add(await views.Of(stored, stop));
+            }
+
+            return TypedResults.Ok(all);
+        }).WithName("ListGraphics");
+
+        group.MapPost("", async Task<Results<Ok<GraphicView>, ProblemHttpResult>> (
+            string name, HttpRequest request, Cabida.Store.Library library, KeptOutlines outlines, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
+        {
+            var read = GraphicFile.Read(name, await Body.Read(request, stop));
+            if (read.Problem is { } problem)
+            {
+                return Body.Unusable(problem, "This drawing cannot be used");
+            }
+
+            var kept = await outlines.Add(read.Value.Pieces, stop);
+            return TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Graphic, GraphicFile.Facts(name, read.Value, kept.Id), stop: stop), stop));
+        }).WithName("AddGraphic").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+
+        group.MapLibrary<Graphic, GraphicView>(DocumentKinds.Graphic);
+        group.MapPost("/trace-preview", async Task<Results<Ok<PictureTraceView>, NotFound>> (PictureTrace wanted, Cabida.Store.Pictures pictures, DecodedPictures decoded, CancellationToken stop) =>
+        {
+            var traced = await Traced(wanted, pictures, decoded, stop);
+            return traced is not { } t ? TypedResults.NotFound() : TypedResults.Ok(new PictureTraceView(
+                t.Picture?.Width ?? 1, t.Picture?.Height ?? 1,
+                [.. (t.Pieces.ValueOrDefault ?? []).Select((p, i) => new GraphicPieceView(i, p.Colour, SvgPath.Of(Flat(p), PreviewWithin, t.Picture!.Height), ""))],
+                t.Pieces.Problem));
+        }).WithName("PreviewTrace");
+
+        group.MapPost("/from-picture", async Task<Results<Ok<GraphicView>, NotFound, ProblemHttpResult>> (
+            PictureTrace wanted, Cabida.Store.Library library, Cabida.Store.Pictures pictures, DecodedPictures decoded, KeptOutlines outlines, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
+        {
+            if (await Traced(wanted, pictures, decoded, stop) is not { } traced)
+            {
+                return TypedResults.NotFound();
+            }
+
+            if (traced.Pieces.Problem is { } problem)
+            {
+                return Body.Unusable(problem, "This picture cannot be traced");
+            }
+
+            // A picture states its size only by its resolution.
+            var perPixel = traced.DotsPerInch is { } dpi ? 25.4 / dpi : SupposedPerPixel;
+            var read = new ReadGraphic(
+                [.. traced.Pieces.Value.Select(p => p with { Closed = [.. p.Closed.Select(c => Scaled(c, perPixel * traced.Shrunk))] })], traced.DotsPerInch is not null, perPixel, "96 dots to the inch",
+                [("96 dots to the inch", 25.4 / 96), ("150 dots to the inch", 25.4 / 150), ("300 dots to the inch", 25.4 / 300)], []);
+            var kept = await outlines.Add(read.Pieces, stop);
+            return TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Graphic, GraphicFile.Facts(wanted.Name, read, kept.Id), stop: stop), stop));
+        }).WithName("AddTracedGraphic");
+    }
+
+    private const double SupposedPerPixel = 25.4 / 96;
+    private const double PreviewWithin = 0.3;
+
+    private static NetTopologySuite.Geometries.Geometry Flat(GraphicPiece piece) => Outlines.FromContours(piece.Closed, PreviewWithin, Tolerances.InkTurn, evenOdd: true);
+
+    private static async Task<(ColourPicture? Picture, double Shrunk, double? DotsPerInch, Outcome<IReadOnlyList<GraphicPiece>> Pieces)?> Traced(PictureTrace wanted, Cabida.Store.Pictures pictures, DecodedPictures decoded, CancellationToken stop)
+    {
+        if (await pictures.Find(wanted.PictureId, stop) is not { } row)
+        {
+            return null;
+        }
+
+        var read = decoded.Of(row.Id, row.Bytes);
+        if (read.Problem is { } problem)
+        {
+            return (null, 1, row.DotsPerInch, Outcome<IReadOnlyList<GraphicPiece>>.Fail(problem));
+        }
+
+        var (picture, shrunk) = read.Value;
+        return (picture, shrunk, row.DotsPerInch, GraphicTrace.Of(picture, new GraphicTraceChoice(wanted.Colours, wanted.Threshold, wanted.WithoutBackground, wanted.Specks), stop));
+    }
+
+    private static Contour Scaled(Contour c, double by)
+    {
+        PlanePoint At(PlanePoint p) => new(p.X * by, p.Y * by);
+        return new Contour(At(c.Start), [.. c.Segments.Select(CurveSegment (s) => s switch
+        {
+            CubicTo k => new CubicTo(At(k.Control1), At(k.Control2), At(k.End)),
+            QuadraticTo q => new QuadraticTo(At(q.Control), At(q.End)),
+            _ => new LineSegmentTo(At(s.End)),
+        })]);
+    }
+}
+
+/// <summary>The picture that is being traced, decoded once while its threshold is moved.</summary>
+internal sealed class DecodedPictures
+{
+    private const int MostKept = 3;
+    private readonly ConcurrentDictionary<string, Outcome<(ColourPicture Picture, double Shrunk)>> kept = new(StringComparer.Ordinal);
+
+    public Outcome<(ColourPicture Picture, double Shrunk)> Of(string id, byte[] file)
+    {
+        if (kept.Count > MostKept)
+        {
+            kept.Clear();
+        }
+
+        return kept.GetOrAdd(id, _ => ColourReader.Read(file));
+    }
+}

@@ -1,0 +1,127 @@
+using System.Globalization;
+using Cabida.Core.Drawings;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Proofs;
+using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+using Cabida.Core.Wording;
+using Cabida.Formats.Proofs;
+using Cabida.Formats.Svg;
+using Cabida.Store;
+using Cabida.Web.Inks;
+using Cabida.Web.Runs;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Web.Proofs;
+
+/// <summary>A piece as the customer sees it; <c>Sizes</c> are the boxes round the ink of its sides.</summary>
+internal sealed record ProofPieceView(
+    string Id, string Name, int Copies, IReadOnlyList<InkView> Inks, IReadOnlyList<Box> Sizes, Box? InkBox, Box ZoneBox, string ZonePath, double LetterHeight, IReadOnlyList<Phrase> Concessions,
+    ProofState State, string Words, SinceShown Since, string InkHash, bool MayBeCut);
+
+/// <summary>Some of the pieces, in the list's order.</summary>
+internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView> Pieces);
+
+/// <summary>What stands over the set as the customer sees it.</summary>
+/// <param name="Lacks">What is lacking before it can be shown.</param>
+/// <param name="Workshop">Whose it is.</param>
+/// <param name="Mark">Their mark.</param>
+/// <param name="MarkBox">The box of the mark.</param>
+/// <param name="Shown">When it was shown last; empty before.</param>
+/// <param name="BlankRevision">The revision of the blank that approvals are for.</param>
+/// <param name="Gone">Names of pieces that were shown and are no longer in the list.</param>
+/// <param name="Goods">What artwork is seen against.</param>
+/// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees.</param>
+internal sealed record ProofView(
+    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int BlankRevision, int Gone, GoodsView Goods, double Facing);
+
+internal static class ProofEndpoints
+{
+    public static void MapProofs(this RouteGroupBuilder api)
+    {
+        var runs = api.MapGroup("/runs/{id}").WithTags("Proofs");
+        runs.MapGet("/proof", async Task<Results<Ok<ProofView>, NotFound>> (string id, RunReader reader, WorkshopMark mark, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { } run)
+            {
+                return TypedResults.NotFound();
+            }
+
+            var (workshop, inks) = await mark.Read(stop);
+            return TypedResults.Ok(new ProofView(
+                run.Lacks, workshop, [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))], Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
+                run.Run.Document.Shown?.On ?? "", run.Run.Document.Blank?.Revision ?? 0,
+                run.Run.Document.Shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0, GoodsView.Of(run.Blank?.Material), run.Ground?.Wall?.Turn.Degrees ?? 0));
+        }).WithName("GetProof");
+
+        runs.MapGet("/proof/pieces", async Task<Results<Ok<ProofPage>, NotFound>> (string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+            await reader.Find(id, stop) is { Ground: not null } run
+                ? TypedResults.Ok(new ProofPage(from, run.Run.Document.Pieces.Count, [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, run))]))
+                : TypedResults.NotFound()).WithName("GetProofPieces");
+
+        runs.MapGet("/proof.pdf", async Task<Results<FileContentHttpResult, NotFound>> (string id, RunReader reader, FittedPieces fitted, Cabida.Store.Library library, WorkshopMark mark, TimeProvider clock, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { Ground: not null } run)
+            {
+                return TypedResults.NotFound();
+            }
+
+            var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
+            var (workshop, inks) = await mark.Read(stop);
+            var sheet = new ProofSheet(
+                workshop.Name, workshop.Contact, inks, $"{job.Name}: {run.Run.Document.Name}", string.Join(", ", new[] { job.Customer, run.Blank?.Name ?? "" }.Where(s => s.Length > 0)),
+                clock.GetLocalNow().ToString("d MMMM yyyy", CultureInfo.InvariantCulture), run.Blank?.Material.SeenAgainst ?? "",
+                [.. run.Run.Document.Pieces.Select(p => { stop.ThrowIfCancellationRequested(); return OnPaper(fitted.Of(run, p), run); })]);
+            return TypedResults.File(ProofPdf.Write(sheet), "application/pdf", CutSvg.SafeName($"{job.Name} {run.Run.Document.Name} proof") + ".pdf");
+        }).WithName("GetProofPdf");
+
+        runs.MapGet("/picture.png", async Task<Results<FileContentHttpResult, NotFound>> (string id, string? name, int? size, double? turn, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+        {
+            if (await reader.Find(id, stop) is not { Ground: { } ground } run)
+            {
+                return TypedResults.NotFound();
+            }
+
+            // A sample name of its own is set as the first piece is, without what was done for that by hand.
+            var first = run.Run.Document.Pieces[0];
+            var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name) ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
+            var (films, facing) = (fitted.Of(run, piece).Films.ToList(), turn ?? ground.Wall?.Turn.Degrees ?? 0);
+            var (drawing, inks) = ground.Wall is { } wall
+                ? (SeenDrawing.Blank(wall, ground.Zone, facing), films.Select(f => f with { Ink = SeenDrawing.Seen(wall, f.Ink, facing) }).ToList())
+                : (run.SurfaceOf(piece).Flat(), films);
+            return TypedResults.File(
+                ShopPicture.Png(drawing, run.Blank?.Material.SeenAgainst ?? "", [.. inks.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour))], ground.Wall is not null, size ?? 1200),
+                "image/png", CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png");
+        }).WithName("GetShopPicture");
+    }
+
+    private static ProofPieceView PieceOf(FittedPiece piece, ReadRun run)
+    {
+        var fit = piece.Fit;
+        var (revision, zone) = (run.Run.Document.Blank?.Revision ?? 0, ZoneOf(piece, run));
+        return new ProofPieceView(
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, piece.Inks, [.. piece.Fits.Select(f => Box.Of(f.Ink)).OfType<Box>()], Box.Around(piece.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
+            fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
+            Proofing.StateOf(fit.Piece.Verdict, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, piece.Hash), piece.Hash, piece.MayBeCut);
+    }
+
+    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run)
+    {
+        var (fit, view) = (piece.Fit, PieceOf(piece, run));
+        var facts = new List<string>();
+        facts.AddRange(view.Sizes.Select(box => $"{Length.Mm(box.Width)} × {Length.Mm(box.Height)}"));
+        facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
+        facts.AddRange(fit.Concessions.Select(c => c.Message.ToString()));
+        return new ProofPiece(
+            fit.Piece.Name, string.Join(", ", facts),
+            view.State switch { ProofState.Approved => "approved", ProofState.Corrected => $"asked: {view.Words}", ProofState.Voided => "was approved; changed since", _ => "" },
+            view.Since switch { SinceShown.New => "new", SinceShown.Changed => "changed", _ => "" },
+            [.. piece.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))], ZoneOf(piece, run));
+    }
+
+    /// <summary>The zones of all its sides, in the coordinates of the first.</summary>
+    private static Area ZoneOf(FittedPiece piece, ReadRun run) =>
+        Outlines.Union([piece.Fit.Zone.Cautious.Outline, .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, run.SurfaceOf(piece.Fit.Piece).MotionOf(s.Side)))]);
+}

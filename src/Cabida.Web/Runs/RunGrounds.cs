@@ -1,0 +1,59 @@
+using System.Globalization;
+using Cabida.Core.Blanks;
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+using Cabida.Core.Type;
+
+namespace Cabida.Web.Runs;
+
+/// <summary>What a run says of how its pieces are fitted, as the core takes it.</summary>
+internal static class RunGrounds
+{
+    /// <summary>Margins shrink in steps of this, in millimetres.</summary>
+    private const double MarginStep = 0.5;
+
+    /// <summary>The ground of a zone of a size.</summary>
+    public static RunGround Of(Run run, Blank blank, SizeSheet size, LaidZone laid, Motif motif, Film film, IReadOnlyDictionary<string, Film> films, ITypefaces faces, IGraphics graphics, InkCache cache)
+    {
+        double? Height(TypedLength typed) => typed.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
+        var oneHeight = run.Sizing == Sizing.OneLetterHeight;
+        return new RunGround(run.Centring is { } centring ? motif with { Centring = centring } : motif, laid.Wall, laid.Panel, laid.Zone!, film, oneHeight ? Height(run.LetterHeight) : null, faces, cache)
+        {
+            Graphics = graphics,
+            Mats = size.Mats,
+            Films = films,
+            Scale = run.Sizing == Sizing.OneScale ? ScaleOf(run.ScaleTyped) : null,
+            Groups = (oneHeight ? run.GroupBy : "", run.GroupHeights.DistinctBy(g => g.Group).Where(g => Height(g.LetterHeight) is not null).ToDictionary(g => g.Group, g => Height(g.LetterHeight)!.Value, StringComparer.Ordinal)),
+            Rules = new FitRules(run.Placing, Turning.Upright, 0, new PlanePoint(run.Right.OrZero(LengthRange.Offset).Millimetres, run.Up.OrZero(LengthRange.Offset).Millimetres)),
+            Taper = run.Taper,
+            Concessions = run.Sizing == Sizing.EachLargest ? [] : run.Concessions,
+            Margins = run.Concessions.Any(c => c.Kind == ConcessionKind.Margin) ? MarginsOf(blank, size.Size, laid.Spec) : MarginSteps.None,
+        };
+    }
+
+    /// <summary>The scale that is meant by <c>85</c>, <c>85 %</c> or <c>0.85</c> of one; null when it cannot be read or makes no sense.</summary>
+    public static double? ScaleOf(string typed)
+    {
+        var text = typed.Replace("%", "", StringComparison.Ordinal).Replace(',', '.').Trim();
+        return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n is >= 1 and <= 10_000 ? n / 100 : null;
+    }
+
+    /// <summary>The zone laid out again with its margins cut down, a step at a time; each once, when it is asked for.</summary>
+    private static MarginSteps MarginsOf(Blank blank, string size, ZoneSpec spec)
+    {
+        double Read(TypedLength t) => t.OrZero(LengthRange.Margin).Millimetres;
+        var (m, typed) = (spec.Margins, new[] { spec.Margins.Top, spec.Margins.Bottom, spec.Margins.Left, spec.Margins.Right }.Max(Read));
+        var margins = Enumerable.Range(1, (int)Math.Ceiling(typed / MarginStep)).Select(i => Math.Max(0, typed - (i * MarginStep))).ToList();
+        TypedLength Cut(TypedLength t, double most) => Read(t) > most ? TypedLength.Mm(most) : t;
+        var zones = margins.Select(most => new Lazy<Zone?>(() =>
+        {
+            var cut = spec with { Margins = new ZoneMargins(Cut(m.Top, most), Cut(m.Bottom, most), Cut(m.Left, most), Cut(m.Right, most)) };
+            return BlankSheet.Of(blank with { Zones = [cut] }).SizeOf(size).ZoneOf(cut.Id)?.Zone;
+        })).ToList();
+        return new MarginSteps(margins, i => zones[i].Value);
+    }
+}

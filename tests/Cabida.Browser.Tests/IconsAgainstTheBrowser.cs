@@ -1,0 +1,122 @@
+using System.Text.Json;
+using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Formats.Graphics;
+using SkiaSharp;
+using Xunit.Abstractions;
+
+namespace Cabida.Browser.Tests;
+
+/// <summary>Every icon of two packages, one filled and one stroked, brought in at 80 mm and compared with the browser's own drawing of the same file.</summary>
+public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposable
+{
+    private const int Pixels = 1024;
+    private const double LeastShared = 0.985;
+    private const double LeastRight = 0.99;
+    private const int AtOnce = 12;
+    private readonly Workshop shop = new(demo: false);
+
+    public void Dispose() => shop.Dispose();
+
+    [Fact]
+    public void Icons_come_in_as_the_browser_draws_them()
+    {
+        var modules = Path.Combine(Workshop.Root, "web", "node_modules");
+        var files = new[] { Path.Combine(modules, "feather-icons", "dist", "icons"), Path.Combine(modules, "zondicons") }
+            .SelectMany(f => Directory.EnumerateFiles(f, "*.svg")).Order(StringComparer.Ordinal).ToList();
+        files.Count.ShouldBeGreaterThan(500);
+        var wrong = new List<string>();
+        shop.Driver.Navigate().GoToUrl(shop.Address + "/jobs");
+        foreach (var some in files.Chunk(AtOnce))
+        {
+            var drawn = Drawn([.. some.Select(File.ReadAllText)]);
+            for (var i = 0; i < some.Length; i++)
+            {
+                var (shared, why) = Shared(some[i], drawn[i]);
+                if (shared < LeastShared)
+                {
+                    wrong.Add($"{Path.GetFileName(Path.GetDirectoryName(some[i]))}/{Path.GetFileName(some[i])}: {shared:0.0000} {why}");
+                }
+            }
+        }
+
+        report.WriteLine($"{files.Count - wrong.Count} of {files.Count} share at least {LeastShared}. The rest:");
+        wrong.ForEach(report.WriteLine);
+        wrong.Count.ShouldBeLessThanOrEqualTo((int)((1 - LeastRight) * files.Count), string.Join('\n', wrong));
+    }
+
+    /// <summary>What the browser draws, a bit for each pixel.</summary>
+    private byte[][] Drawn(string[] svgs)
+    {
+        var script = shop.Driver;
+        var answers = (string)script.ExecuteAsyncScript(
+            """
+            const [svgs, size, done] = arguments;
+            const canvas = document.createElement('canvas');
+            canvas.width = canvas.height = size;
+            const pen = canvas.getContext('2d', { willReadFrequently: true });
+            const one = (svg) => new Promise((found) => {
+              const root = new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement;
+              root.setAttribute('width', size);
+              root.setAttribute('height', size);
+              const image = new Image();
+              image.onload = () => {
+                pen.clearRect(0, 0, size, size);
+                pen.drawImage(image, 0, 0, size, size);
+                const all = pen.getImageData(0, 0, size, size).data;
+                const bits = new Uint8Array(size * size / 8);
+                for (let i = 0; i < size * size; i++) if (all[4 * i + 3] >= 128) bits[i >> 3] |= 1 << (i & 7);
+                let text = '';
+                for (let i = 0; i < bits.length; i += 8192) text += String.fromCharCode(...bits.subarray(i, i + 8192));
+                found(btoa(text));
+              };
+              image.src = 'data:image/svg+xml;charset=utf-8,' + encodeURIComponent(new XMLSerializer().serializeToString(root));
+            });
+            (async () => { const all = []; for (const svg of svgs) all.push(await one(svg)); done(JSON.stringify(all)); })();
+            """,
+            svgs, Pixels)!;
+        return [.. JsonSerializer.Deserialize<string[]>(answers)!.Select(Convert.FromBase64String)];
+    }
+
+    private static (double Shared, string Why) Shared(string file, byte[] browser)
+    {
+        var read = GraphicFile.Read(Path.GetFileName(file), File.ReadAllBytes(file));
+        if (read.Problem is { } problem)
+        {
+            return (0, problem.ToString());
+        }
+
+        var root = System.Xml.Linq.XDocument.Load(file).Root!;
+        var box = ((string)root.Attribute("viewBox")!).Split(' ').Select(v => double.Parse(v, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
+        // The page is 80 mm wide; the pieces came in at the size the file was taken to have.
+        var factor = 80 / (box[2] * read.Value.PerUnit);
+        using var bitmap = new SKBitmap(Pixels, Pixels, SKColorType.Alpha8, SKAlphaType.Premul);
+        using (var canvas = new SKCanvas(bitmap))
+        using (var paint = new SKPaint { IsAntialias = true, Color = SKColors.Black })
+        {
+            foreach (var piece in read.Value.Pieces)
+            {
+                var area = Outlines.Moved(Outlines.FromContours(piece.Closed, Tolerances.Ink / factor, Tolerances.InkTurn, piece.Rule == FillRule.EvenOdd), Motion.Scale(factor, factor));
+                using var built = new SKPathBuilder { FillType = SKPathFillType.EvenOdd };
+                foreach (var ring in Outlines.RingsOf(area))
+                {
+                    built.AddPoly([.. ring.Coordinates.Select(c => new SKPoint((float)((c.X * Pixels / 80) - (box[0] * Pixels / box[2])), (float)((-c.Y * Pixels / 80) - (box[1] * Pixels / box[3]))))], close: true);
+                }
+
+                using var path = built.Detach();
+                canvas.DrawPath(path, paint);
+            }
+        }
+
+        long both = 0, either = 0;
+        var ours = bitmap.Bytes;
+        for (var i = 0; i < Pixels * Pixels; i++)
+        {
+            var (a, b) = (ours[i] >= 128, (browser[i >> 3] & (1 << (i & 7))) != 0);
+            both += a && b ? 1 : 0;
+            either += a || b ? 1 : 0;
+        }
+
+        return (either == 0 ? 1 : (double)both / either, $"({read.Value.Pieces.Count} pieces)");
+    }
+}

@@ -1,0 +1,44 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Type;
+using CsCheck;
+
+namespace Cabida.Core.Tests.Type;
+
+public class LetterProfilesTests
+{
+    private static readonly Gen<NetTopologySuite.Geometries.Geometry> Blobs = Gen.Select(Gen.Double[0, 6.28], Gen.Double[1, 4]).Array[5, 12].Select(
+        NetTopologySuite.Geometries.Geometry (p) => Outlines.Ring([.. p.OrderBy(x => x.Item1).Select(x => new PlanePoint(x.Item2 * Math.Cos(x.Item1), x.Item2 * Math.Sin(x.Item1)))]).ConvexHull()).Where(g => g is NetTopologySuite.Geometries.Polygon);
+
+    [Fact]
+    public void Moved_by_their_distance_along_the_line_two_outlines_just_touch() => Gen.Select(Blobs, Blobs, Gen.Double[6, 20]).Sample((left, blob, dx) =>
+    {
+        var right = Outlines.Moved(blob, Motion.Move(dx, 0));
+        if (LetterProfiles.Between(left, right) is not { } gap)
+        {
+            return true;
+        }
+
+        var touching = Outlines.Moved(right, Motion.Move(-gap, 0));
+        return touching.Distance(left) < 1e-6 && Outlines.Within(left, Outlines.Moved(touching, Motion.Move(0.01, 0))).Area < 1e-9 && left.Intersects(Outlines.Moved(touching, Motion.Move(-0.01, 0)));
+    }, iter: 200);
+
+    [Fact]
+    public void Outlines_that_share_no_height_have_no_distance_along_the_line() =>
+        LetterProfiles.Between(Outlines.Rectangle(new Box(0, 0, 1, 1)), Outlines.Rectangle(new Box(5, 2, 6, 3))).ShouldBeNull();
+
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(5, 0)]
+    [InlineData(-3, -3)]
+    [InlineData(4, 9)]
+    public void An_arch_moves_points_up_only_by_the_share_of_their_height(double top, double bottom)
+    {
+        var box = new Box(-50, 0, 50, 10);
+        var bent = LineArch.Bent(Outlines.Rectangle(new Box(-1e-3, 4, 1e-3, 5)), box, top, bottom);
+        // In the middle a point at a share of the height rises by that share of the top's rise and the rest of the bottom's.
+        bent.EnvelopeInternal.MinY.ShouldBe(4 + (0.4 * top) + (0.6 * bottom), 1e-4);
+        bent.EnvelopeInternal.MaxY.ShouldBe(5 + (0.5 * top) + (0.5 * bottom), 1e-4);
+        var end = LineArch.Bent(Outlines.Rectangle(new Box(49.999, 4, 50, 5)), box, top, bottom);
+        end.EnvelopeInternal.MinY.ShouldBe(4, 0.01);
+    }
+}

@@ -1,0 +1,327 @@
+using System.Net;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Cabida.Web.Tests;
+
+/// <summary>A whole list: brought in, mended, sized as a set, conceded for, approved.</summary>
+public sealed class ListTests : IDisposable
+{
+    private const string Run = "/api/runs/crew-mugs";
+    private readonly Application app = new() { WithDemo = true };
+
+    public void Dispose() => app.Dispose();
+
+    [Fact]
+    public async Task A_pasted_table_finds_its_columns_and_copies_are_cut_as_often_as_they_say()
+    {
+        var run = await app.Change(Run, "run", r => r["namesTyped"] = "Name\tHow many\nBram\t3\nSiân\t1\n");
+        run["run"]!["columns"]!.AsArray().Select(c => (string)c!).ShouldBe(["name", "quantity"]);
+        ((bool)run["run"]!["hasHeading"]!).ShouldBeTrue();
+        ((int)run["list"]!["made"]!).ShouldBe(4);
+        var loads = await app.Get($"{Run}/loads");
+        loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).Select(p => (string)p!["name"]!).Order().ShouldBe(["Bram", "Bram", "Bram", "Siân"]);
+        // Said otherwise it is otherwise; a list without tabs is a list of names again.
+        run = await app.Change(Run, "run", r => { r["columns"] = new JsonArray("name", ""); r["hasHeading"] = false; });
+        ((int)run["list"]!["made"]!).ShouldBe(3);
+        run = await app.Change(Run, "run", r => r["namesTyped"] = "Bram\nSiân");
+        run["run"]!["columns"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_file_is_looked_at_before_it_is_taken_and_one_that_cannot_be_used_leaves_the_list_as_it_was()
+    {
+        async Task<HttpResponseMessage> Send(byte[] file, string query = "name=crew.csv") => await app.CreateClient().PostAsync($"{Run}/list-file?{query}", new ByteArrayContent(file));
+        var before = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
+        var seen = JsonNode.Parse(await (await Send(Encoding.UTF8.GetBytes("Name;Role\nŁukasz;driver\nΝίκη;guard"))).Content.ReadAsStringAsync())!;
+        ((int)seen["rows"]!).ShouldBe(3);
+        ((string)seen["reading"]!["separator"]!).ShouldBe(";");
+        ((string)seen["typed"]!).ShouldBe("Name\tRole\nŁukasz\tdriver\nΝίκη\tguard");
+        var refused = await Send(Encoding.UTF8.GetBytes(string.Join('\n', Enumerable.Repeat("Bram", 50_000))));
+        refused.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain("has 50000 rows");
+        (await Send([0x50, 0x4b, 3, 4, 1, 2])).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        ((string)(await app.Get(Run))["run"]!["namesTyped"]!).ShouldBe(before);
+    }
+
+    [Theory]
+    [InlineData("", "Type the names")]
+    [InlineData("   \n\t", "Type the names")]
+    [InlineData("🙂🙂", "")]
+    public async Task A_list_with_nothing_to_set_says_so(string typed, string lack)
+    {
+        var run = await app.Change(Run, "run", r => r["namesTyped"] = typed);
+        run["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).FirstOrDefault("").ShouldStartWith(lack);
+        if (lack.Length == 0)
+        {
+            run["list"]!["notes"]!.AsArray().ShouldContain(n => Application.Words(n!["message"]).Contains("no letter"));
+            (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!["mayBeCut"]!.GetValue<bool>().ShouldBeFalse();
+        }
+    }
+
+    [Fact]
+    public async Task A_zone_kept_clear_all_over_and_a_margin_larger_than_the_zone_are_told()
+    {
+        var blank = (string)(await app.Get(Run))["run"]!["blank"]!["id"]!;
+        async Task<string> LackAfter(Action<JsonNode> edit)
+        {
+            var revision = (int)(await app.Change($"/api/blanks/{blank}", "blank", edit))["revision"]!;
+            return Application.Words((await app.Change(Run, "run", r => r["blank"]!["revision"] = revision))["lacks"]![0]!["message"]);
+        }
+
+        (await LackAfter(b => b["zones"]![0]!["margins"]!["top"]!["text"] = "90")).ShouldContain("has no room to work on");
+        (await LackAfter(b =>
+        {
+            b["zones"]![0]!["margins"]!["top"]!["text"] = "10";
+            b["keptClear"] = JsonNode.Parse("""[{"id":"lid","name":"Lid","shape":"band","place":{"from":"middle","away":{"text":""},"side":"centred","across":{"text":""}},"width":{"text":""},"height":{"text":"200"},"clearance":{"text":"2"},"isHole":false}]""");
+        })).ShouldContain("must stay clear leaves nothing");
+    }
+
+    [Fact]
+    public async Task A_set_is_sized_accepted_and_conceded_for()
+    {
+        var set = await Whole();
+        var group = set["groups"]!.AsArray().ShouldHaveSingleItem()!;
+        var gains = group["gains"]!.AsArray();
+        gains.Select(g => (double)g!["height"]!).ShouldBeInOrder();
+        ((double)gains[0]!["height"]!).ShouldBe((double)group["largestForAll"]!);
+        ((string)gains[1]!["leftOut"]!).ShouldBe((string)group["tightest"]!);
+        // At what all allow, all fit; a tenth more and the tightest does not.
+        async Task<int> OverAt(double height)
+        {
+            await app.Change(Run, "run", r => { r["sizing"] = "oneLetterHeight"; r["letterHeight"]!["text"] = FormattableString.Invariant($"{height:0.0}"); });
+            var sized = await Whole();
+            return (int)sized["over"]! + (int)sized["snug"]!;
+        }
+
+        var all = (double)group["largestForAll"]!;
+        (await OverAt(all)).ShouldBe(0);
+        (await OverAt(all + 0.2)).ShouldBe(1);
+        // A tenth more than that is conceded for by closing up; it is stated on the piece.
+        await app.Change(Run, "run", r => r["concessions"] = JsonNode.Parse("""[{"kind":"closeUp","percent":6,"leastMargin":{"text":"4"},"typefaceId":""},{"kind":"smaller","percent":10,"leastMargin":{"text":"4"},"typefaceId":""}]"""));
+        var conceded = await Whole();
+        ((int)conceded["over"]!).ShouldBe(0);
+        ((int)conceded["conceded"]!).ShouldBe(1);
+        var piece = (await app.Pieces("crew-mugs")).Single(p => p!["concessions"]!.AsArray().Count > 0)!;
+        ((string)piece["name"]!).ShouldBe((string)group["tightest"]!);
+        Application.Words(piece["concessions"]![0]).ShouldMatch("closed up [0-9.]+ %");
+        // By hand for one piece, and it stays when the list is pasted again.
+        await app.Change(Run, "run", r => r["pieces"]!.AsArray().Single(p => (string)p!["name"]! == (string)group["tightest"]!)!["own"]!["noConcessions"] = true);
+        await app.Change(Run, "run", r => r["namesTyped"] = "Olga\n" + (string)r["namesTyped"]!);
+        (await Whole()).ShouldSatisfyAllConditions(w => ((int)w["over"]! + (int)w["snug"]!).ShouldBe(1), w => ((int)w["conceded"]!).ShouldBe(0));
+    }
+
+    [Fact]
+    public async Task A_long_list_is_fitted_as_work_with_progress_by_name_and_can_be_stopped()
+    {
+        var names = string.Join('\n', Enumerable.Range(0, 60).Select(i => $"Anna{(char)('a' + (i / 26))}{(char)('a' + (i % 26))}"));
+        await app.Change(Run, "run", r => r["namesTyped"] = names);
+        var work = await app.Post($"{Run}/fitting");
+        var client = app.CreateClient();
+        await using (var stream = await client.GetStreamAsync($"{Run}/fitting/{work["workId"]}"))
+        {
+            using var reader = new StreamReader(stream);
+            var told = new List<JsonNode>();
+            while (await reader.ReadLineAsync() is { } line)
+            {
+                if (line.StartsWith("data:", StringComparison.Ordinal))
+                {
+                    told.Add(JsonNode.Parse(line[5..])!);
+                }
+            }
+
+            ((string)told[^1]["state"]!).ShouldBe("done");
+            ((int)told[^1]["done"]!).ShouldBe(60);
+            told.Select(t => (int)t["done"]!).ShouldBeInOrder();
+            told.Count(t => ((string)t["name"]!).StartsWith("Anna", StringComparison.Ordinal)).ShouldBeGreaterThan(3);
+        }
+
+        var set = await app.Get($"{Run}/set");
+        ((int)set["done"]!).ShouldBe(60);
+        // Another motif revision would refit all; stopped, what was not fitted stays open.
+        await app.Change(Run, "run", r => r["right"]!["text"] = "0.2");
+        var again = await app.Post($"{Run}/fitting");
+        (await client.DeleteAsync($"{Run}/fitting/{again["workId"]}")).EnsureSuccessStatusCode();
+        var last = (await client.GetStringAsync($"{Run}/fitting/{again["workId"]}")).Split('\n').Last(l => l.StartsWith("data:", StringComparison.Ordinal));
+        ((string)JsonNode.Parse(last[5..])!["state"]!).ShouldBe("stopped");
+    }
+
+    [Fact]
+    public async Task An_approval_is_void_once_the_ink_or_the_blank_is_another()
+    {
+        var proof = await app.Get($"{Run}/proof");
+        var first = await Piece();
+        ((string)first["state"]!).ShouldBe("open");
+        async Task<JsonNode> Piece() => (await app.Get($"{Run}/proof/pieces?from=0&count=1"))["pieces"]![0]!;
+        JsonNode Verdict(bool approved, string words) => new JsonObject { ["approved"] = approved, ["words"] = words, ["inkHash"] = (string)first["inkHash"]!, ["blankRevision"] = (int)proof["blankRevision"]! };
+        await app.Change(Run, "run", r =>
+        {
+            r["pieces"]![0]!["verdict"] = Verdict(true, "");
+            r["shown"] = new JsonObject { ["on"] = "2026-11-25 10:00", ["shown"] = new JsonObject { [(string)first["id"]!] = (string)first["inkHash"]! } };
+        });
+        ((string)(await Piece())["state"]!).ShouldBe("approved");
+        await app.Change(Run, "run", r => r["letterHeight"]!["text"] = "33");
+        ((string)(await Piece())["state"]!).ShouldBe("voided");
+        ((string)(await Piece())["since"]!).ShouldBe("changed");
+        await app.Post($"{Run}/undo");
+        ((string)(await Piece())["state"]!).ShouldBe("approved");
+        ((string)(await Piece())["since"]!).ShouldBe("same");
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = Verdict(false, "with an accent, please"));
+        ((string)(await Piece())["state"]!).ShouldBe("corrected");
+        using var pdf = await app.CreateClient().GetAsync($"{Run}/proof.pdf");
+        pdf.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
+        Encoding.ASCII.GetString(await pdf.Content.ReadAsByteArrayAsync(), 0, 5).ShouldBe("%PDF-");
+        (await app.CreateClient().GetByteArrayAsync($"{Run}/picture.png?name=Halina&size=300"))[1..4].ShouldBe("PNG"u8.ToArray());
+    }
+
+    [Fact]
+    public async Task A_motif_without_a_field_says_that_all_pieces_are_the_same()
+    {
+        var motif = (string)(await app.Get(Run))["run"]!["motif"]!["id"]!;
+        var revision = (int)(await app.Change($"/api/motifs/{motif}", "motif", m =>
+        {
+            foreach (var part in m["parts"]!.AsArray().Where(p => (string?)p!["text"] is { } text && text.Contains("{name", StringComparison.Ordinal)))
+            {
+                part!["text"] = "Crew";
+            }
+        }))["revision"]!;
+        var run = await app.Change(Run, "run", r => r["motif"]!["revision"] = revision);
+        Application.Words(run["list"]!["notes"]![0]!["message"]).ShouldContain("has no field, so all 12 pieces are the same");
+        run["lacks"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_letter_takes_another_form_in_one_piece_and_a_mended_name_says_that_it_is_lost()
+    {
+        await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["typefaceId"] = "eb-garamond");
+        var piece = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]![0]!;
+        piece["nameLine"]!["letters"]!.AsArray().Count.ShouldBe(9);
+        var forms = await app.Get($"{Run}/pieces/{piece["id"]}/letters/0");
+        ((string)forms["letter"]!).ShouldBe("A");
+        var other = forms["others"]!.AsArray().First(f => (string)f!["path"]! != (string)forms["asDrawn"]!["path"]!)!;
+        var letter = new JsonObject
+        {
+            ["partId"] = (string)piece["nameLine"]!["partId"]!,
+            ["form"] = new JsonObject { ["scope"] = "place", ["letter"] = "A", ["words"] = "Agnieszka", ["index"] = 0, ["feature"] = (string)other["feature"]!, ["value"] = (int)other["value"]! },
+        };
+        await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["letters"] = new JsonArray(letter));
+        var now = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]!.AsArray();
+        ((string)now[0]!["inks"]![0]!["path"]!).ShouldNotBe((string)piece["inks"]![0]!["path"]!);
+        ((bool)now[0]!["byHand"]!).ShouldBeTrue();
+        ((bool)now[1]!["byHand"]!).ShouldBeFalse();
+        // The list is mended: the piece is known again, and what no longer applies is said.
+        await app.Change(Run, "run", r => r["namesTyped"] = ((string)r["namesTyped"]!).Replace("Agnieszka", "Agnieszki", StringComparison.Ordinal));
+        var mended = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
+        ((string)mended["id"]!).ShouldBe((string)piece["id"]!);
+        mended["findings"]!.AsArray().Select(f => Application.Words(f!["message"])).ShouldContain(m => m.Contains("was chosen in “Agnieszka”"));
+    }
+
+    [Fact]
+    public async Task Work_that_a_restart_interrupted_is_taken_up_again()
+    {
+        await app.Change(Run, "run", r => r["namesTyped"] = string.Join('\n', Enumerable.Range(0, 20).Select(i => $"Olga{(char)('a' + i)}")));
+        var revision = (int)(await app.Get(Run))["revision"]!;
+        long id;
+        using (var scope = app.Services.CreateScope())
+        {
+            // As a run of the application left it that ended in the middle.
+            var works = scope.ServiceProvider.GetRequiredService<Cabida.Store.Works>();
+            id = (await works.Ask("fit", "crew-mugs", revision, 20)).Id;
+            await works.Report(id, 7, Cabida.Store.Rows.WorkState.Running);
+        }
+
+        // The worker looks for work when it starts and when some is asked for; the same work is not begun twice.
+        ((long)(await app.Post($"{Run}/fitting"))["workId"]!).ShouldBe(id);
+        var told = await app.CreateClient().GetStringAsync($"{Run}/fitting/{id}");
+        told.ShouldContain("\"state\":\"done\"");
+        ((int)(await app.Get($"{Run}/set"))["done"]!).ShouldBe(20);
+    }
+
+    [Fact]
+    public async Task Two_sides_of_a_mug_are_one_run()
+    {
+        var zones = (await app.Get(Run))["zones"]!.AsArray().Select(z => (string)z!["id"]!).ToList();
+        zones.Count.ShouldBeGreaterThan(1);
+        var motif = (await app.Get(Run))["run"]!["motif"]!.ToJsonString();
+        var before = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
+        var lacking = await app.Change(Run, "run", r => r["sides"] = new JsonArray(new JsonObject { ["id"] = "side-2", ["motif"] = null, ["zone"] = zones[1] }));
+        Application.Words(lacking["lacks"]![0]!["message"]).ShouldBe("Choose a motif with parts for side 2.");
+        await app.Change(Run, "run", r => { r["sides"]![0]!["motif"] = JsonNode.Parse(motif); r["sizing"] = "eachLargest"; });
+        var piece = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
+        piece["sides"]!.AsArray().ShouldHaveSingleItem();
+        piece["inks"]!.AsArray().Count.ShouldBe(2);
+        var after = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
+        after.ShouldBeGreaterThan(before);
+        var body = await app.Get($"{Run}/pieces/{piece["id"]}/object");
+        body["inks"]!.AsArray().Count.ShouldBe(2);
+        body["body"]!["handle"]!.AsArray().Count.ShouldBeGreaterThan(5);
+    }
+
+    [Fact]
+    public async Task Each_size_of_a_shirt_is_fitted_in_its_own_zone()
+    {
+        var sizes = (await app.Get("/api/runs/work-shirts"))["sizes"]!.AsArray().Select(s => (string)s!).ToList();
+        sizes.Count.ShouldBeGreaterThan(1);
+        await app.Change("/api/runs/work-shirts", "run", r => { r["sizing"] = "eachLargest"; r["namesTyped"] = $"name\tsize\nOla\t{sizes[0]}\nOla\t{sizes[^1]}"; });
+        var pieces = (await app.Get("/api/runs/work-shirts/pieces?from=0&count=2"))["pieces"]!.AsArray();
+        ((double)pieces[1]!["zoneBox"]!["width"]!).ShouldBeGreaterThanOrEqualTo((double)pieces[0]!["zoneBox"]!["width"]!);
+        var ground = await app.Get($"/api/runs/work-shirts/ground?size={Uri.EscapeDataString(sizes[^1])}");
+        ((double)ground["zoneBox"]!["width"]!).ShouldBe((double)pieces[1]!["zoneBox"]!["width"]!, 1e-9);
+    }
+
+    [Fact]
+    public async Task Rows_of_several_sizes_are_placed_from_the_edges_of_their_own_size_and_never_made_on_another()
+    {
+        const string shirts = "/api/runs/work-shirts";
+        var surfaces = (await app.Get($"{shirts}/bench"))["surfaces"]!.AsArray();
+        surfaces.Select(s => (string)s!["size"]!).ShouldBe(["S", "XL", "M", "L"]);
+        // Down from the collar all sizes have the zone at one height; up from the hem the longer ones have it higher.
+        double Foot(int at) => (double)surfaces[at]!["pieces"]![0]!["aboveBase"]! + (double)surfaces[at]!["pieces"]![0]!["height"]! + (double)surfaces[at]!["pieces"]![0]!["belowRim"]!;
+        (Foot(1) - Foot(0)).ShouldBe(757 - 690, 2.5);
+        var unknown = await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\tXXXL");
+        unknown["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).ShouldBe(["Rows of the list are of size XXXL, which Work shirt, indigo does not have. It has S, M, L, XL."]);
+        await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\txl");
+        (await app.Get($"{shirts}/bench"))["surfaces"]!.AsArray().Select(s => (string)s!["size"]!).ShouldBe(["S", "XL"]);
+        var shirt = await app.Change("/api/blanks/work-shirt", "blank", b =>
+        {
+            var measured = b["measured"]!.AsArray();
+            measured.Remove(measured.Single(m => (string)m!["dimension"]! == "width" && (string)m["of"]! == "XL"));
+        });
+        var run = await app.Change(shirts, "run", r => r["blank"]!["revision"] = (int)shirt["revision"]!);
+        run["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).ShouldContain(m => m.StartsWith("Rows of the list are of size XL, which has no room to work on", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task A_side_that_is_the_same_on_all_is_as_large_as_fits_and_each_side_may_be_set_by_hand()
+    {
+        const string mugs = "/api/runs/tea-mugs";
+        var (name, picture) = await Sides();
+        ((double)name["letterHeight"]!).ShouldBe(16, 1e-9);
+        picture["rooms"]!.AsArray().Min(r => Math.Abs((double)r!["distance"]!)).ShouldBeLessThan(0.05);
+        var bench = (await app.Get($"{mugs}/bench"))["surfaces"]![0]!;
+        bench["places"]!.AsArray().Select(p => (string)p!["zone"]!).ShouldBe(["Left of the handle", "Right of the handle"]);
+        bench["pieces"]!.AsArray().Count.ShouldBe(8);
+        // The window that pieces are shown in holds both zones, 62 to either side and 70 wide.
+        ((double)(await app.Get($"{mugs}/ground"))["zoneBox"]!["width"]!).ShouldBe(194, 1.5);
+        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"] = new JsonObject { ["side-2"] = new JsonObject { ["letterHeight"] = Mm("5"), ["up"] = Mm("2") } });
+        var (nameNow, pictureNow) = await Sides();
+        ((double)nameNow["inkBox"]!["minX"]!).ShouldBe((double)name["inkBox"]!["minX"]!, 1e-9);
+        ((double)pictureNow["letterHeight"]!).ShouldBe(5, 1e-9);
+        (Room(pictureNow, "below") - Room(pictureNow, "above")).ShouldBe(4, 0.02);
+        ((bool)nameNow["byHand"]!).ShouldBeTrue();
+        // What is noticed on a side says so, and is shown where that side lies.
+        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"]!["side-2"]!["letterHeight"] = Mm("12"));
+        var over = (await Sides()).Name["findings"]!.AsArray().First(f => (string)f!["rule"]! == "outsideZone")!;
+        ((string)over["side"]!).ShouldBe("side-2");
+        Application.Words(over["message"]).ShouldStartWith("Right of the handle: Dilys is");
+        ((double)over["place"]!["x"]!).ShouldBeGreaterThan(70);
+
+        async Task<(JsonNode Name, JsonNode Picture)> Sides() =>
+            (await app.Get($"{mugs}/pieces?from=0&count=1"))["pieces"]![0] is var piece ? (piece!, piece!["sides"]![0]!) : throw new InvalidOperationException();
+        static double Room(JsonNode side, string at) => (double)side["rooms"]!.AsArray().Single(r => (string)r!["side"]! == at)!["distance"]!;
+        static JsonObject Mm(string text) => new() { ["text"] = text, ["unit"] = "millimetre" };
+    }
+
+    private Task<JsonNode> Whole() => app.WholeSet("crew-mugs");
+}

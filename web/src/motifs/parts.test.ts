@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { changed, copied, ends, flat, freshId, grouped, moved, nudged, type Group, type Part } from './parts';
+import { sorted } from './trial';
+
+const part = (id: string, more: object = {}) => ({ kind: 'rule', id, place: 'below', gap: { typed: { text: '4' }, scaling: 'proportional' }, label: '', ...more }) as unknown as Part;
+const group = (id: string, parts: Part[]) => part(id, { kind: 'group', parts, repeat: { kind: 'none' } }) as Group;
+const ids = (parts: readonly Part[]) => flat(parts).map((p) => `${'·'.repeat(p.depth)}${p.part.id}`).join(' ');
+
+describe('the tree of parts', () => {
+  const tree = [part('part-1'), group('part-2', [part('part-3'), part('part-4')]), part('part-5')];
+
+  it('is changed, moved and taken from at any depth', () => {
+    expect(ids(changed(tree, 'part-4', () => null))).toBe('part-1 part-2 ·part-3 part-5');
+    expect(ids(moved(tree, 'part-4', -1))).toBe('part-1 part-2 ·part-4 ·part-3 part-5');
+    expect(ids(moved(tree, 'part-5', -2))).toBe('part-5 part-1 part-2 ·part-3 ·part-4');
+    expect(ends(tree, 'part-3')).toEqual({ first: true, last: false });
+    expect(ids(changed(tree, 'part-2', (p) => (p as Group).parts))).toBe('part-1 part-3 part-4 part-5');
+  });
+
+  it('gives copies ids that nothing else has', () => {
+    expect(freshId(tree)).toBe('part-6');
+    const twice = changed(tree, 'part-2', (p) => [p, copied(tree, p)]);
+    expect(new Set(flat(twice).map((p) => p.part.id)).size).toBe(8);
+  });
+
+  it('groups fellows where the first of them stood', () => {
+    expect(ids(grouped(tree, ['part-1', 'part-5'], group('new', [])))).toBe('part-6 ·part-1 ·part-5 part-2 ·part-3 ·part-4');
+    expect(ids(grouped(tree, ['part-3', 'part-4'], group('new', [])))).toMatch(/^part-1 part-2 ·part-5|^part-1 part-2 ·part-\d+ ··part-3 ··part-4 part-5$/);
+  });
+});
+
+describe('a nudge', () => {
+  it('adds to what was typed, to a hundredth, and keeps how it scales', () => {
+    const at = (text: string, unit: 'millimetre' | 'centimetre' = 'millimetre') => ({ typed: { text, unit }, scaling: 'fixed' as const });
+    expect(nudged({ right: at('1,5'), up: at('−0.2') }, 0.1, -0.1)).toEqual({ right: at('1.6'), up: at('-0.3') });
+    expect(nudged({ right: at('0.5', 'centimetre'), up: at('') }, 1, 2).right.typed).toEqual({ text: '6', unit: 'millimetre' });
+  });
+});
+
+describe('typefaces that were tried', () => {
+  const face = (name: string) => ({ id: name, name, kind: '', added: false, samplePath: '', sampleBox: null, hasLicence: true });
+  const result = (typefaceId: string, letterHeight: number, thinnestStroke: number | null, stops = 0) => ({ typefaceId, names: [], letterHeight, thinnestStroke, smallestCounter: null, minutes: 100 - letterHeight, findings: stops, stops });
+  const rows = [{ face: face('a'), result: result('a', 20, 0.5) }, { face: face('b'), result: result('b', 30, 0.4) }, { face: face('c') }, { face: face('d'), result: result('d', 40, 2, 1) }];
+  const order = (by: Parameters<typeof sorted>[1]) => sorted(rows, by).map((r) => r.face.name).join('');
+
+  it('stand with the best first, those that stop a piece behind, those not tried yet last', () => {
+    expect(order('letterHeight')).toBe('badc');
+    expect(order('thinnestStroke')).toBe('abdc');
+    expect(order('minutes')).toBe('badc');
+    expect(order('name')).toBe('abcd');
+  });
+});

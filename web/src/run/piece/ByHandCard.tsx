@@ -1,0 +1,79 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { answer, api, type Schemas } from '../../api/client';
+import { Check, NumberField } from '../../motifs/fields/Choice';
+import { LengthField } from '../../units/LengthField';
+import type { RunDocument } from '../useRun';
+import { PieceLetters } from './PieceLetters';
+
+const EMPTY: Schemas['TypedLength'] = { text: '', unit: 'millimetre' };
+const NONE: Schemas['Overrides'] = { right: EMPTY, up: EMPTY, letterHeight: EMPTY, spacing: 0, typefaceId: '', twoLines: '', letters: [], noConcessions: false };
+
+/** What is set by hand for one piece, on whichever side of it. It stays when the list, the blank or the motif changes. */
+export function ByHandCard({ id, piece, run }: { id: string; piece: Schemas['PieceView']; run: RunDocument }) {
+  const faces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
+  const [open, setOpen] = useState(false);
+  const [wanted, setWanted] = useState('');
+  const { document, edit } = run;
+  const of = document?.pieces.find((p) => p.id === piece.id);
+  if (!document || !of) return null;
+  const sides = [['', 'First side'] as const, ...piece.sides.map((s) => [s.id, s.zone] as const)];
+  const side = sides.some(([s]) => s === wanted) ? wanted : '';
+  const own = ownOn(of, side);
+  const change = (to: (p: Schemas['Piece']) => Schemas['Piece']) => edit((r) => ({ ...r, pieces: r.pieces.map((p) => (p.id === piece.id ? to(p) : p)) }));
+  const set = (to: Partial<Schemas['Overrides']>) => change((p) => withOwn(p, side, { ...ownOn(p, side), ...to }));
+  const line = side === '' ? piece.nameLine : piece.sides.find((s) => s.id === side)?.nameLine;
+  const shown = open || piece.byHand;
+  return (
+    <section className="card" aria-label="By hand">
+      <h2>By hand<span className="count">{piece.byHand ? <button type="button" className="quiet" onClick={() => change((p) => ({ ...p, own: NONE, ownOnSides: {} }))}>as the set again</button> : <button type="button" className="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>{open ? 'close' : 'for this piece alone'}</button>}</span></h2>
+      {shown && sides.length > 1 && (
+        <div className="views" role="group" aria-label="Side">
+          {sides.map(([key, words]) => <button key={key} type="button" className={key === side ? 'view here' : 'view'} aria-pressed={key === side} onClick={() => setWanted(key)}>{words}</button>)}
+        </div>
+      )}
+      {shown && (
+        <div className="by-hand" key={side}>
+          <LengthField label="Moved right" value={own.right} onChange={(right) => set({ right })} />
+          <LengthField label="Moved up" value={own.up} onChange={(up) => set({ up })} />
+          <LengthField label="Letter height of its own" value={own.letterHeight} onChange={(letterHeight) => set({ letterHeight })} />
+          <NumberField label="Letters opened, ‰ of an em" value={own.spacing} step={5} onChange={(spacing) => set({ spacing })} />
+          <label>Typeface
+            <Form.Select size="sm" value={own.typefaceId} onChange={(e) => set({ typefaceId: e.target.value })}>
+              <option value="">the motif’s</option>
+              {faces.data?.map((f) => <option key={f.id} value={f.id}>{f.name}</option>)}
+            </Form.Select>
+          </label>
+          <label>On two lines
+            <Form.Select size="sm" value={own.twoLines} onChange={(e) => set({ twoLines: e.target.value })}>
+              <option value="">no</option>
+              {breaks(line?.words ?? piece.name, own.twoLines).map((b) => <option key={b} value={b}>{b.replace('\n', ' / ')}</option>)}
+            </Form.Select>
+          </label>
+          <PieceLetters id={id} pieceId={piece.id} side={side} name={line ?? undefined} own={own} onChange={(letters) => set({ letters })} />
+          <Check label="No concessions for it" value={own.noConcessions} onChange={(noConcessions) => set({ noConcessions })} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** What was set by hand for a piece on a side; the first side has no id. */
+export function ownOn(piece: Schemas['Piece'], side: string): Schemas['Overrides'] {
+  return side === '' ? piece.own : (piece.ownOnSides[side] ?? NONE);
+}
+
+/** A piece with other settings by hand on one of its sides. */
+export function withOwn(piece: Schemas['Piece'], side: string, own: Schemas['Overrides']): Schemas['Piece'] {
+  return side === '' ? { ...piece, own } : { ...piece, ownOnSides: { ...piece.ownOnSides, [side]: own } };
+}
+
+/** The ways to break a name into two lines, after a space or a hyphen, and the one that is chosen. */
+export function breaks(name: string, chosen: string): string[] {
+  const ways = [...name.matchAll(/[ \-‐–]/g)].map((m) => {
+    const at = m.index;
+    return `${name.slice(0, m[0] === ' ' ? at : at + 1).trim()}\n${name.slice(at + 1).trim()}`;
+  }).filter((b) => b.split('\n').every((l) => /[\p{L}\p{N}]/u.test(l)));
+  return chosen === '' || ways.includes(chosen) ? ways : [...ways, chosen];
+}

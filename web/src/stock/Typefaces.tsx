@@ -1,0 +1,58 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { answer, api, sendFile, type Schemas } from '../api/client';
+import { useRemoval } from '../api/useRemoval';
+import { InkPicture } from '../board/InkPicture';
+
+/** The typefaces at hand, seen with words of the maker's own; more can be added from files. */
+export function Typefaces() {
+  const [words, setWords] = useState('');
+  const cache = useQueryClient();
+  const { data } = useQuery({ queryKey: ['typefaces', 'seen', words.trim()], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { words: words.trim() } } })), placeholderData: (before) => before });
+  const add = useMutation({
+    mutationFn: (file: File) => sendFile<Schemas['TypefaceView'][]>(`/api/typefaces?name=${encodeURIComponent(file.name)}`, file),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['typefaces'] }),
+  });
+  return (
+    <>
+      <div className="filter typeface-words">
+        <label htmlFor="typeface-words">Seen with</label>
+        <Form.Control id="typeface-words" size="sm" placeholder="Fernhollow" value={words} onChange={(e) => setWords(e.target.value)} />
+      </div>
+      <div className="typefaces">
+        {data?.map((t) => <Typeface key={t.id} face={t} />)}
+        <label className="new-card">
+          <strong>Add a typeface</strong>
+          <span className="soft small">A file on this computer: TTF, OTF, or a collection. Mind its licence.</span>
+          <Form.Control type="file" size="sm" aria-label="Typeface file" accept=".ttf,.otf,.ttc,.otc" disabled={add.isPending} onChange={(e) => {
+            const file = (e.target as HTMLInputElement).files?.[0];
+            if (file) add.mutate(file);
+          }} />
+          {add.error && <span className="echo problem" role="alert">{add.error.message}</span>}
+          {add.data && <span className="echo" role="status">Added {add.data.map((f) => f.name).join(', ')}.</span>}
+        </label>
+      </div>
+    </>
+  );
+}
+
+function Typeface({ face }: { face: Schemas['TypefaceView'] }) {
+  const cache = useQueryClient();
+  const remove = useRemoval({
+    name: face.name,
+    remove: () => answer(api.DELETE('/api/typefaces/{id}', { params: { path: { id: face.id } } })),
+    undo: () => answer(api.POST('/api/typefaces/{id}/undo', { params: { path: { id: face.id } } })),
+    onGone: () => void cache.invalidateQueries({ queryKey: ['typefaces'] }),
+  });
+  return (
+    <div className="slip typeface">
+      {face.sampleBox ? <InkPicture label={`Words in ${face.name}`} box={face.sampleBox} paths={[{ d: face.samplePath, className: 'ink' }]} /> : <span className="soft">It lacks these letters.</span>}
+      <strong>{face.name}</strong>
+      <span className="soft">
+        {face.kind}{face.added && ', added'} · <a href={`/api/typefaces/${face.id}/licence`}>{face.hasLicence ? 'licence' : 'no licence stated'}</a>
+        {face.added && <button type="button" className="quiet" aria-label={`Take away ${face.name}`} onClick={() => remove.mutate()}>✕</button>}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,36 @@
+import { useQuery } from '@tanstack/react-query';
+import { Form } from 'react-bootstrap';
+import { answer, api, type Schemas } from '../api/client';
+import { useDocument } from '../api/useDocument';
+import { Conflict } from '../frame/TitleRow';
+
+/** The maker's own: name, how to be reached, and the mark that stands on proofs. */
+export function WorkshopCard() {
+  const graphics = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')) });
+  const params = { path: { id: 'workshop' } };
+  const own = useDocument<Schemas['WorkshopView'], Schemas['Workshop']>({
+    key: ['workshop'],
+    load: () => answer(api.GET('/api/workshops')),
+    save: (body, madeFrom) => answer(api.PUT('/api/workshops/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
+    undo: () => answer(api.POST('/api/workshops/{id}/undo', { params })),
+    redo: () => answer(api.POST('/api/workshops/{id}/redo', { params })),
+    of: (v) => v.workshop,
+    touches: [['proof']],
+  });
+  const { document, edit } = own;
+  if (!document) return null;
+  return (
+    <section className="card workshop" aria-label="The workshop">
+      <Conflict words={own.conflict} takeTheirs={own.takeTheirs} keepMine={own.keepMine} />
+      <label>Name<Form.Control size="sm" aria-label="Name of the workshop" value={document.name} onChange={(e) => edit((w) => ({ ...w, name: e.target.value }))} /></label>
+      <label>How to reach it<Form.Control size="sm" aria-label="How to reach the workshop" value={document.contact} onChange={(e) => edit((w) => ({ ...w, contact: e.target.value }))} /></label>
+      <label>Mark
+        <Form.Select size="sm" aria-label="Mark of the workshop" value={document.markId} onChange={(e) => edit((w) => ({ ...w, markId: e.target.value }))}>
+          <option value="">none</option>
+          {graphics.data?.map((g) => <option key={g.id} value={g.id}>{g.graphic.name}</option>)}
+        </Form.Select>
+      </label>
+      <p className="soft small">They stand on proofs. A mark is one of the graphics that were brought into a motif.</p>
+    </section>
+  );
+}
