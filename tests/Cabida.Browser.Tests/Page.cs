@@ -15,7 +15,7 @@ public sealed class Page(Workshop shop)
         See("header.frame");
     }
 
-    public IWebElement See(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), $"“{css}” was not seen");
+    public IWebElement See(string css) => Until(() => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(), () => $"“{css}” was not seen");
 
     public IWebElement Field(string label) => Until(
         () => ((IJavaScriptExecutor)Driver).ExecuteScript(
@@ -24,7 +24,7 @@ public sealed class Page(Workshop shop)
             return [...document.querySelectorAll('input, textarea, select')].find((e) => named(e) === arguments[0]);
             """,
             label) as IWebElement,
-        $"no field “{label}”");
+        () => $"no field “{label}”");
 
     public void Type(string label, string text) => Until(() =>
     {
@@ -32,11 +32,11 @@ public sealed class Page(Workshop shop)
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text.Length == 0 ? Keys.Delete : text);
         return field;
-    }, $"nothing could be typed into “{label}”");
+    }, () => $"nothing could be typed into “{label}”");
 
     /// <summary>Clicks an element once it is there and nothing lies over it; while a page grows, what is pointed at may move away.</summary>
     public void Press(string css, string? words = null) => Until(
-        () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => words is null || e.Text == words) is { } wanted ? Pressed(wanted) : null, $"no “{css}” could be clicked {words}");
+        () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => words is null || e.Text == words) is { } wanted ? Pressed(wanted) : null, () => $"no “{css}” could be clicked {words}");
 
     /// <summary>Puts a long text into a field as a paste does: at once.</summary>
     public void Paste(string label, string text)
@@ -53,24 +53,28 @@ public sealed class Page(Workshop shop)
     }
 
     public void Choose(string label, string option) => Until(
-        () => Field(label).FindElements(By.TagName("option")).FirstOrDefault(o => Clean(o.Text) == option) is { } wanted ? Pressed(wanted) : null, $"no choice “{option}” in “{label}”");
+        () => Field(label).FindElements(By.TagName("option")).FirstOrDefault(o => Clean(o.Text) == option) is { } wanted ? Pressed(wanted) : null, () => $"no choice “{option}” in “{label}”");
 
     public void Click(string words) => Until(
-        () => Driver.FindElements(By.CssSelector("button, a")).FirstOrDefault(e => e.Displayed && e.Enabled && Clean(e.Text) == words) is { } wanted ? Pressed(wanted) : null, $"nothing to click called “{words}”");
+        () => Driver.FindElements(By.CssSelector("button, a")).FirstOrDefault(e => e.Displayed && e.Enabled && Clean(e.Text) == words) is { } wanted ? Pressed(wanted) : null, () => $"nothing to click called “{words}”");
 
     public void ReadsSoon(string css, string words) => Until(
         () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => Clean(e.Text).Contains(words, StringComparison.Ordinal)),
-        $"“{css}” never read “{words}”, but “{string.Join(" | ", Driver.FindElements(By.CssSelector(css)).Select(e => Clean(e.Text)))}”");
+        () => $"“{css}” never read “{words}”, but “{string.Join(" | ", Driver.FindElements(By.CssSelector(css)).Select(e => Clean(e.Text)))}”");
 
     /// <summary>Waits until no button or link of these words is left.</summary>
     public void GoneSoon(string words) => Until(
-        () => Driver.FindElements(By.CssSelector("button, a")).Any(e => Clean(e.Text) == words) ? null : words, $"“{words}” is still there");
+        () => Driver.FindElements(By.CssSelector("button, a")).Any(e => Clean(e.Text) == words) ? null : words, () => $"“{words}” is still there");
 
     public string Text(string css) => Clean(See(css).Text);
 
-    public void Saved() => Until(() => Driver.FindElements(By.CssSelector(".saved-note.saved")).FirstOrDefault(), "it was never saved");
+    public void Saved() => Until(() => Driver.FindElements(By.CssSelector(".saved-note.saved")).FirstOrDefault(), () => "it was never saved");
 
     public static T Until<T>(Func<T?> look, string otherwise)
+        where T : class => Until(look, () => otherwise);
+
+    /// <summary>Looks until there is something; <paramref name="otherwise"/> tells, at the end, what was there instead.</summary>
+    public static T Until<T>(Func<T?> look, Func<string> otherwise)
         where T : class
     {
         var until = DateTime.UtcNow + Patience;
@@ -94,7 +98,7 @@ public sealed class Page(Workshop shop)
 
             if (DateTime.UtcNow > until)
             {
-                throw new InvalidOperationException(otherwise);
+                throw new InvalidOperationException(otherwise());
             }
 
             Thread.Sleep(60);

@@ -1,23 +1,17 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSaving } from '../frame/saving';
-import { Problem } from './client';
+import { Keeper, type Keeping } from './keeper';
 
-interface Source<V, D> {
+interface Source<V, D> extends Keeping<V, D> {
   /** Tells the document apart in the cache. */
   key: readonly string[];
   load: () => Promise<V>;
-  save: (document: D, madeFrom: number) => Promise<V>;
-  undo: () => Promise<V>;
-  redo: () => Promise<V>;
   /** The editable document within what the server shows of it. */
   of: (view: V) => D;
   /** What else changes when it does. */
   touches?: readonly (readonly string[])[];
 }
-
-const PAUSE = 350;
-const RETRY = 3000;
 
 /**
  * A document that is saved as it is typed. What was typed stays on screen whatever the server answers: a save that
@@ -31,91 +25,71 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   // What the last answer held. The cache tells of it a moment later; until then this is the newer of the two.
   const [known, setKnown] = useState<{ revision: number; document: D }>();
   const [conflict, setConflict] = useState<string>();
-  const now = useRef({ source, wanted: undefined as D | undefined, known: undefined as { revision: number; document: D } | undefined, revision: 0, busy: false, timer: 0 });
+  const [keeper] = useState(() => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, overtaken: setConflict }));
+  const now = useRef({ source, known });
   useEffect(() => {
     now.current.source = source;
-    if (view && view.revision > now.current.revision) now.current.revision = view.revision;
+    keeper.keeping = source;
+    keeper.told = {
+      ...keeper.told,
+      began: () => saving.began(keeper),
+      failed: saving.failed,
+      kept: (fresh) => {
+        now.current.known = { revision: fresh.revision, document: source.of(fresh) };
+        setKnown(now.current.known);
+        cache.setQueryData(source.key, fresh);
+        for (const key of source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
+        if (keeper.wanted === undefined) saving.done(keeper);
+      },
+    };
+    if (view && view.revision > keeper.revision) keeper.revision = view.revision;
   });
 
-  const show = useCallback((fresh: V) => {
-    const { source } = now.current;
-    now.current.revision = fresh.revision;
-    now.current.known = { revision: fresh.revision, document: source.of(fresh) };
-    setKnown(now.current.known);
-    cache.setQueryData(source.key, fresh);
-    for (const key of source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
-  }, [cache]);
-
-  const flush = useCallback(async () => {
-    const s = now.current;
-    window.clearTimeout(s.timer);
-    if (s.busy || s.wanted === undefined) return;
-    const sent = s.wanted;
-    s.busy = true;
-    saving.began();
-    try {
-      const fresh = await s.source.save(sent, s.revision);
-      if (s.wanted === sent) {
-        s.wanted = undefined;
-        setDraft(undefined);
-      }
-      show(fresh);
-      saving.done();
-    } catch (e) {
-      if (e instanceof Problem && e.status === 412) setConflict(e.message);
-      else s.timer = window.setTimeout(() => void flush(), RETRY);
-      saving.failed(e instanceof Error ? e.message : String(e));
-      return;
-    } finally {
-      s.busy = false;
-    }
-    if (s.wanted !== undefined) void flush();
-  }, [saving, show]);
-
-  // Nothing typed is lost when the page is left or hidden.
+  // Nothing typed is lost when the page is left or hidden: it is saved at once, and leaving is asked about until it is.
   useEffect(() => {
-    const leave = () => {
-      if (document.visibilityState === 'hidden') void flush();
+    const hide = () => {
+      if (document.visibilityState === 'hidden') void keeper.flush();
     };
-    document.addEventListener('visibilitychange', leave);
+    const leave = (e: BeforeUnloadEvent) => {
+      if (keeper.wanted === undefined) return;
+      void keeper.flush();
+      e.preventDefault();
+    };
+    document.addEventListener('visibilitychange', hide);
+    window.addEventListener('beforeunload', leave);
     return () => {
-      document.removeEventListener('visibilitychange', leave);
-      void flush();
+      document.removeEventListener('visibilitychange', hide);
+      window.removeEventListener('beforeunload', leave);
+      void keeper.flush();
     };
-  }, [flush]);
+  }, [keeper]);
 
   const edit = useCallback((change: (document: D) => D) => {
-    const s = now.current;
-    const base = s.wanted ?? newest(s.known, view, s.source.of);
-    if (base === undefined) return;
-    s.wanted = change(base);
-    setDraft(s.wanted);
-    window.clearTimeout(s.timer);
-    s.timer = window.setTimeout(() => void flush(), PAUSE);
-  }, [view, flush]);
+    const base = keeper.wanted ?? newest(now.current.known, view, now.current.source.of);
+    if (base !== undefined) keeper.want(change(base));
+  }, [keeper, view]);
 
   const travel = useCallback(async (way: 'undo' | 'redo') => {
-    await flush();
     try {
-      show(await now.current.source[way]());
-      saving.done();
+      await keeper.travel(way);
     } catch (e) {
+      saving.done(keeper);
       saving.say(e instanceof Error ? e.message : String(e));
     }
-  }, [flush, saving, show]);
+  }, [keeper, saving]);
 
   const takeTheirs = useCallback(() => {
-    now.current.wanted = undefined;
-    setDraft(undefined);
+    keeper.drop();
+    saving.done(keeper);
     setConflict(undefined);
     void cache.invalidateQueries({ queryKey: now.current.source.key });
-  }, [cache]);
+  }, [keeper, saving, cache]);
 
   const keepMine = useCallback(async () => {
     setConflict(undefined);
-    now.current.revision = (await now.current.source.load()).revision;
-    void flush();
-  }, [flush]);
+    keeper.revision = (await now.current.source.load()).revision;
+    void keeper.flush();
+  }, [keeper]);
 
   return {
     view,

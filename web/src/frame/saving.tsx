@@ -9,8 +9,9 @@ interface SavingState {
 }
 
 interface Saving {
-  began: () => void;
-  done: () => void;
+  /** Something of this owner is not kept yet; until all of it is done, nothing is called saved. */
+  began: (owner: object) => void;
+  done: (owner: object) => void;
   failed: (why: string) => void;
   /** Tells something; with `undo`, offers to take it back. */
   say: (words: string, undo?: () => void) => void;
@@ -21,12 +22,19 @@ const SavingContext = createContext<Saving>({ began() {}, done() {}, failed() {}
 
 export function SavingProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<SavingState>({ state: 'idle' });
+  const [open] = useState(() => new Set<object>());
   const saving = useMemo<Saving>(() => ({
-    began: () => setState((s) => ({ ...s, state: 'saving', words: undefined, undo: undefined })),
-    done: () => setState({ state: 'saved', at: new Date() }),
+    began: (owner) => {
+      open.add(owner);
+      setState((s) => ({ ...s, state: 'saving', words: undefined, undo: undefined }));
+    },
+    done: (owner) => {
+      open.delete(owner);
+      if (open.size === 0) setState({ state: 'saved', at: new Date() });
+    },
     failed: (words) => setState((s) => ({ ...s, state: 'failed', words, undo: undefined })),
     say: (words, undo) => setState((s) => ({ ...s, words, undo })),
-  }), []);
+  }), [open]);
   return (
     <SavingContext.Provider value={saving}>
       <StateContext.Provider value={state}>{children}</StateContext.Provider>

@@ -1,0 +1,96 @@
+import { Problem } from './client';
+
+/** How a document is kept on the server. */
+export interface Keeping<V, D> {
+  save: (document: D, madeFrom: number) => Promise<V>;
+  undo: () => Promise<V>;
+  redo: () => Promise<V>;
+}
+
+/** What the page does about what happens to its document. */
+export interface Told<V, D> {
+  /** What is typed and not yet kept; `undefined` once all of it is. */
+  draft: (wanted: D | undefined) => void;
+  /** There is something that is not kept yet. */
+  began: () => void;
+  kept: (fresh: V) => void;
+  failed: (why: string) => void;
+  overtaken: (why: string) => void;
+}
+
+const PAUSE = 350;
+const RETRY = 3000;
+
+/**
+ * Saves a document as it is typed: one request at a time, the newest state last. From the first stroke on the
+ * document counts as not kept; a save that fails is tried again, one that was overtaken elsewhere waits for a choice.
+ */
+export class Keeper<V extends { revision: number }, D> {
+  keeping: Keeping<V, D>;
+  told: Told<V, D>;
+  /** The revision that the next save is made from. */
+  revision = 0;
+  wanted: D | undefined;
+  private running: Promise<void> | undefined;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(keeping: Keeping<V, D>, told: Told<V, D>) {
+    this.keeping = keeping;
+    this.told = told;
+  }
+
+  want(document: D) {
+    this.wanted = document;
+    this.told.began();
+    this.told.draft(document);
+    this.after(PAUSE);
+  }
+
+  /** Forgets what was typed. */
+  drop() {
+    clearTimeout(this.timer);
+    this.wanted = undefined;
+    this.told.draft(undefined);
+  }
+
+  /** Saves now whatever is not kept yet; ends when nothing is under way, kept or not. */
+  flush(): Promise<void> {
+    clearTimeout(this.timer);
+    return (this.running ??= this.saveAll().finally(() => { this.running = undefined; }));
+  }
+
+  /** Takes the last step back, or again; what is typed is kept first, so that it is the step. */
+  async travel(way: 'undo' | 'redo') {
+    await this.flush();
+    if (this.wanted !== undefined) return;
+    this.told.began();
+    this.show(await this.keeping[way]());
+  }
+
+  private async saveAll() {
+    while (this.wanted !== undefined) {
+      const sent = this.wanted;
+      try {
+        const fresh = await this.keeping.save(sent, this.revision);
+        if (this.wanted === sent) this.drop();
+        this.show(fresh);
+      } catch (e) {
+        const why = e instanceof Error ? e.message : String(e);
+        if (e instanceof Problem && e.status === 412) this.told.overtaken(why);
+        else this.after(RETRY);
+        this.told.failed(why);
+        return;
+      }
+    }
+  }
+
+  private show(fresh: V) {
+    this.revision = fresh.revision;
+    this.told.kept(fresh);
+  }
+
+  private after(pause: number) {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), pause);
+  }
+}
