@@ -118,7 +118,7 @@ public sealed class MeasureTests : IDisposable
         var mugs = await app.Change("/api/runs/crew-mugs", "run", r => r["zone"] = "left");
         mugs["lacks"]!.AsArray().ShouldBeEmpty();
         var ground = await app.Get("/api/runs/crew-mugs/ground");
-        ((double)ground["zoneBox"]!["width"]!).ShouldBe(70, 1e-6);
+        ((double)ground["faces"]![0]!["zoneBox"]!["width"]!).ShouldBe(70, 1e-6);
         var bench = await app.Get("/api/runs/crew-mugs/bench");
         Application.Words(bench["surfaces"]![0]!["places"]![0]!["place"]).ShouldContain("62.0 mm to the left of it");
     }

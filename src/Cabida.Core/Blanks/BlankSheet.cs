@@ -45,7 +45,8 @@ public sealed record LaidClear(KeptClear Spec, IReadOnlyList<FieldEcho> Echoes);
 /// <param name="Name">What is there.</param>
 /// <param name="IsHole">Whether it goes through.</param>
 /// <param name="Area">Its own area, without clearance; bands and strips reach beyond the surface.</param>
-public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geometries.Polygon Area);
+/// <param name="Facing">Of a cloth thing: on its front or its back.</param>
+public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geometries.Polygon Area, Facing Facing = Facing.Front);
 
 /// <summary>One size of a blank worked out; most blanks have one, without a name.</summary>
 /// <param name="Size">The size's name; empty where there are none.</param>
@@ -59,6 +60,12 @@ public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geome
 public sealed record SizeSheet(
     string Size, Wall? Wall, BelliedWall? Bellied, Panel? Panel, FrameMats? Mats, IReadOnlyList<ClearPlace> Places, IReadOnlyList<LaidZone> Zones, IReadOnlyList<WorkedOut> WorksOut)
 {
+    /// <summary>The back of a cloth thing, laid to the right of its front; null for others.</summary>
+    public Panel? Back { get; init; }
+
+    /// <summary>One face of a flat thing; null where its surface is unknown or it has no back.</summary>
+    public Panel? PanelOf(Facing facing) => facing == Facing.Back ? Back : Panel;
+
     /// <summary>A zone by its id; the first when none is named.</summary>
     public LaidZone? ZoneOf(string id) => id.Length == 0 ? Zones.Count > 0 ? Zones[0] : null : Zones.FirstOrDefault(z => z.Spec.Id == id);
 }

@@ -66,6 +66,9 @@ public enum DimensionKind
     /// <summary>From the collar seam down to the top of the pocket.</summary>
     CollarToPocket,
 
+    /// <summary>From the collar seam at the middle of the back down to the hem.</summary>
+    BackCollarToHem,
+
     /// <summary>The width of a frame's rebate.</summary>
     RebateWidth,
 

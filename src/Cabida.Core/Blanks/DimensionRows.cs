@@ -107,7 +107,8 @@ public static class DimensionRows
             (DimensionKind.Width, "Width at the armpits", Straight, SteelRule, true),
             (DimensionKind.CollarToHem, "Collar seam to hem", Straight, SteelRule, true),
             (DimensionKind.ShoulderToCollar, "Shoulder to collar seam", Straight, SteelRule, false),
-            (DimensionKind.CollarToPocket, "Collar seam to pocket", Straight, SteelRule, false)),
+            (DimensionKind.CollarToPocket, "Collar seam to pocket", Straight, SteelRule, false),
+            (DimensionKind.BackCollarToHem, "Back collar seam to hem", Straight, SteelRule, false)),
         GarmentKind.Bag => Lettered(
             (DimensionKind.Width, "Width", Straight, SteelRule, true),
             (DimensionKind.CollarToHem, "Top edge to bottom", Straight, SteelRule, true),

@@ -12,6 +12,7 @@ internal static class SurfaceReadings
         Wall? wall = null;
         BelliedWall? bellied = null;
         Panel? panel = null;
+        Panel? back = null;
         FrameMats? mats = null;
         switch (blank.Surface)
         {
@@ -29,7 +30,8 @@ internal static class SurfaceReadings
                 panel = PanelReadings.Of(blank, rows, asked);
                 break;
             case SurfaceKind.Garment:
-                panel = GarmentReadings.Of(blank.Garment.Kind, rows, asked);
+                panel = GarmentReadings.Front(blank.Garment.Kind, rows, asked);
+                back = panel is null ? null : GarmentReadings.Back(panel, rows, asked);
                 break;
             case SurfaceKind.Framed:
                 mats = FrameMats.Of(blank.Frame, rows, asked);
@@ -42,7 +44,7 @@ internal static class SurfaceReadings
         var limits = Limits(blank, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
         var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor) && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null));
-        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, mats, kept, limits, mayBeGiven))];
+        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, back is not null && z.Facing == Facing.Back ? back : panel, mats, kept, limits, mayBeGiven))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
         var works = !known && zones.Any(z => z.Zone is not null);
@@ -61,11 +63,11 @@ internal static class SurfaceReadings
             findings.Add(new BlankFinding(true, [], Phrase.Say($"It has no zone yet. Add one, so that artwork may go on it.")));
         }
 
-        var sheet = new SizeSheet(rows.Of, wall, bellied, panel, mats, Places(wall, panel, kept, findings), zones, []);
+        var sheet = new SizeSheet(rows.Of, wall, bellied, panel, mats, Places(wall, panel, back, kept, findings), zones, []) { Back = back };
         return sheet with { WorksOut = SurfaceFigures.Of(sheet, rows) };
     }
 
-    private static List<ClearPlace> Places(Wall? wall, Panel? panel, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+    private static List<ClearPlace> Places(Wall? wall, Panel? panel, Panel? back, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
     {
         if (wall is null && panel is null)
         {
@@ -74,16 +76,17 @@ internal static class SurfaceReadings
 
         var datums = panel?.Datums ?? Datums.Of(new Geometry.Box(-wall!.StraightGirth.Value.Millimetres / 2, 0, wall.StraightGirth.Value.Millimetres / 2, wall.Height.Value.Millimetres));
         var places = new List<ClearPlace>();
-        foreach (var clear in kept)
+        var faces = back is null ? [(Facing.Front, datums)] : new[] { (Facing.Front, datums), (Facing.Back, back.Datums) };
+        foreach (var (clear, facing, from) in kept.SelectMany(k => faces.Where(f => back is null || k.Spec.IsOn(f.Item1)).Select(f => (k, f.Item1, f.Item2))))
         {
-            var area = ClearShapes.Of(clear, datums, 0);
+            var area = ClearShapes.Of(clear, from, 0);
             if (area.Problem is { } problem)
             {
                 findings.Add(new BlankFinding(true, [], problem));
                 continue;
             }
 
-            places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value));
+            places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, facing));
         }
 
         return places;
@@ -137,7 +140,7 @@ internal static class SurfaceReadings
                 return LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"));
             }
 
-            var laid = PanelZone.Lay(part.Value, zone, kept, limits);
+            var laid = PanelZone.Lay(part.Value, zone, part.Value.Garment is null ? kept : [.. kept.Where(k => k.Spec.IsOn(part.Value.Facing))], limits);
             return laid.Zone is not { } z
                 ? LaidZone.Fail(spec, echoes, laid.Problem)
                 : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));

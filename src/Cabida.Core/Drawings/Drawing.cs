@@ -34,7 +34,7 @@ public enum StrokeKind
 /// <param name="Kind">What it stands for.</param>
 /// <param name="Points">Its points; millimetres, y up.</param>
 /// <param name="Closed">Whether it closes.</param>
-/// <param name="Label">A word inside it.</param>
+/// <param name="Label">A word inside it; of a centre line, at its foot.</param>
 public sealed record Stroke(StrokeKind Kind, IReadOnlyList<PlanePoint> Points, bool Closed = false, string? Label = null);
 
 /// <summary>Where a dimension line is laid.</summary>

@@ -9,11 +9,24 @@ public static class FlatDrawing
 {
     private const int ArcSteps = 48;
 
-    /// <summary>One zone with what surrounds it, in the zone's own coordinates: what artwork is placed on.</summary>
+    /// <summary>
+    /// One zone with what surrounds it, in the zone's own coordinates: what artwork is placed on. A zone that is small on
+    /// its panel is looked at closely.
+    /// </summary>
     /// <param name="laid">The zone.</param>
     /// <param name="sheet">The size it is a zone of.</param>
     /// <param name="others">Zones of the same size that artwork is placed on as well.</param>
     public static Drawing Of(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
+    {
+        var whole = Whole(laid, sheet, others);
+        return laid.Panel is null || others.Any(o => o.Spec.Facing != laid.Spec.Facing) ? whole : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
+    }
+
+    /// <summary>The same with the whole surface in view; of a cloth thing all faces that the zones are on.</summary>
+    /// <param name="laid">The zone.</param>
+    /// <param name="sheet">The size it is a zone of.</param>
+    /// <param name="others">Zones of the same size that artwork is placed on as well.</param>
+    public static Drawing Whole(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
     {
         ArgumentNullException.ThrowIfNull(laid);
         ArgumentNullException.ThrowIfNull(sheet);
@@ -25,7 +38,7 @@ public static class FlatDrawing
             return OfWall(wall, sheet, [(zone, null, wall), .. beside.Select(o => (o.Zone!, (string?)null, o.Wall!))]);
         }
 
-        return laid.Panel is not null ? PanelDrawing.Around(PanelDrawing.WithZones(sheet, [laid, .. others]), [zone, .. others.Select(o => o.Zone).OfType<Zone>()]) : OfZoneAlone(zone);
+        return laid.Panel is not null ? PanelDrawing.WithZones(sheet, [laid, .. others]) : OfZoneAlone(zone);
     }
 
     /// <summary>A whole surface with all its zones; null when there is neither surface nor zone.</summary>

@@ -15,9 +15,11 @@ internal static class PanelDrawing
     /// <summary>With zones and their dimensions, for placing artwork.</summary>
     public static Drawing WithZones(SizeSheet sheet, IReadOnlyList<LaidZone> zones)
     {
-        var strokes = Strokes(sheet);
+        var faces = FacesOf(sheet, zones);
+        var strokes = Strokes(sheet, faces);
         var dimensions = new List<DimensionLine>();
         var box = BoxOf(strokes);
+        var measured = new HashSet<Facing>();
         foreach (var laid in zones.Where(z => z.Zone is not null))
         {
             var zone = laid.Zone!;
@@ -28,14 +30,18 @@ internal static class PanelDrawing
             }
 
             var safe = zone.Cautious.Bounds;
-            if (dimensions.Count == 0)
+            if (measured.Add(laid.Spec.Facing))
             {
+                // Lines from the front would cross the back beside it: the figure stands at the zone itself.
+                var inFront = faces.Count > 1 && laid.Spec.Facing == Facing.Front;
                 dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
-                dimensions.Add(new(null, "", safe.Height, null, new(safe.MaxX, safe.MinY), new(safe.MaxX, safe.MaxY), DimensionPlace.Right, 0, OfZone: true));
+                dimensions.Add(inFront
+                    ? new(null, "", safe.Height, null, new(safe.MaxX, safe.MaxY), new(safe.MaxX, safe.MinY), DimensionPlace.Along, 0, OfZone: true)
+                    : new(null, "", safe.Height, null, new(safe.MaxX, safe.MinY), new(safe.MaxX, safe.MaxY), DimensionPlace.Right, 0, OfZone: true));
             }
         }
 
-        if (sheet.Panel is { } panel)
+        if (faces.Count > 0 && sheet.PanelOf(faces[0]) is { } panel)
         {
             var whole = panel.Datums.Box;
             dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
@@ -44,6 +50,11 @@ internal static class PanelDrawing
 
         return new Drawing(box, strokes, dimensions, []);
     }
+
+    /// <summary>The faces of a thing that zones are on, front first; of a thing without zones its front.</summary>
+    private static IReadOnlyList<Facing> FacesOf(SizeSheet sheet, IReadOnlyList<LaidZone> zones) => sheet.Back is null || zones.Count == 0
+        ? [Facing.Front]
+        : [.. zones.Select(z => z.Spec.Facing).Distinct().Order()];
 
     /// <summary>
     /// A drawing seen through a window round one zone where the zone is much smaller than the surface, so that artwork on it
@@ -72,14 +83,15 @@ internal static class PanelDrawing
     /// <summary>How much is seen around it, as a share of its larger side.</summary>
     private const double Beyond = 0.4;
 
-    /// <summary>The lines of a surface without zones.</summary>
-    public static List<Stroke> Strokes(SizeSheet sheet)
+    /// <summary>The lines of a surface without zones, of a cloth thing those of some of its faces.</summary>
+    public static List<Stroke> Strokes(SizeSheet sheet, IReadOnlyList<Facing> faces) => [.. faces.SelectMany(f => Strokes(sheet, sheet.PanelOf(f)!, faces.Count > 1 || f == Facing.Back))];
+
+    private static List<Stroke> Strokes(SizeSheet sheet, Panel panel, bool named)
     {
-        var panel = sheet.Panel!;
         var strokes = new List<Stroke>();
         if (panel.Garment is { } kind)
         {
-            strokes.AddRange(Silhouette(kind, panel));
+            strokes.AddRange(Silhouette(kind, panel, sheet));
         }
         else if (sheet.Mats is { } mats)
         {
@@ -90,7 +102,7 @@ internal static class PanelDrawing
             strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select((r, i) => new Stroke(i == 0 ? StrokeKind.Edge : StrokeKind.Hole, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
         }
 
-        foreach (var place in sheet.Places)
+        foreach (var place in sheet.Places.Where(p => p.Facing == panel.Facing))
         {
             var within = place.IsHole ? place.Area : Outlines.PolygonsOf(place.Area.Intersection(panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
             if (within is not null)
@@ -100,7 +112,7 @@ internal static class PanelDrawing
         }
 
         var box = panel.Datums.Box;
-        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))]));
+        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))], Label: named ? panel.Facing == Facing.Back ? "back" : "front" : null));
         return strokes;
     }
 
@@ -133,27 +145,31 @@ internal static class PanelDrawing
 
     private static Stroke Rectangle(StrokeKind kind, Box b) => new(kind, FlatDrawing.Points(Outlines.Rectangle(b)), Closed: true);
 
-    private static IEnumerable<Stroke> Silhouette(GarmentKind kind, Panel panel)
+    private static IEnumerable<Stroke> Silhouette(GarmentKind kind, Panel panel, SizeSheet sheet)
     {
         var box = panel.Datums.Box;
-        var (w, top) = (box.Width, box.MaxY);
+        var (w, top, middle) = (box.Width, box.MaxY, box.CentreX);
         if (kind == GarmentKind.Bag)
         {
             yield return Rectangle(StrokeKind.Edge, box);
             foreach (var reach in new[] { 0.34, 0.28 })
             {
-                yield return new Stroke(StrokeKind.Edge, [.. Enumerable.Range(0, 25).Select(i => Math.PI * i / 24).Select(a => new PlanePoint((reach - 0.06) * w * Math.Cos(a), top + (reach * w * Math.Sin(a))))]);
+                yield return new Stroke(StrokeKind.Edge, [.. Enumerable.Range(0, 25).Select(i => Math.PI * i / 24).Select(a => new PlanePoint(middle + ((reach - 0.06) * w * Math.Cos(a)), top + (reach * w * Math.Sin(a))))]);
             }
 
             yield break;
         }
 
-        var shoulder = panel.Datums.Heights.TryGetValue(Datum.Shoulder, out var read) ? read : top + (0.06 * w);
+        // The collar is cut less deep at the back; where that was not read, a third as deep is drawn.
+        var front = sheet.Panel!.Datums.Box.MaxY;
+        var shoulder = Math.Max(top, panel.Datums.Heights.TryGetValue(Datum.Shoulder, out var read) ? read : front + (0.06 * w));
+        var collar = panel.Facing == Facing.Front || panel.Datums.Heights.ContainsKey(Datum.Collar) ? top : shoulder - ((shoulder - front) / 3);
         List<PlanePoint> right =
         [
-            new(w / 2, 0), new(w / 2, top - (0.34 * w)), new(0.66 * w, top - (0.44 * w)), new(0.78 * w, top - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder),
-            .. Enumerable.Range(1, 8).Select(i => Math.PI / 2 * i / 8).Select(a => new PlanePoint(0.17 * w * Math.Cos(a), shoulder - ((shoulder - top) * Math.Sin(a)))),
+            .. new PlanePoint[] { new(w / 2, 0), new(w / 2, front - (0.34 * w)), new(0.66 * w, front - (0.44 * w)), new(0.78 * w, front - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder) },
+            .. Enumerable.Range(1, 8).Select(i => Math.PI / 2 * i / 8).Select(a => new PlanePoint(0.17 * w * Math.Cos(a), shoulder - ((shoulder - collar) * Math.Sin(a)))),
         ];
-        yield return new Stroke(StrokeKind.Edge, [.. right, .. Enumerable.Reverse(right).Skip(1).Select(p => new PlanePoint(-p.X, p.Y))], Closed: true);
+        right = [.. right.Select(p => p with { X = middle + p.X })];
+        yield return new Stroke(StrokeKind.Edge, [.. right, .. Enumerable.Reverse(right).Skip(1).Select(p => new PlanePoint((2 * middle) - p.X, p.Y))], Closed: true);
     }
 }

@@ -24,6 +24,35 @@ public static class StandingDrawing
             : OfPanel(blank, shown, letters);
     }
 
+    /// <summary>The back of a size of a cloth thing, with the places to measure there; null for what has none, or where too little was read.</summary>
+    public static Drawing? Behind(BlankSheet sheet, string size = "")
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        var shown = sheet.SizeOf(size);
+        if (shown.Back is not { } back)
+        {
+            return null;
+        }
+
+        var letters = new Letters(sheet, shown.Size);
+        var strokes = PanelDrawing.Strokes(shown, [Facing.Back]);
+        strokes.AddRange(Zones(shown, Facing.Back));
+        var box = back.Datums.Box;
+        var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.Width, new(box.MinX, box.MinY), new(box.MaxX, box.MinY), DimensionPlace.Below) };
+        var callouts = new List<Callout>();
+        if (back.Garment == GarmentKind.Shirt)
+        {
+            dimensions.Add(letters.Line(DimensionKind.BackCollarToHem, new(box.MinX, 0), new(box.MinX, box.MaxY), DimensionPlace.Left));
+            callouts.AddRange(back.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder) ? [letters.Call(DimensionKind.ShoulderToCollar, "shoulder", new(box.CentreX + (0.17 * box.Width), shoulder))] : []);
+        }
+
+        return new Drawing(PanelDrawing.BoxOf(strokes), strokes, dimensions, callouts);
+    }
+
+    private static IEnumerable<Stroke> Zones(SizeSheet sheet, Facing facing) => sheet.Zones
+        .Where(z => z is { Zone: not null, Panel: not null } && z.Panel.Facing == facing)
+        .SelectMany(z => Outlines.RingsOf(z.Zone!.Cautious.Outline).Select(r => new Stroke(StrokeKind.Zone, [.. r.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
+
     private static Drawing OfWall(Blank blank, SizeSheet sheet, Letters letters)
     {
         var wall = sheet.Wall ?? Examples.Wall(blank.Surface);
@@ -133,11 +162,8 @@ public static class StandingDrawing
     {
         var guessed = sheet.Panel is null;
         var drawn = guessed ? Examples.Panel(blank, sheet) : sheet;
-        var strokes = PanelDrawing.Strokes(drawn);
-        foreach (var laid in sheet.Zones.Where(z => z is { Zone: not null, Panel: not null }))
-        {
-            strokes.AddRange(Outlines.RingsOf(laid.Zone!.Cautious.Outline).Select(r => new Stroke(StrokeKind.Zone, [.. r.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
-        }
+        var strokes = PanelDrawing.Strokes(drawn, [Facing.Front]);
+        strokes.AddRange(Zones(sheet, Facing.Front));
 
         var box = drawn.Panel!.Datums.Box;
         var (dimensions, callouts) = blank.Surface switch

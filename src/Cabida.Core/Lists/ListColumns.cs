@@ -42,11 +42,16 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
         return new([.. columns.Select((c, i) => Array.IndexOf(columns, c) == i ? c : "")], heading);
     }
 
-    /// <summary>Whether a row says just what the columns are: so nothing else is lost when it is taken for their heading.</summary>
+    /// <summary>
+    /// Whether a row says just what the columns are: so nothing else is lost when it is taken for their heading. A list with
+    /// fewer columns may say so of those it has, if they are two or more.
+    /// </summary>
     public bool IsHeading(IReadOnlyList<string> row)
     {
         ArgumentNullException.ThrowIfNull(row);
-        return Fields.Any(f => f.Length > 0) && Fields.Select((f, i) => (Field: f, Cell: i < row.Count ? row[i] : "")).All(c => c.Field.Length == 0 || FieldFor(c.Cell, Fields) == c.Field);
+        var used = Fields.Count(f => f.Length > 0);
+        var there = Fields.Take(row.Count).Select((f, i) => (Field: f, Cell: row[i])).Where(c => c.Field.Length > 0).ToList();
+        return there.Count >= Math.Clamp(used, 1, 2) && there.All(c => FieldFor(c.Cell, Fields) == c.Field);
     }
 
     private static bool IsHeading(IReadOnlyList<string> row, IReadOnlyList<string> fields) => row.Any(c => FieldFor(c, fields) is { } field && (field.Length > 0 && (fields.Contains(field) && field != Motifs.Fields.Name || NameWords.Contains(Plain(c)) || QuantityWords.Contains(Plain(c)))));

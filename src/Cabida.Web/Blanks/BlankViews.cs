@@ -43,7 +43,13 @@ internal sealed record ZoneView(
     string Id, IReadOnlyList<FieldEchoView> Echoes, Box? Box, double? Width, double? Height, Phrase? Problem, IReadOnlyList<Phrase> Sums, ZoneStands? Stands);
 
 /// <summary>One size of a blank.</summary>
-internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Flat, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
+/// <param name="Size">Its name; empty where there is but one.</param>
+/// <param name="Standing">It as it stands; of a cloth thing its front.</param>
+/// <param name="Behind">Of a cloth thing its back.</param>
+/// <param name="Flat">It laid flat with its zones.</param>
+/// <param name="Zones">Its zones.</param>
+/// <param name="WorksOut">What follows from its readings.</param>
+internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
 
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(
@@ -106,6 +112,7 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
     private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) => new(
         size.Size,
         DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
+        StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
         FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
         [.. size.Zones.Select(z => new ZoneView(
             z.Spec.Id, FieldEchoView.Of(z.Echoes), z.Zone?.Nominal.Bounds, z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,

@@ -133,11 +133,12 @@ internal sealed record BenchView(
         if (laid.Panel is { } panel)
         {
             var from = laid.Spec.Place.From;
+            var line = panel.Facing == Facing.Back ? "middle line of the back" : "middle line";
             return laid.Spec.Height.IsEmpty || from is Datum.Middle or Datum.Top or Datum.Bottom || !panel.Datums.Heights.TryGetValue(from, out var datum)
-                ? Phrase.Say($"Middle of the ink on the middle line{aside}. Measure each piece down from the top edge.")
+                ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")
                 : Datums.IsUpwards(from)
-                    ? Phrase.Say($"Middle of the ink on the middle line{aside}; the zone begins {Length.Mm(zone.Nominal.Bounds.MinY - datum)} above the {Datums.Name(from)}.")
-                    : Phrase.Say($"Middle of the ink on the middle line{aside}; the zone begins {Length.Mm(datum - zone.Nominal.Bounds.MaxY)} below the {Datums.Name(from)}.");
+                    ? Phrase.Say($"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(zone.Nominal.Bounds.MinY - datum)} above the {Datums.Name(from)}.")
+                    : Phrase.Say($"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(datum - zone.Nominal.Bounds.MaxY)} below the {Datums.Name(from)}.");
         }
 
         return Phrase.Say($"In the middle of the area that was measured; where that stands on the goods is not known.");

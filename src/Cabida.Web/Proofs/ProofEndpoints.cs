@@ -2,6 +2,7 @@ using System.Globalization;
 using Cabida.Core.Drawings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Proofs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -33,9 +34,9 @@ internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView>
 /// <param name="BlankRevision">The revision of the blank that approvals are for.</param>
 /// <param name="Gone">Names of pieces that were shown and are no longer in the list.</param>
 /// <param name="Goods">What artwork is seen against.</param>
-/// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees.</param>
+/// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees. Null for what is not turned.</param>
 internal sealed record ProofView(
-    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int BlankRevision, int Gone, GoodsView Goods, double Facing);
+    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int BlankRevision, int Gone, GoodsView Goods, double? Facing);
 
 internal static class ProofEndpoints
 {
@@ -53,7 +54,7 @@ internal static class ProofEndpoints
             return TypedResults.Ok(new ProofView(
                 run.Lacks, workshop, [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))], Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
                 run.Run.Document.Shown?.On ?? "", run.Run.Document.Blank?.Revision ?? 0,
-                run.Run.Document.Shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0, GoodsView.Of(run.Blank?.Material), run.Ground?.Wall?.Turn.Degrees ?? 0));
+                run.Run.Document.Shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0, GoodsView.Of(run.Blank?.Material), run.Ground?.Wall?.Turn.Degrees));
         }).WithName("GetProof");
 
         runs.MapGet("/proof/pieces", async Task<Results<Ok<ProofPage>, NotFound>> (string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
@@ -90,26 +91,46 @@ internal static class ProofEndpoints
             var (films, facing) = (fitted.Of(run, piece).Films.ToList(), turn ?? ground.Wall?.Turn.Degrees ?? 0);
             var (drawing, inks) = ground.Wall is { } wall
                 ? (SeenDrawing.Blank(wall, ground.Zone, facing), films.Select(f => f with { Ink = SeenDrawing.Seen(wall, f.Ink, facing) }).ToList())
-                : (run.SurfaceOf(piece).Flat(), films);
+                : (run.SurfaceOf(piece).Whole(), films);
             return TypedResults.File(
                 ShopPicture.Png(drawing, run.Blank?.Material.SeenAgainst ?? "", [.. inks.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour))], ground.Wall is not null, size ?? 1200),
                 "image/png", CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png");
         }).WithName("GetShopPicture");
     }
 
-    private static ProofPieceView PieceOf(FittedPiece piece, ReadRun run)
+    /// <summary>A piece as it lies on paper: zones of two faces stand beside one another.</summary>
+    private sealed record LaidPiece(IReadOnlyList<FilmInk> Films, IReadOnlyList<InkView> Inks, Area Zone)
+    {
+        public static LaidPiece Of(FittedPiece piece, ReadRun run)
+        {
+            var on = run.SurfaceOf(piece.Fit.Piece);
+            var faces = ReadFace.Of(on);
+            var beside = ReadFace.Beside(faces);
+            Motion Of(string side) => beside[Math.Max(0, faces.ToList().FindIndex(f => f.Sides.Contains(side)))];
+            IReadOnlyList<FilmInk> films = faces.Count == 1 ? [.. piece.Films] : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, Of(s.Side.Side.Id)) }))];
+            return new LaidPiece(
+                films,
+                faces.Count == 1 ? piece.Inks : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
+                Outlines.Union([piece.Fit.Zone.Cautious.Outline, .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id))))]));
+        }
+    }
+
+    private static ProofPieceView PieceOf(FittedPiece piece, ReadRun run) => PieceOf(piece, LaidPiece.Of(piece, run), run);
+
+    private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run)
     {
         var fit = piece.Fit;
-        var (revision, zone) = (run.Run.Document.Blank?.Revision ?? 0, ZoneOf(piece, run));
+        var (revision, zone) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone);
         return new ProofPieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, piece.Inks, [.. piece.Fits.Select(f => Box.Of(f.Ink)).OfType<Box>()], Box.Around(piece.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. piece.Fits.Select(f => Box.Of(f.Ink)).OfType<Box>()], Box.Around(laid.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
             Proofing.StateOf(fit.Piece.Verdict, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, piece.Hash), piece.Hash, piece.MayBeCut);
     }
 
     private static ProofPiece OnPaper(FittedPiece piece, ReadRun run)
     {
-        var (fit, view) = (piece.Fit, PieceOf(piece, run));
+        var laid = LaidPiece.Of(piece, run);
+        var (fit, view) = (piece.Fit, PieceOf(piece, laid, run));
         var facts = new List<string>();
         facts.AddRange(view.Sizes.Select(box => $"{Length.Mm(box.Width)} × {Length.Mm(box.Height)}"));
         facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
@@ -118,10 +139,6 @@ internal static class ProofEndpoints
             fit.Piece.Name, string.Join(", ", facts),
             view.State switch { ProofState.Approved => "approved", ProofState.Corrected => $"asked: {view.Words}", ProofState.Voided => "was approved; changed since", _ => "" },
             view.Since switch { SinceShown.New => "new", SinceShown.Changed => "changed", _ => "" },
-            [.. piece.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))], ZoneOf(piece, run));
+            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))], laid.Zone);
     }
-
-    /// <summary>The zones of all its sides, in the coordinates of the first.</summary>
-    private static Area ZoneOf(FittedPiece piece, ReadRun run) =>
-        Outlines.Union([piece.Fit.Zone.Cautious.Outline, .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, run.SurfaceOf(piece.Fit.Piece).MotionOf(s.Side)))]);
 }

@@ -1,3 +1,4 @@
+using Cabida.Core.Blanks;
 using System.Globalization;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
@@ -14,12 +15,21 @@ namespace Cabida.Web.Runs;
 
 /// <summary>What the pieces of a run stand on.</summary>
 /// <param name="Lacks">What is lacking before anything can be set.</param>
-/// <param name="Flat">The blank laid flat.</param>
-/// <param name="ZoneBox">The box round its cautious zone.</param>
-/// <param name="Sums">Where the zone's figures come from.</param>
 /// <param name="Pieces">How many pieces there are.</param>
 /// <param name="Goods">What artwork is seen against.</param>
-internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, DrawingView? Flat, Box? ZoneBox, IReadOnlyList<Phrase> Sums, int Pieces, GoodsView Goods);
+/// <param name="Faces">Its faces that artwork is on, each looked at closely; none while something is lacking.</param>
+internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, int Pieces, GoodsView Goods, IReadOnlyList<FaceView> Faces);
+
+/// <summary>A face of a thing as the board shows it.</summary>
+/// <param name="Facing">Which, where there are two.</param>
+/// <param name="Flat">It laid flat.</param>
+/// <param name="ZoneBox">The box round the cautious zones on it.</param>
+/// <param name="Sides">The sides on it; the first has no id.</param>
+/// <param name="Sums">Where the figures of its first zone come from.</param>
+internal sealed record FaceView(Facing Facing, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+{
+    public static FaceView Of(ReadFace face) => new(face.Facing, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
+}
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>
 internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Pieces);
@@ -48,11 +58,9 @@ internal static class FitEndpoints
             var on = run.Surface is null ? null : run.SurfaceOf(size ?? "");
             return TypedResults.Ok(new FitGroundView(
                 run.Lacks,
-                on is null ? null : DrawingView.Of(on.Flat()),
-                on?.ZoneBox(),
-                on?.Ground.Zone.Sums ?? [],
                 run.Run.Document.Pieces.Count,
-                GoodsView.Of(run.Blank?.Material)));
+                GoodsView.Of(run.Blank?.Material),
+                on is null ? [] : [.. ReadFace.Of(on).Select(FaceView.Of)]));
         }).WithName("GetGround");
 
         runs.MapGet("/pieces", async Task<Results<Ok<PiecePage>, NotFound>> (

@@ -46,8 +46,8 @@ internal sealed record NameLine(string PartId, string Words, IReadOnlyList<strin
         && Fields.Fill(line.Text, piece.Fields).Trim() is var words ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))]) : null;
 }
 
-/// <summary>Another side of a piece.</summary>
-internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, RoundView? Round, NameLine? NameLine);
+/// <summary>Another side of a piece; the box of its ink in the coordinates of the first.</summary>
+internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, Box? InkBox, RoundView? Round, NameLine? NameLine);
 
 /// <summary>A fitted piece as the Fit view shows it; millimetres, y up, developed coordinates.</summary>
 internal sealed record PieceView(
@@ -90,7 +90,7 @@ internal sealed record PieceView(
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
             fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
-            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
+            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
             [.. fit.Concessions.Select(c => c.Message)], fit.Piece.AllOwn.Any(o => !o.IsNone), NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground), piece.Hash, piece.Findings);
     }
 

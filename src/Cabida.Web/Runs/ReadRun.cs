@@ -34,6 +34,9 @@ internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Gro
     /// <summary>It laid flat with the zones of all sides, in the coordinates of the first.</summary>
     public Drawing Flat() => FlatDrawing.Of(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
 
+    /// <summary>The same with all of its surface in view.</summary>
+    public Drawing Whole() => FlatDrawing.Whole(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
+
     /// <summary>The box round the cautious zones of all sides, in the coordinates of the first.</summary>
     public Box ZoneBox() => Box.Around(Sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, MotionOf(s)))!.Value).Prepend(Ground.Zone.Cautious.Bounds))!.Value;
 

@@ -40,7 +40,7 @@ internal static class SeenEndpoints
                         [.. fitted.Of(run, piece).Films.Select(f => InkView.Of(f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) }, ground.FilmOf(f.Film.FilmId)))],
                         turn, CanTurn: true)
                     // A flat thing is seen front on, as it lies.
-                    : new SeenView(DrawingView.Of(run.SurfaceOf(piece).Flat()), fitted.Of(run, piece).Inks, 0, CanTurn: false))
+                    : new SeenView(DrawingView.Of(run.SurfaceOf(piece).Whole()), fitted.Of(run, piece).Inks, 0, CanTurn: false))
                 : TypedResults.NotFound()).WithTags("Runs").WithName("GetSeen");
     }
 }

@@ -59,6 +59,9 @@ function Strokes({ strokes, scale, hatch }: { strokes: readonly Schemas['StrokeV
           </g>
         ))}
       </g>
+      {strokes.filter((s) => s.kind === 'centre' && s.labelAt).map((s, i) => (
+        <text key={i} className="word-at-foot" x={scale.x(s.labelAt?.x ?? 0) + 6} y={scale.y(s.labelAt?.y ?? 0) + 2}>{s.label}</text>
+      ))}
       {strokes.filter((s) => s.kind === 'keptClear').map((s, i) => (
         <g key={i}>
           <HatchedPath path={s.path} scale={scale} hatch={hatch} />

@@ -57,7 +57,7 @@ function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boo
           {of.places.map((p, i) => <p key={i}>{p.zone && <b>{p.zone}: </b>}<Words of={p.place} /></p>)}
         </div>
         {of.first && (
-          <Board label={`${of.first.name} laid flat`} drawing={of.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 8, left: 8 }}>
+          <Board label={`${of.first.name} laid flat`} drawing={of.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}>
             {(scale) => <g transform={scale.transform}><Ink inks={of.first?.inks ?? []} /></g>}
           </Board>
         )}

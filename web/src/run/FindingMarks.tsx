@@ -2,14 +2,15 @@ import type { Schemas } from '../api/client';
 import type { Scale } from '../board/scale';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
+import { within } from './faces';
 
 const RING = 11;
 const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain', overrideLost: 'by hand', sidesOverlap: 'overlap' };
 
 /** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
-export function FindingMarks({ findings, scale, foot, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; foot: number; lit?: number }) {
+export function FindingMarks({ findings, scale, foot, within: box, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; foot: number; within?: Schemas['Box']; lit?: number }) {
   const { units } = useUnits();
-  const placed = findings.map((f, i) => ({ f, i })).filter(({ f }) => f.place && f.rule !== 'outsideZone');
+  const placed = findings.map((f, i) => ({ f, i })).filter(({ f }) => f.place && f.rule !== 'outsideZone' && (!box || within(f.place, box)));
   const told = placed.find(({ i }) => i === lit) ?? placed[0];
   return (
     <>

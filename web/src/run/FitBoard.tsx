@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Board } from '../board/Board';
 import { Ink } from '../board/Ink';
 import { Words } from '../units/Words';
+import { FACES, sideOn, type BoardView } from './faces';
 import { FindingMarks } from './FindingMarks';
 import { RoomChains } from './RoomChains';
 import { ObjectBoard } from './object/ObjectBoard';
@@ -17,6 +17,9 @@ interface Props {
   outline: boolean;
   dimensions: boolean;
   lit?: number;
+  /** Which view is shown: a face by its place among the faces, or the goods as they are seen. */
+  view: BoardView;
+  onView: (view: BoardView) => void;
   onOutline: () => void;
   onDimensions: () => void;
 }
@@ -35,20 +38,22 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, onOutline, onDimensions }: Props) {
-  const [seen, setSeen] = useState(false);
-  if (!ground.flat) return null;
-  const limits = [...new Set(piece.rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
+export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, view, onView, onOutline, onDimensions }: Props) {
+  const seen = view === 'seen';
+  const face = ground.faces[seen ? 0 : view];
+  if (!face) return null;
+  const { rooms, inkBox } = sideOn(piece, face);
+  const limits = [...new Set(rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
   return (
     <section className="card sheet" aria-label="Board">
       <div className="views" role="group" aria-label="Board shows">
-        <button type="button" className={seen ? 'view' : 'view here'} aria-pressed={!seen} onClick={() => setSeen(false)}>Flat</button>
-        <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => setSeen(true)}>On the blank</button>
+        {ground.faces.map((f, i) => <button key={f.facing} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>{ground.faces.length === 1 ? 'Flat' : FACES[f.facing]}</button>)}
+        <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => onView('seen')}>On the blank</button>
         <i />
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
         <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
       </div>
-      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={ground.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
@@ -56,13 +61,13 @@ export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, o
               {ghost && <path d={ghost} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
               {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>
-            {dimensions && ground.flat && piece.inkBox && <RoomChains scale={scale} box={ground.flat.box} ink={piece.inkBox} rooms={piece.rooms} />}
-            <FindingMarks findings={piece.findings} scale={scale} foot={ground.flat?.box.minY ?? 0} lit={lit} />
+            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={inkBox} rooms={rooms} />}
+            <FindingMarks findings={piece.findings} scale={scale} foot={face.flat.box.minY} within={ground.faces.length > 1 ? face.flat.box : undefined} lit={lit} />
           </>
         )}
       </Board>}
       <p className="sums">
-        {ground.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
+        {face.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
         {limits.length > 0 && <span>{piece.state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}
       </p>
     </section>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
+import { FACES, nextView, sideOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
 import { ByHandCard } from './piece/ByHandCard';
@@ -20,7 +21,7 @@ import type { RunDocument } from './useRun';
 /** One piece on the board, all pieces in the strip below. */
 export function FitView({ id, run }: { id: string; run: RunDocument }) {
   const { ground, of: groundOf, all: grounds } = useGrounds(id, run.view);
-  const ready = !!ground?.flat;
+  const ready = !!ground?.faces.length;
   const { pieces, of, error, stop: stopPages, goOn: goOnPages } = usePieces(id, ready);
   const set = useSet(id, ready);
   const work = useFitting(id, set.data, run.view?.revision);
@@ -39,6 +40,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   const [tab, setTab] = useState<'piece' | 'set'>('piece');
   const [ghost, setGhost] = useState<Ghost>();
   const [chosen, setChosen] = useState<string>();
+  const [view, setView] = useState<BoardView>(0);
   const [outline, setOutline] = useState(false);
   const [dimensions, setDimensions] = useState(true);
   const [lit, setLit] = useState<number>();
@@ -61,16 +63,19 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
     n: nextToLookAt,
     o: () => setOutline((v) => !v),
     d: () => setDimensions((v) => !v),
+    b: () => setView((v) => nextView(v, groundOf(pieces[at])?.faces.length ?? 1)),
     s: () => setTab((t) => (t === 'piece' ? 'set' : 'piece')),
   });
   if (ground && ground.lacks.length > 0) return <Lacks id={id} lacks={ground.lacks} />;
   const piece = pieces[at];
   const on = groundOf(piece);
-  if (!on?.flat || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
+  if (!on?.faces.length || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
+  const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
+  const face = on.faces[board === 'seen' ? 0 : board];
   return (
     <>
       <div className="fit-layout">
-        <FitBoard id={id} ground={on} piece={piece} ghost={ghost ? shown?.path : undefined} outline={outline} dimensions={dimensions} lit={lit} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard id={id} ground={on} piece={piece} ghost={ghost ? shown?.path : undefined} outline={outline} dimensions={dimensions} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
           <div className="views" role="group" aria-label="About">
             <button type="button" className={tab === 'piece' ? 'view here' : 'view'} aria-pressed={tab === 'piece'} onClick={() => setTab('piece')}>This piece</button>
@@ -78,7 +83,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           </div>
           {tab === 'piece' ? (
             <>
-              <RoomCard piece={piece} handle={run.view.hasHandle} round={run.view.isRound} />
+              <RoomCard piece={sideOn(piece, face)} face={on.faces.length > 1 && face ? FACES[face.facing].toLowerCase() : undefined} handle={run.view.hasHandle} round={run.view.isRound} />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <InkCard piece={piece} wall={run.view.isWall} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}

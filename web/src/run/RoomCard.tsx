@@ -3,8 +3,16 @@ import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { StateMark } from './state';
 
+interface Props {
+  piece: Pick<Schemas['PieceView'], 'rooms' | 'state' | 'mayBeCut'>;
+  /** Which face of the goods it is on, where there are several. */
+  face?: string;
+  handle: boolean;
+  round: boolean;
+}
+
 /** The room on each side as a table, with a bar that fills as the limit nears. */
-export function RoomCard({ piece, handle, round }: { piece: Schemas['PieceView']; handle: boolean; round: boolean }) {
+export function RoomCard({ piece, face, handle, round }: Props) {
   const { units } = useUnits();
   const beside = round ? (handle ? 'handle' : 'seam') : '';
   // What stands at a side of the zone: only a zone that goes all the way has the handle or the seam there.
@@ -14,7 +22,7 @@ export function RoomCard({ piece, handle, round }: { piece: Schemas['PieceView']
   };
   return (
     <section className="card" aria-label="Room">
-      <h2>Room<StateMark piece={piece} /></h2>
+      <h2>{face ? `Room, ${face}` : 'Room'}<StateMark piece={piece} /></h2>
       <table className="figures room">
         <tbody>
           {piece.rooms.map((r) => (

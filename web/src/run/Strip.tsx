@@ -66,24 +66,39 @@ function Counts({ set }: { set: Schemas['SetView'] }) {
 }
 
 /** The size of the window that pieces are seen through, so that they share a scale. */
-export function windowOf(grounds: readonly Pick<Schemas['FitGroundView'], 'zoneBox'>[]): { width: number; height: number } {
-  const boxes = grounds.flatMap((g) => g.zoneBox ?? []);
-  return { width: 1.2 * Math.max(0, ...boxes.map((b) => b.width)), height: Math.max(0, ...boxes.map((b) => b.height)) };
+export function windowOf(grounds: readonly { faces: readonly Pick<Schemas['FaceView'], 'zoneBox'>[] }[]): { width: number; height: number } {
+  const boxes = grounds.map((g) => g.faces.map((f) => f.zoneBox));
+  return {
+    width: Math.max(0, ...boxes.map((faces) => faces.reduce((sum, b) => sum + AROUND * b.width, 0))),
+    height: Math.max(0, ...boxes.flat().map((b) => b.height)),
+  };
 }
 
-/** A piece within its zone. */
+/** How much of the goods is seen across each zone, in widths of the zone. */
+const AROUND = 1.2;
+
+/** A piece within its zones, the faces of the goods beside one another. */
 function PiecePicture({ piece, zone, window: { width, height } }: { piece: Schemas['PieceView']; zone?: Schemas['FitGroundView']; window: { width: number; height: number } }) {
-  const box = zone?.zoneBox;
-  if (!zone || !box) return null;
-  const edge = zone.flat?.strokes.find((s) => s.kind === 'edge' && s.path.endsWith('Z'));
-  const dashed = zone.flat?.strokes.filter((s) => s.kind === 'zone') ?? [];
+  if (!zone) return null;
+  const one = zone.faces.length === 1;
+  // A face alone fills the window; several have each its own width of it, with the rest around all.
+  const widths = zone.faces.map((f) => (one ? width : AROUND * f.zoneBox.width));
+  const left = (width - widths.reduce((sum, w) => sum + w, 0)) / 2;
   return (
-    <svg className={zone.goods.isDark ? 'piece-picture on-dark' : 'piece-picture'} viewBox={`${box.centreX - width / 2} ${-box.centreY - height / 2} ${width} ${height}`} aria-hidden="true">
-      <g transform="scale(1 -1)">
-        {edge && <path d={edge.path} className="piece-ground" fill={zone.goods.colour || undefined} />}
-        {dashed.map((s, i) => <path key={i} d={s.path} className="stroke-zone" vectorEffect="non-scaling-stroke" />)}
-        <Ink inks={piece.inks} />
-      </g>
+    <svg className={zone.goods.isDark ? 'piece-picture on-dark' : 'piece-picture'} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+      {zone.faces.map(({ facing, flat, zoneBox: box }, i) => {
+        const wide = widths[i] ?? 0;
+        const edge = flat.strokes.find((s) => s.kind === 'edge' && s.path.endsWith('Z'));
+        return (
+          <svg key={facing} x={left + widths.slice(0, i).reduce((sum, w) => sum + w, 0)} width={wide} height={height} viewBox={`${box.centreX - wide / 2} ${-box.centreY - height / 2} ${wide} ${height}`}>
+            <g transform="scale(1 -1)">
+              {edge && <path d={edge.path} className="piece-ground" fill={zone.goods.colour || undefined} />}
+              {flat.strokes.filter((s) => s.kind === 'zone').map((s, n) => <path key={n} d={s.path} className="stroke-zone" vectorEffect="non-scaling-stroke" />)}
+              <Ink inks={piece.inks} />
+            </g>
+          </svg>
+        );
+      })}
     </svg>
   );
 }

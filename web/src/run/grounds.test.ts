@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
+import { nextView, sideOn, viewShown, type BoardView } from './faces';
 import { windowOf } from './Strip';
 import { sizesOf } from './useGrounds';
 
 const run = (sizes: string[], rows: string[]) => ({ sizes, run: { pieces: rows.map((size) => ({ values: size ? { size } : {} })) } }) as unknown as Schemas['RunView'];
-const ground = (width: number, height: number) => ({ zoneBox: { minX: 0, minY: 0, maxX: width, maxY: height, width, height, centreX: width / 2, centreY: height / 2 } });
+const ground = (width: number, height: number) => ({ faces: [{ zoneBox: { minX: 0, minY: 0, maxX: width, maxY: height, width, height, centreX: width / 2, centreY: height / 2 } }] });
 
 describe('what pieces stand on', () => {
   it('is of each size that rows name and the blank has, once', () => {
@@ -13,6 +14,34 @@ describe('what pieces stand on', () => {
   });
 
   it('is seen through one window, so that all pieces share a scale', () => {
-    expect(windowOf([ground(100, 38), { zoneBox: null }, ground(80, 60)])).toEqual({ width: 120, height: 60 });
+    expect(windowOf([ground(100, 38), { faces: [] }, ground(80, 60)])).toEqual({ width: 120, height: 60 });
+  });
+});
+
+describe('a thing with two faces', () => {
+  const flat = (minX: number, maxX: number) => ({ flat: { box: { minX, minY: 0, maxX, maxY: 10, width: maxX - minX, height: 10, centreX: (minX + maxX) / 2, centreY: 5 } } as Schemas['DrawingView'] });
+  const faces = [flat(0, 10), flat(20, 30)];
+
+  it('is shown face after face, and then as it is seen', () => {
+    expect([0, 1, 'seen'].map((v) => nextView(v as BoardView, 2))).toEqual([1, 'seen', 0]);
+    expect(nextView(0, 1)).toBe('seen');
+  });
+
+  it('turns to the face that a finding lies on, and back to the one chosen', () => {
+    expect(viewShown(faces, 0, { x: 25, y: 5 })).toBe(1);
+    expect(viewShown(faces, 0, { x: 15, y: 5 })).toBe(0);
+    expect(viewShown(faces, 'seen', { x: 25, y: 5 })).toBe('seen');
+    expect(viewShown(faces.slice(0, 1), 1)).toBe(0);
+  });
+
+  it('has the room of the side that is on the face', () => {
+    const piece = { rooms: ['front'], sides: [{ id: 'side-2', rooms: ['back'], state: 'snug' }], mayBeCut: true } as unknown as Schemas['PieceView'];
+    expect(sideOn(piece, { sides: ['side-2'] })).toMatchObject({ rooms: ['back'], state: 'snug' });
+    expect(sideOn(piece, { sides: ['', 'side-3'] }).rooms).toEqual(['front']);
+  });
+
+  it('shares the strip’s window among its faces', () => {
+    const [a, b] = [ground(100, 38), ground(280, 110)];
+    expect(windowOf([{ faces: [...a.faces, ...b.faces] }, a])).toEqual({ width: 1.2 * 380, height: 110 });
   });
 });

@@ -13,7 +13,7 @@ export function useGrounds(id: string, run: Schemas['RunView'] | undefined): { g
     queryFn: () => answer(api.GET('/api/runs/{id}/ground', { params: { path: { id } } })),
     placeholderData: (before) => before,
   });
-  const sizes = ground?.flat ? sizesOf(run) : [];
+  const sizes = ground?.faces.length ? sizesOf(run) : [];
   const sized = useQueries({
     queries: sizes.map((size) => ({
       queryKey: ['ground', id, size],
@@ -24,8 +24,8 @@ export function useGrounds(id: string, run: Schemas['RunView'] | undefined): { g
   const found = sizes.map((size, i) => [size, sized[i]?.data] as const);
   return {
     ground,
-    of: (piece) => found.find(([size, g]) => same(size, piece?.values.size) && g?.flat)?.[1] ?? ground,
-    all: [ground, ...found.map(([, g]) => g)].filter((g) => !!g?.zoneBox) as Ground[],
+    of: (piece) => found.find(([size, g]) => same(size, piece?.values.size) && g?.faces.length)?.[1] ?? ground,
+    all: [ground, ...found.map(([, g]) => g)].filter((g) => !!g?.faces.length) as Ground[],
   };
 }
 

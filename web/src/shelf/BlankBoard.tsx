@@ -22,7 +22,7 @@ interface Props {
   onLight: (letter?: string) => void;
 }
 
-type Side = 'standing' | 'flat' | 'strain';
+type Side = 'standing' | 'behind' | 'flat' | 'strain';
 
 /** The blank as a measured drawing: as it stands, laid flat with its zones, or with the strain along a bellied wall. */
 export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, lit, onLight }: Props) {
@@ -34,9 +34,10 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
     enabled: blank.surface === 'bellied' && chosen === 'strain',
     placeholderData: (before) => before,
   });
-  const side: Side = chosen === 'flat' && !size.flat ? 'standing' : chosen;
-  const drawing = side === 'flat' && size.flat ? size.flat : side === 'strain' && strain.data ? strain.data.drawing : size.standing;
+  const side: Side = (chosen === 'flat' && !size.flat) || (chosen === 'behind' && !size.behind) ? 'standing' : chosen;
+  const drawing = side === 'flat' && size.flat ? size.flat : side === 'behind' && size.behind ? size.behind : side === 'strain' && strain.data ? strain.data.drawing : size.standing;
   const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
+  if (blank.surface === 'garment') names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
   const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
   const laid = size.zones.find((z) => z.id === spec?.id);
@@ -46,7 +47,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
     <section className="card sheet" aria-label="Drawing">
       <div className="views" role="group" aria-label="Drawing shown">
         {names.map(([key, name]) => (
-          <button key={key} type="button" className={side === key ? 'view here' : 'view'} aria-pressed={side === key} disabled={key === 'flat' && !size.flat} onClick={() => setSide(key)}>{name}</button>
+          <button key={key} type="button" className={side === key ? 'view here' : 'view'} aria-pressed={side === key} disabled={(key === 'flat' && !size.flat) || (key === 'behind' && !size.behind)} onClick={() => setSide(key)}>{name}</button>
         ))}
         {blank.surface === 'garment' && view.sizes.length > 1 && (
           <span className="sizes" role="group" aria-label="Size shown">
@@ -57,7 +58,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       <Board
         label={`${blank.name}, ${names.find(([k]) => k === side)?.[1].toLowerCase()}, with its dimensions`}
         drawing={drawing}
-        pad={side === 'standing' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
+        pad={side === 'standing' || side === 'behind' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
         lit={lit}
         onLight={onLight}
         usable={!!moving}

@@ -5,6 +5,7 @@ import { useUnits } from '../units/UnitsContext';
 import { NumberField } from '../motifs/fields/Choice';
 import { LengthField } from '../units/LengthField';
 import { datums, freshId, sides, type Blank, type Edit } from './names';
+import { FacingField } from './FacingField';
 import { PlaceFields } from './PlaceFields';
 
 type Spec = Schemas['ZoneSpec'];
@@ -28,7 +29,7 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const last = blank.zones[blank.zones.length - 1];
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
-    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
+    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', facing: 'front', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
   };
   return (
@@ -76,6 +77,7 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
           </Form.Select>
         </label>
       )}
+      {blank.surface === 'garment' && <FacingField label="On its" of="Side of the goods" value={zone.facing} onChange={(facing) => onChange((z) => ({ ...z, facing }))} />}
       <p className="field-row-title">Stays clear</p>
       <div className="margins four">
         {(['top', 'bottom', 'left', 'right'] as const).map((side) => (

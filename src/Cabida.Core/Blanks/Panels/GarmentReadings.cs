@@ -1,16 +1,22 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
+using NetTopologySuite.Geometries;
+using Dimension = Cabida.Core.Measures.Dimension;
 
 namespace Cabida.Core.Blanks;
 
 /// <summary>
 /// One size of a garment or bag → the flat body with its reference points. y = 0 is the hem; the collar seam at the centre
-/// stands as far above it as was read.
+/// stands as far above it as was read. The back is laid to the right of the front.
 /// </summary>
 internal static class GarmentReadings
 {
-    public static Panel? Of(GarmentKind kind, Estimates rows, List<BlankFinding> findings)
+    /// <summary>How far the middle of the back lies right of that of the front, in widths: clear of the sleeves, which are drawn as signs.</summary>
+    private static double Beside(GarmentKind kind) => kind == GarmentKind.Shirt ? 1.72 : 1.2;
+
+    /// <summary>The front; null while its width or length was not read.</summary>
+    public static Panel? Front(GarmentKind kind, Estimates rows, List<BlankFinding> findings)
     {
         var width = rows.Ask(DimensionKind.Width, kind == GarmentKind.Shirt
             ? Phrase.Say($"Read the width, laid flat, from armpit to armpit.")
@@ -38,6 +44,45 @@ internal static class GarmentReadings
         }
 
         return panel with { Garment = kind, Datums = new Datums(Box.Of(panel.Nominal)!.Value, heights) };
+    }
+
+    /// <summary>
+    /// The back of a front. A shirt's collar seam stands higher there; where it was not read, only what is level with the
+    /// front's counts as there, and nothing can be measured from that seam.
+    /// </summary>
+    public static Panel Back(Panel front, Estimates rows, List<BlankFinding> findings)
+    {
+        var kind = front.Garment ?? throw new ArgumentException("It is no cloth thing.", nameof(front));
+        var heights = front.Datums.Heights.Where(h => h.Key != Datum.Pocket).ToDictionary();
+        var length = front.Height;
+        if (kind == GarmentKind.Shirt)
+        {
+            heights.Remove(Datum.Collar);
+            if (rows.Is(DimensionKind.BackCollarToHem) is { } read)
+            {
+                length = read;
+                heights[Datum.Collar] = heights[Datum.Top] = read.Value.Millimetres;
+                Collar(front, read, rows, findings);
+            }
+        }
+
+        var body = Panel.Rectangle(front.Width, length);
+        var dx = Beside(kind) * front.Width.Value.Millimetres;
+        Polygon Moved(Polygon outline) => (Polygon)Outlines.Placed(outline, 1, dx, 0);
+        var nominal = Moved(body.Nominal);
+        return body with { Nominal = nominal, Cautious = Moved(body.Cautious), Garment = kind, Datums = new Datums(Box.Of(nominal)!.Value, heights) { Facing = Facing.Back } };
+    }
+
+    /// <summary>A back's collar seam stands between the front's and the shoulder.</summary>
+    private static void Collar(Panel front, Dimension back, Estimates rows, List<BlankFinding> findings)
+    {
+        Agreement.Smaller(front.Height, back, DimensionKind.BackCollarToHem, findings, over => Phrase.Say(
+            $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam would stand {over} lower at the back than in front. Read both again; they may have been changed over."));
+        if (front.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder) && back.Value.Millimetres - back.Uncertainty.Millimetres > shoulder)
+        {
+            findings.Add(new BlankFinding(false, [DimensionKind.BackCollarToHem], Phrase.Say(
+                $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam at the back would stand {Length.Mm(back.Value.Millimetres - shoulder)} above the shoulder. Read both again.")));
+        }
     }
 }
 

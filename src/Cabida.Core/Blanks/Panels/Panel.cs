@@ -5,7 +5,7 @@ using Dimension = Cabida.Core.Measures.Dimension;
 namespace Cabida.Core.Blanks;
 
 /// <summary>
-/// A flat surface: x = 0 is its middle, y = 0 its bottom edge. The nominal outline uses the best values; the cautious one
+/// A flat surface: x = 0 is its middle (of a back, which lies beside its front, a place to the right), y = 0 its bottom edge. The nominal outline uses the best values; the cautious one
 /// is what is there for certain.
 /// </summary>
 /// <param name="Nominal">By the best values.</param>
@@ -20,6 +20,9 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
 
     /// <summary>Which cloth thing it is the body of; null for others.</summary>
     public GarmentKind? Garment { get; init; }
+
+    /// <summary>Whether that is its front or its back.</summary>
+    public Facing Facing => Datums.Facing;
 
     /// <summary>A rectangle that is measured.</summary>
     public static Panel Rectangle(Dimension width, Dimension height)

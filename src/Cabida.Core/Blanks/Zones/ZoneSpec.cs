@@ -47,6 +47,9 @@ public sealed record ZoneSpec(string Id, string Name)
     /// <summary>Which part of the blank it lies on.</summary>
     public ZonePart Part { get; init; }
 
+    /// <summary>Of a cloth thing: on its front or its back.</summary>
+    public Facing Facing { get; init; }
+
     /// <summary>What stays clear at each side.</summary>
     public ZoneMargins Margins { get; init; } = ZoneMargins.All(TypedLength.Mm(10));
 
@@ -94,6 +97,9 @@ public enum ClearShape
 /// <param name="Shape">Its shape.</param>
 public sealed record KeptClear(string Id, string Name, ClearShape Shape)
 {
+    /// <summary>Of a cloth thing: on its front or its back. What goes through is on both.</summary>
+    public Facing Facing { get; init; }
+
     /// <summary>Where it stands.</summary>
     public Place Place { get; init; } = new();
 
@@ -108,4 +114,7 @@ public sealed record KeptClear(string Id, string Name, ClearShape Shape)
 
     /// <summary>Whether it goes through: drawn as an edge.</summary>
     public bool IsHole { get; init; }
+
+    /// <summary>Whether a zone that faces so has to keep off it.</summary>
+    internal bool IsOn(Facing facing) => IsHole || Facing == facing;
 }
