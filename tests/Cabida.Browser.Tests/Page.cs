@@ -66,6 +66,10 @@ public sealed class Page(Workshop shop)
     public void GoneSoon(string words) => Until(
         () => Driver.FindElements(By.CssSelector("button, a")).Any(e => Clean(e.Text) == words) ? null : words, () => $"“{words}” is still there");
 
+    /// <summary>Waits until the words are no longer within an element.</summary>
+    public void GoneSoonFrom(string css, string words) => Until(
+        () => Text(css) is var now && now.Contains(words, StringComparison.Ordinal) ? null : now, () => $"“{words}” is still in “{css}”");
+
     public string Text(string css) => Clean(See(css).Text);
 
     public void Saved() => Until(() => Driver.FindElements(By.CssSelector(".saved-note.saved")).FirstOrDefault(), () => "it was never saved");

@@ -1,5 +1,7 @@
+using System.Globalization;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
 
 namespace Cabida.Browser.Tests;
 
@@ -110,6 +112,40 @@ public sealed class ViewsTests : IDisposable
         page.Click("Show that");
         page.Click("Goods");
         Page.Until(() => page.Field("Note").GetAttribute("value") == "from the other window" ? "" : null, "what the other window wrote was not shown");
+    }
+
+    [Fact]
+    public void The_ink_on_the_back_of_a_shirt_is_moved_by_hand_and_its_room_is_seen_before_it_is_let_go()
+    {
+        page.Open("/runs/work-shirts/fit");
+        page.Click("Back");
+        page.ReadsSoon("section[aria-label='Room']", "Room, back");
+        page.ReadsSoon("section[aria-label='Room']", "274.0 of 280.0");
+
+        // Held, it tells what there would be; nothing is changed yet.
+        var held = new Actions(shop.Driver).MoveToElement(page.See(".piece-frame")).ClickAndHold().MoveByOffset(20, 0).MoveByOffset(10, 0);
+        held.Perform();
+        page.See("[data-ghost]");
+        page.ReadsSoon(".part-handle", "right · 0.0 up · letters");
+        page.Text("section[aria-label='Room']").ShouldContain("274.0 of 280.0");
+        new Actions(shop.Driver).Release().Perform();
+        page.GoneSoonFrom("section[aria-label='Room']", "274.0 of 280.0");
+        var right = double.Parse(page.Field("Moved right").GetAttribute("value")!, CultureInfo.InvariantCulture);
+        right.ShouldBeGreaterThan(5);
+        page.Field("Moved up").GetAttribute("value").ShouldBe("");
+
+        // Keys add to where it is going, however fast they come; what is taken back can be had again.
+        page.See(".piece-frame").SendKeys(Keys.Shift + Keys.ArrowLeft + Keys.ArrowLeft);
+        MovedTo(right - 2);
+        page.Saved();
+        page.Click("as the set again");
+        page.ReadsSoon("section[aria-label='Room']", "274.0 of 280.0");
+        page.Saved();
+        page.Click("Undo");
+        MovedTo(right - 2);
+
+        void MovedTo(double mm) => Page.Until(
+            () => page.Field("Moved right").GetAttribute("value") == mm.ToString("0.0", CultureInfo.InvariantCulture) ? "" : null, () => $"it stands at {page.Field("Moved right").GetAttribute("value")}, not {mm}");
     }
 
     [Fact]

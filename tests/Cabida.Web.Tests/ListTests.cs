@@ -287,6 +287,14 @@ public sealed class ListTests : IDisposable
             ((double)ink["maxX"]!).ShouldBeLessThanOrEqualTo((double)face["zoneBox"]!["maxX"]! + 0.01);
         }
 
+        // Moved down by 30, what is 110 high about its middle has 25 to either side of it; nothing is kept of the question.
+        var url = $"{shirts}/pieces/{piece["id"]}/ghost?side=side-2&movedRight=0&movedUp=-30";
+        var ghost = await app.Get(url);
+        ((double)ghost["inkBox"]!["height"]!).ShouldBe(50, 0.1);
+        ((double)ghost["up"]!).ShouldBe(-30, 0.1);
+        ghost["rooms"]!.AsArray().Select(r => Math.Round((double)r!["distance"]!, 1)).Take(2).ShouldBe([60, 0], 0.11);
+        ((double)(await app.Get($"{shirts}/pieces?from=2&count=1"))["pieces"]![0]!["sides"]![0]!["height"]!).ShouldBe(110, 0.1);
+
         // On the proof the two stand side by side without the cloth between, and the bench card says which is the back.
         var proof = (await app.Get($"{shirts}/proof/pieces?from=2&count=1"))["pieces"]![0]!;
         ((double)proof["zoneBox"]!["width"]!).ShouldBe(100 + 280 + (0.12 * 280), 1);

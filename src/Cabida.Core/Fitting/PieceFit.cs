@@ -57,6 +57,9 @@ public sealed record PieceFit(
     /// <summary>Width samples are taken this close, in millimetres.</summary>
     private const double WidthStep = 4;
 
+    /// <summary>Whether it can be nudged: what hangs on the edges of its ground has its place there.</summary>
+    public bool MayBeMoved { get; private init; } = true;
+
     /// <summary>Tells its ink apart from any other.</summary>
     public string Hash { get; } = InkHash.Of(Films);
 
@@ -126,7 +129,8 @@ public sealed record PieceFit(
             box is { } b && ground.Wall is { } wall ? GoingRound.Of(ink, wall, set.Zone.MiddleHeight, distortion is null ? null : b) : null,
             looked.Where(l => l.Thinnest is not null).MinBy(l => l.Thinnest!.Value.Width)?.Thinnest,
             box is { } bow && distortion is null ? BowOf(bow, ground) : null,
-            distortion, made, findings);
+            distortion, made, findings)
+        { MayBeMoved = !composition.HangsOnGround };
     }
 
     /// <summary>The widths of one film's ink against its limit.</summary>

@@ -1,11 +1,9 @@
 using Cabida.Core.Blanks;
 using System.Globalization;
-using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
-using Cabida.Formats.Svg;
 using Cabida.Store;
 using Cabida.Web.Blanks;
 using Cabida.Web.Motifs;
@@ -33,15 +31,6 @@ internal sealed record FaceView(Facing Facing, DrawingView Flat, Box ZoneBox, IR
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>
 internal sealed record PiecePage(int From, int Of, IReadOnlyList<PieceView> Pieces);
-
-/// <summary>A piece as another way of placing it would have it.</summary>
-/// <param name="Path">Its ink; millimetres, y up.</param>
-/// <param name="LetterHeight">Its letter height.</param>
-/// <param name="Taller">How much larger its letters would be.</param>
-/// <param name="Right">How far to the right it would move.</param>
-/// <param name="Up">How far up.</param>
-/// <param name="State">How it would stand to the zone.</param>
-internal sealed record GhostView(string Path, double LetterHeight, double Taller, double Right, double Up, FitState State);
 
 internal static class FitEndpoints
 {
@@ -87,28 +76,6 @@ internal static class FitEndpoints
             return TypedResults.Ok(SetView.From(run, pieces));
         }).WithName("GetSet");
 
-        runs.MapGet("/pieces/{pieceId}/ghost", async Task<Results<Ok<GhostView>, NotFound>> (
-            string id, string pieceId, string? centring, string? taper, string? placing, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: not null } run || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
-            {
-                return TypedResults.NotFound();
-            }
-
-            var ground = run.SurfaceOf(piece).Ground;
-            var (now, other) = (fitted.Of(run, piece).Fit, PieceFit.Of(piece, ground with
-            {
-                Motif = Named<Centring>(centring) is { } c ? ground.Motif with { Centring = c } : ground.Motif,
-                Taper = Named<TaperWay>(taper) ?? ground.Taper,
-                Rules = ground.Rules with { Placing = Named<Placing>(placing) ?? ground.Rules.Placing },
-            }));
-            return TypedResults.Ok(new GhostView(
-                string.Concat(other.Films.Select(f => SvgPath.Of(f.Ink, Tolerances.File))), other.LetterHeight, other.LetterHeight - now.LetterHeight,
-                Middle(other).X - Middle(now).X, Middle(other).Y - Middle(now).Y, other.State));
-
-            static PlanePoint Middle(PieceFit fit) => Box.Of(fit.Ink) is { } box ? new PlanePoint(box.CentreX, box.CentreY) : default;
-        }).WithName("GetGhost");
-
         runs.MapGet("/pieces/{pieceId}/letters/{index:int}", async Task<Results<Ok<LetterForms>, NotFound>> (
             string id, string pieceId, int index, string? side, RunReader reader, InkCache cache, CancellationToken stop) =>
         {
@@ -137,8 +104,4 @@ internal static class FitEndpoints
         runs.MapGet("/fitting/{workId:long}", (string id, long workId, FitWork work, Works works, CancellationToken stop) =>
             TypedResults.ServerSentEvents(work.Follow(workId, works, stop), "progress")).ExcludeFromDescription();
     }
-
-    /// <summary>A word of a query as the documents write it; null for none, or one that is not known.</summary>
-    private static T? Named<T>(string? word)
-        where T : struct, Enum => Enum.TryParse<T>(word, ignoreCase: true, out var named) && Enum.IsDefined(named) ? named : null;
 }

@@ -112,7 +112,7 @@ internal sealed class FittedPieces
     {
         var on = run.SurfaceOf(piece);
         var ground = on.Ground;
-        var fit = PieceFit.Of(piece, ground with { EqualScale = SetScaleOf(run) });
+        var fit = PieceFit.Of(piece, GroundOf(run, piece));
         var sides = on.Sides.Select(s => SideOf(s, piece, on.MotionOf(s))).ToList();
         // What several sides have of one film is seen as one.
         var all = fit.Films.Concat(sides.SelectMany(s => s.Films)).ToList();
@@ -153,6 +153,9 @@ internal sealed class FittedPieces
         $"{Hash(run.GroundKey)} {SetScaleOf(run):R} {piece.Id} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
 
     private static string Hash(string text) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text)), 0, 12);
+
+    /// <summary>What the first side of a piece is fitted on, with what is equal across its set.</summary>
+    public RunGround GroundOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Ground with { EqualScale = SetScaleOf(run) };
 
     /// <summary>The scale of what is equal across the run's set, worked out once for its list.</summary>
     private double? SetScaleOf(ReadRun run)

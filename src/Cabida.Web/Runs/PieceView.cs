@@ -46,8 +46,8 @@ internal sealed record NameLine(string PartId, string Words, IReadOnlyList<strin
         && Fields.Fill(line.Text, piece.Fields).Trim() is var words ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))]) : null;
 }
 
-/// <summary>Another side of a piece; the box of its ink in the coordinates of the first.</summary>
-internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, Box? InkBox, RoundView? Round, NameLine? NameLine);
+/// <summary>Another side of a piece; the box of its ink in the coordinates of the first, and how far it was moved by hand (null where it cannot be).</summary>
+internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, Box? InkBox, PlanePoint? Moved, RoundView? Round, NameLine? NameLine);
 
 /// <summary>A fitted piece as the Fit view shows it; millimetres, y up, developed coordinates.</summary>
 internal sealed record PieceView(
@@ -59,6 +59,7 @@ internal sealed record PieceView(
     bool MayBeCut,
     IReadOnlyList<InkView> Inks,
     Box? InkBox,
+    PlanePoint? Moved,
     Box ZoneBox,
     IReadOnlyList<RoomView> Rooms,
     double LetterHeight,
@@ -85,12 +86,12 @@ internal sealed record PieceView(
         var box = Box.Of(fit.Ink);
         var allowed = film.ThinnestStroke.Read(Core.Measures.LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
         return new PieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, fit.Piece.Values, piece.State, piece.MayBeCut, piece.Inks, box, fit.Zone.Cautious.Bounds,
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, fit.Piece.Values, piece.State, piece.MayBeCut, piece.Inks, box, MovedOf(fit), fit.Zone.Cautious.Bounds,
             RoomsOf(fit), fit.LetterHeight, fit.LargestLetterHeight, fit.Scale, fit.Place.Turn,
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
             fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
-            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
+            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), MovedOf(s.Fit), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
             [.. fit.Concessions.Select(c => c.Message)], fit.Piece.AllOwn.Any(o => !o.IsNone), NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground), piece.Hash, piece.Findings);
     }
 
@@ -120,7 +121,12 @@ internal sealed record PieceView(
             arc, null, null);
     }
 
-    private static List<RoomView> RoomsOf(PieceFit fit)
+    /// <summary>How far a side was moved by hand; null where there is nothing to move, or it has its place on the ground.</summary>
+    private static PlanePoint? MovedOf(PieceFit fit) => fit.MayBeMoved && !fit.Ink.IsEmpty
+        ? new PlanePoint(fit.Piece.Own.Right.OrZero(Core.Measures.LengthRange.Offset).Millimetres, fit.Piece.Own.Up.OrZero(Core.Measures.LengthRange.Offset).Millimetres)
+        : null;
+
+    internal static List<RoomView> RoomsOf(PieceFit fit)
     {
         if (fit.Cautious is not { } rooms || Box.Of(fit.Ink) is not { } ink)
         {

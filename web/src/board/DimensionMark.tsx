@@ -32,7 +32,7 @@ export function DimensionMark({ extend, line: [a, b], text, letter, className = 
     : beside && !upright ? { x: Math.max(a.x, b.x) + width / 2 + 4, y: middle.y } : middle;
   const turned = upright && !letter ? ` rotate(-90)` : '';
   return (
-    <g className={`dimension ${className}${lit ? ' lit' : ''}`} onMouseEnter={() => onLight?.(letter)} onMouseLeave={() => onLight?.(undefined)}>
+    <g className={`dimension ${className}${onLight ? '' : ' unheard'}${lit ? ' lit' : ''}`} onMouseEnter={() => onLight?.(letter)} onMouseLeave={() => onLight?.(undefined)}>
       {[[extend[0], a], [extend[1], b]].map(([from, to], i) => <Extension key={i} from={from as XY} to={to as XY} />)}
       <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="dimension-line" />
       {[a, b].map((p, i) => <line key={i} x1={p.x - TICK} y1={p.y + TICK} x2={p.x + TICK} y2={p.y - TICK} className="tick" />)}

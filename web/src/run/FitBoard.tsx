@@ -3,17 +3,22 @@ import { Board } from '../board/Board';
 import { Ink } from '../board/Ink';
 import { Words } from '../units/Words';
 import { FACES, sideOn, type BoardView } from './faces';
+import type { useMoves } from './useMoves';
 import { FindingMarks } from './FindingMarks';
+import { PieceHandle } from './PieceHandle';
 import { RoomChains } from './RoomChains';
 import { ObjectBoard } from './object/ObjectBoard';
 import { SeenBoard } from './SeenBoard';
+
 
 interface Props {
   id: string;
   ground: Schemas['FitGroundView'];
   piece: Schemas['PieceView'];
-  /** The ink as another way of placing it would have it. */
-  ghost?: string;
+  /** The piece as another way of placing it would have it. */
+  ghost?: Schemas['GhostView'];
+  /** A side that is on its way to another place; `ghost` is it there. */
+  moves: ReturnType<typeof useMoves>;
   outline: boolean;
   dimensions: boolean;
   lit?: number;
@@ -38,11 +43,16 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, view, onView, onOutline, onDimensions }: Props) {
+export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions, lit, view, onView, onOutline, onDimensions }: Props) {
   const seen = view === 'seen';
   const face = ground.faces[seen ? 0 : view];
   if (!face) return null;
-  const { rooms, inkBox } = sideOn(piece, face);
+  const { side, inkBox, moved, ...at } = sideOn(piece, face);
+  // What a move changes is shown while it lasts; what was let go is taken up again from where it is going.
+  const move = moves.move?.side === side ? moves.move : undefined;
+  const preview = move && ghost;
+  const going = move?.written === undefined ? undefined : move;
+  const { rooms, state } = preview ?? at;
   const limits = [...new Set(rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
   return (
     <section className="card sheet" aria-label="Board">
@@ -53,22 +63,29 @@ export function FitBoard({ id, ground, piece, ghost, outline, dimensions, lit, v
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
         <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
       </div>
-      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} usable pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
               <Ink inks={piece.inks} outline={outline} piece={piece.name} />
-              {ghost && <path d={ghost} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
+              {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
               {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>
-            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={inkBox} rooms={rooms} />}
-            <FindingMarks findings={piece.findings} scale={scale} foot={face.flat.box.minY} within={ground.faces.length > 1 ? face.flat.box : undefined} lit={lit} />
+            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={preview?.inkBox ?? inkBox} rooms={rooms} />}
+            {inkBox && moved && (
+              <PieceHandle
+                name={`The ink of ${piece.name}`} box={(going && preview?.inkBox) ?? inkBox} moved={going?.to ?? moved} letters={preview?.letterHeight} scale={scale}
+                onHold={(to) => moves.hold(side, to)} onPut={(to, changed) => moves.put(side, to, changed)}
+              />
+            )}
+            {/* What was found is of the ink as it was. */}
+            {!move && <FindingMarks findings={piece.findings} scale={scale} foot={face.flat.box.minY} within={ground.faces.length > 1 ? face.flat.box : undefined} lit={lit} />}
           </>
         )}
       </Board>}
       <p className="sums">
         {face.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
-        {limits.length > 0 && <span>{piece.state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}
+        {limits.length > 0 && <span>{state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}
       </p>
     </section>
   );

@@ -15,6 +15,7 @@ import { Lacks } from './Lacks';
 import { RoomCard } from './RoomCard';
 import { Strip } from './Strip';
 import { useGrounds } from './useGrounds';
+import { useMoves } from './useMoves';
 import { usePieces, useSet } from './usePieces';
 import type { RunDocument } from './useRun';
 
@@ -45,7 +46,9 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   const [dimensions, setDimensions] = useState(true);
   const [lit, setLit] = useState<number>();
   const at = Math.max(0, pieces.findIndex((p) => p.id === chosen));
-  const shown = useGhost(id, pieces[at]?.id, run.view?.revision, ghost);
+  const moves = useMoves(run, pieces[at]);
+  const { move } = moves;
+  const shown = useGhost(id, pieces[at]?.id, run.view?.revision, move ? { side: move.side, movedRight: move.to.x, movedUp: move.to.y } : ghost);
   const go = (to: number) => {
     const next = pieces[Math.min(Math.max(to, 0), pieces.length - 1)];
     if (next) setChosen(next.id);
@@ -72,10 +75,11 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   if (!on?.faces.length || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
   const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
   const face = on.faces[board === 'seen' ? 0 : board];
+  const shownSide = sideOn(piece, face);
   return (
     <>
       <div className="fit-layout">
-        <FitBoard id={id} ground={on} piece={piece} ghost={ghost ? shown?.path : undefined} outline={outline} dimensions={dimensions} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard id={id} ground={on} piece={piece} ghost={ghost || move ? shown : undefined} moves={moves} outline={outline} dimensions={dimensions} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
           <div className="views" role="group" aria-label="About">
             <button type="button" className={tab === 'piece' ? 'view here' : 'view'} aria-pressed={tab === 'piece'} onClick={() => setTab('piece')}>This piece</button>
@@ -83,12 +87,12 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           </div>
           {tab === 'piece' ? (
             <>
-              <RoomCard piece={sideOn(piece, face)} face={on.faces.length > 1 && face ? FACES[face.facing].toLowerCase() : undefined} handle={run.view.hasHandle} round={run.view.isRound} />
+              <RoomCard piece={shownSide} face={on.faces.length > 1 && face ? FACES[face.facing].toLowerCase() : undefined} handle={run.view.hasHandle} round={run.view.isRound} />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <InkCard piece={piece} wall={run.view.isWall} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <SidesFit piece={piece} />
-              <ByHandCard id={id} piece={piece} run={run} />
+              <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
             </>
           ) : (
             <>

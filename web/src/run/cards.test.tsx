@@ -11,7 +11,7 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined })
 const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };
 const room = (side: string, distance: number, touches: boolean, limit: Schemas['LimitKind'] = 'rim'): Schemas['RoomView'] => ({ side, distance, touches, beyond: distance < 0, limit, used: 100, of: 120 });
 const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
-  id: '1', name: 'Bram', copies: 1, values: {}, zoneBox: box, scale: 1, turn: 0, sides: [], concessions: [], byHand: false, nameLine: null, inkHash: 'a', taper: null, state: 'fits', mayBeCut: true, inks: [{ filmId: '', ply: 1, film: 'navy', colour: '#000000', pattern: 'none', patternColour: '', path: '' }], inkBox: box,
+  id: '1', name: 'Bram', copies: 1, values: {}, zoneBox: box, scale: 1, turn: 0, sides: [], concessions: [], byHand: false, moved: null, nameLine: null, inkHash: 'a', taper: null, state: 'fits', mayBeCut: true, inks: [{ filmId: '', ply: 1, film: 'navy', colour: '#000000', pattern: 'none', patternColour: '', path: '' }], inkBox: box,
   rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true, 'leftSide'), room('right', 10, false, 'rightSide')],
   letterHeight: 34, largestLetterHeight: 45.82, round: { goes: 125.77, appearsWide: 72.99, edgeSeenAt: 0.456, handleLeft: 21.1, handleRight: 21.1, seamLeft: 42.1, seamRight: 42.1, overlap: -167, drinkerSees: 0.5 }, thinnest: { width: 0.62, at: { x: 0, y: 0 } },
   thinnestAllowed: 0.8, findings: [], ...change,

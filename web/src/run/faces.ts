@@ -18,10 +18,10 @@ export function viewShown(faces: readonly Pick<Schemas['FaceView'], 'flat'>[], c
   return on >= 0 ? on : Math.max(0, Math.min(chosen, faces.length - 1));
 }
 
-/** The room, the ink and the state of the first side that is on a face. */
-export function sideOn(piece: Schemas['PieceView'], face: Pick<Schemas['FaceView'], 'sides'> | undefined): Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'state' | 'mayBeCut'> {
+/** The room, the ink and the state of the first side that is on a face; the first side has no id. */
+export function sideOn(piece: Schemas['PieceView'], face: Pick<Schemas['FaceView'], 'sides'> | undefined): { side: string } & Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'moved' | 'state' | 'mayBeCut'> {
   const side = face && !face.sides.includes('') ? piece.sides.find((s) => face.sides.includes(s.id)) : undefined;
-  return side ? { ...side, mayBeCut: piece.mayBeCut } : piece;
+  return side ? { ...side, side: side.id, mayBeCut: piece.mayBeCut } : { ...piece, side: '' };
 }
 
 export function within(p: Schemas['PlanePoint'], box: Schemas['Box']): boolean {

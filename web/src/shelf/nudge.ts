@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { typedAs } from '../units/units';
 
 type Spec = Schemas['ZoneSpec'];
 
@@ -9,7 +10,7 @@ const UPWARDS: Schemas['Datum'][] = ['bottom', 'hem'];
  * from the bottom from then on. Lengths are written to a tenth in the unit given.
  */
 export function nudged(zone: Spec, stands: Schemas['ZoneStands'], away: number, dx: number, dy: number, unit: Schemas['LengthUnit']): Spec {
-  const typed = (mm: number): Schemas['TypedLength'] => ({ text: unit === 'inch' ? (mm / 25.4).toFixed(3) : mm.toFixed(1), unit });
+  const typed = (mm: number) => typedAs(mm, unit);
   const across = stands.across + dx;
   const side = Math.abs(across) < 0.05 ? 'centred' : across < 0 ? 'left' : 'right';
   const place = { ...zone.place, side, across: side === 'centred' ? { text: '', unit } : typed(Math.abs(across)) } as Schemas['Place'];

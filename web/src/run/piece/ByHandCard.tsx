@@ -4,17 +4,26 @@ import { Form } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../../api/client';
 import { Check, NumberField } from '../../motifs/fields/Choice';
 import { LengthField } from '../../units/LengthField';
+import { typedAs } from '../../units/units';
 import type { RunDocument } from '../useRun';
 import { PieceLetters } from './PieceLetters';
 
 const EMPTY: Schemas['TypedLength'] = { text: '', unit: 'millimetre' };
 const NONE: Schemas['Overrides'] = { right: EMPTY, up: EMPTY, letterHeight: EMPTY, spacing: 0, typefaceId: '', twoLines: '', letters: [], noConcessions: false };
 
+interface Props {
+  id: string;
+  piece: Schemas['PieceView'];
+  /** The side that is shown at first; the first has no id. */
+  side: string;
+  run: RunDocument;
+}
+
 /** What is set by hand for one piece, on whichever side of it. It stays when the list, the blank or the motif changes. */
-export function ByHandCard({ id, piece, run }: { id: string; piece: Schemas['PieceView']; run: RunDocument }) {
+export function ByHandCard({ id, piece, side: first, run }: Props) {
   const faces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
   const [open, setOpen] = useState(false);
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useState(first);
   const { document, edit } = run;
   const of = document?.pieces.find((p) => p.id === piece.id);
   if (!document || !of) return null;
@@ -67,6 +76,11 @@ export function ownOn(piece: Schemas['Piece'], side: string): Schemas['Overrides
 /** A piece with other settings by hand on one of its sides. */
 export function withOwn(piece: Schemas['Piece'], side: string, own: Schemas['Overrides']): Schemas['Piece'] {
   return side === '' ? { ...piece, own } : { ...piece, ownOnSides: { ...piece.ownOnSides, [side]: own } };
+}
+
+/** What was set by hand, with the ink moved to another place; what is not named stays as it was typed. */
+export function movedTo(own: Schemas['Overrides'], to: Partial<Schemas['PlanePoint']>, unit: Schemas['LengthUnit']): Schemas['Overrides'] {
+  return { ...own, ...(to.x !== undefined && { right: typedAs(to.x, unit) }), ...(to.y !== undefined && { up: typedAs(to.y, unit) }) };
 }
 
 /** The ways to break a name into two lines, after a space or a hyphen, and the one that is chosen. */

@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { breaks, ownOn, withOwn } from '../piece/ByHandCard';
+import { breaks, movedTo, ownOn, withOwn } from '../piece/ByHandCard';
 import { withForm } from '../piece/PieceLetters';
 import { withoutSide } from '../SidesCard';
 import { said } from './PlacingCard';
@@ -9,7 +9,7 @@ import { accepted } from './SetCard';
 import { SetPlot } from './SetPlot';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
-const ghost = (change: Partial<Schemas['GhostView']>): Schemas['GhostView'] => ({ path: '', letterHeight: 20, taller: 0, right: 0, up: 0, state: 'fits', ...change });
+const ghost = (change: Partial<Schemas['GhostView']>): Schemas['GhostView'] => ({ path: '', inkBox: null, rooms: [], letterHeight: 20, taller: 0, right: 0, up: 0, state: 'fits', ...change });
 const mm = (v: number) => `${v.toFixed(1)} mm`;
 
 describe('a ghost', () => {
@@ -52,6 +52,9 @@ describe('what is set by hand for a piece', () => {
     const run = { sides: [{ id: 'back' }, { id: 'lid' }], pieces: [piece] } as unknown as Schemas['Run'];
     expect(withoutSide(run, 'back')).toMatchObject({ sides: [{ id: 'lid' }], pieces: [{ own: own(1), ownOnSides: {} }] });
     expect(withOwn(piece, '', own(7))).toMatchObject({ own: own(7), ownOnSides: { back: own(2) } });
+    // A drag writes what it changed, and leaves what was typed for the other way.
+    expect(movedTo({ ...own(1), up: { text: '1/8', unit: 'inch' } }, { x: -2.25 }, 'millimetre')).toMatchObject({ right: { text: '-2.3', unit: 'millimetre' }, up: { text: '1/8', unit: 'inch' } });
+    expect(movedTo(own(1), { y: 12.7 }, 'inch').up).toEqual({ text: '0.500', unit: 'inch' });
   });
 });
 
