@@ -15,7 +15,7 @@ internal sealed class Lettered : IDisposable
             return;
         }
 
-        using var font = new SKFont(faces.FirstOrDefault(f => Has(f, words)) ?? faces[^1], size) { Subpixel = true };
+        using var font = PageFont.Of(faces.FirstOrDefault(f => Has(f, words)) ?? faces[^1], size);
         var width = font.MeasureText(words);
         // Too long for its place it is made smaller, not cut.
         font.Size = width > most ? size * most / width : size;

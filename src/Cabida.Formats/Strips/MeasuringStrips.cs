@@ -165,7 +165,7 @@ public static class MeasuringStrips
 
         public void Words(string text, double x, double y, float size, bool right = false)
         {
-            using var font = new SKFont(face, size);
+            using var font = PageFont.Of(face, size);
             canvas.DrawText(text, (float)x, (float)y, right ? SKTextAlign.Right : SKTextAlign.Left, font, words);
         }
 

@@ -1,7 +1,6 @@
 using System.Globalization;
 using Cabida.Core.Drawings;
 using Cabida.Core.Geometry;
-using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Proofs;
 using Cabida.Core.Runs;
@@ -132,7 +131,7 @@ internal static class ProofEndpoints
         var laid = LaidPiece.Of(piece, run);
         var (fit, view) = (piece.Fit, PieceOf(piece, laid, run));
         var facts = new List<string>();
-        facts.AddRange(view.Sizes.Select(box => $"{Length.Mm(box.Width)} × {Length.Mm(box.Height)}"));
+        facts.AddRange(view.Sizes.Select(box => string.Create(CultureInfo.InvariantCulture, $"{box.Width:0.0} × {box.Height:0.0} mm")));
         facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
         facts.AddRange(fit.Concessions.Select(c => c.Message.ToString()));
         return new ProofPiece(

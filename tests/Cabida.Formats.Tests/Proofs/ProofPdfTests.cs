@@ -34,6 +34,17 @@ public class ProofPdfTests
     }
 
     [Fact]
+    public void Letters_of_a_word_stand_as_far_apart_as_they_are_wide()
+    {
+        using var pdf = PdfDocument.Open(ProofPdf.Write(Sheet(["Konstantinos"])));
+        var letters = pdf.GetPages().Single().Letters;
+        var pairs = letters.Zip(letters.Skip(1)).Where(p => Math.Abs(p.First.StartBaseLine.Y - p.Second.StartBaseLine.Y) < 0.01 && p.Second.StartBaseLine.X > p.First.StartBaseLine.X && char.IsLetter(p.First.Value[0]) && char.IsLetter(p.Second.Value[0])).ToList();
+        pairs.Count.ShouldBeGreaterThan(60);
+        // A word drawn in letters rounded to whole points looks torn; a tenth of a point is seen by nobody.
+        pairs.Max(p => Math.Abs(p.Second.StartBaseLine.X - p.First.StartBaseLine.X - p.First.Width)).ShouldBeLessThan(0.1);
+    }
+
+    [Fact]
     public void Many_pieces_go_over_several_pages_and_none_is_left_out()
     {
         var names = Enumerable.Range(0, 60).Select(i => $"Volunteer{(char)('A' + (i / 26))}{(char)('a' + (i % 26))}").ToArray();
