@@ -273,6 +273,31 @@ public sealed class ListTests : IDisposable
     }
 
     [Fact]
+    public async Task What_is_equal_across_a_set_follows_what_any_row_says_in_any_column()
+    {
+        const string mugs = "/api/runs/crew-mugs";
+        var motif = await app.Change("/api/motifs/crew-name", "motif", m =>
+        {
+            m["parts"]![1]!["text"] = "{role}";
+            m["parts"]![1]!["size"]!["scaling"] = "equal";
+        });
+        await app.Change(mugs, "run", r =>
+        {
+            r["motif"]!["revision"] = (int)motif["revision"]!;
+            r["sizing"] = "eachLargest";
+            r["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB";
+        });
+        var before = await First();
+        await app.Change(mugs, "run", r => r["namesTyped"] = "name\trole\nBo\tTA\nDi\tASSISTANT STATIONMASTER OF THE LOWER YARD");
+        (await First()).ShouldBeLessThan(before * 0.8);
+        await app.Change(mugs, "run", r => r["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB");
+        (await First()).ShouldBe(before, 1e-9);
+
+        // The line that is equal, in the first piece: its thinnest stroke grows and shrinks with it.
+        async Task<double> First() => (double)(await app.Get($"{mugs}/pieces?from=0&count=1"))["pieces"]![0]!["thinnest"]!["width"]!;
+    }
+
+    [Fact]
     public async Task A_shirt_is_printed_in_front_and_behind_and_each_face_is_looked_at_by_itself()
     {
         const string shirts = "/api/runs/work-shirts";

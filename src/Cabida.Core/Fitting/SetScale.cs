@@ -13,8 +13,16 @@ public static class SetScale
     {
         ArgumentNullException.ThrowIfNull(pieces);
         ArgumentNullException.ThrowIfNull(ground);
-        return Matters(ground) ? pieces.Select(p => PieceFit.LargestOf(p, ground)).OfType<double>().Select(s => (double?)s).DefaultIfEmpty(null).Min() : null;
+        return Matters(ground) ? Of(pieces.Select(p => OwnOf(p, ground))) : null;
     }
+
+    /// <summary>The same from what each of the pieces takes by itself; those that nothing fits do not count.</summary>
+    public static double? Of(IEnumerable<double?> own) => own.Min();
+
+    /// <summary>The largest scale that a piece takes by itself; null when nothing fits or nothing of it scales.</summary>
+    /// <param name="piece">The piece.</param>
+    /// <param name="ground">What it is fitted on.</param>
+    public static double? OwnOf(Piece piece, RunGround ground) => PieceFit.LargestOf(piece, ground);
 
     /// <summary>Whether something in the motif is equal across the set, and the set has not one size anyway.</summary>
     public static bool Matters(RunGround ground)

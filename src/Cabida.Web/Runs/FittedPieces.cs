@@ -1,6 +1,4 @@
 using System.Collections.Concurrent;
-using System.Security.Cryptography;
-using System.Text;
 using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
@@ -53,7 +51,6 @@ internal sealed class FittedPieces
     private const long BudgetBytes = 384L << 20;
     private const int BytesPerVertex = 60;
     private readonly ConcurrentDictionary<string, FittedPiece> kept = new(StringComparer.Ordinal);
-    private const int MostSets = 50;
 
     /// <summary>How many pieces are on a page at most.</summary>
     private const int MostAtOnce = 50;
@@ -61,7 +58,7 @@ internal sealed class FittedPieces
     /// <summary>How long an answer may take to fit names that are not fitted yet.</summary>
     private static readonly TimeSpan AtOnce = TimeSpan.FromSeconds(0.4);
 
-    private readonly ConcurrentDictionary<string, double?> setScales = new(StringComparer.Ordinal);
+    private readonly SetScales setScales = new();
     private long held;
 
     /// <summary>A piece of a run that lacks nothing, if it was fitted before.</summary>
@@ -149,28 +146,14 @@ internal sealed class FittedPieces
         return made;
     }
 
-    private string KeyOf(ReadRun run, Piece piece) =>
-        $"{Hash(run.GroundKey)} {SetScaleOf(run):R} {piece.Id} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
+    private string KeyOf(ReadRun run, Piece piece) => OwnKeyOf(run, piece) + $" {SetScaleOf(run):R}";
 
-    private static string Hash(string text) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text)), 0, 12);
+    /// <summary>Tells a piece apart by all but what it shares with its set.</summary>
+    private static string OwnKeyOf(ReadRun run, Piece piece) =>
+        $"{run.GroundHash} {piece.Id} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
 
     /// <summary>What the first side of a piece is fitted on, with what is equal across its set.</summary>
     public RunGround GroundOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Ground with { EqualScale = SetScaleOf(run) };
 
-    /// <summary>The scale of what is equal across the run's set, worked out once for its list.</summary>
-    private double? SetScaleOf(ReadRun run)
-    {
-        if (!SetScale.Matters(run.Ground!))
-        {
-            return null;
-        }
-
-        var names = string.Join('\n', run.Run.Document.Pieces.Select(p => p.Name));
-        if (setScales.Count > MostSets)
-        {
-            setScales.Clear();
-        }
-
-        return setScales.GetOrAdd($"{run.GroundKey} {names}", _ => SetScale.Of(run.Run.Document.Pieces, run.Ground!));
-    }
+    private double? SetScaleOf(ReadRun run) => setScales.Of(run, p => OwnKeyOf(run, p));
 }

@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
 using Cabida.Core.Fitting;
@@ -77,6 +79,7 @@ internal sealed record ReadRun(
     /// <summary>What pieces of a size stand on; those of no size that the blank has stand on the run's.</summary>
     public ReadSurface SurfaceOf(string size) => BySize.GetValueOrDefault(size) ?? Surface!;
 
-    /// <summary>Tells apart grounds whose pieces could differ: all of the run but its list and what was said of it.</summary>
-    public string GroundKey { get; } = DocumentJson.Write(Run.Document with { Name = "", JobId = "", Cutter = null, ScissorsRoom = TypedLength.Empty, NamesTyped = "", Columns = [], Pieces = [], Shown = null, MostBow = TypedLength.Empty });
+    /// <summary>Tells apart grounds whose pieces could differ: by all of the run but its list and what was said of it.</summary>
+    public string GroundHash { get; } = Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(DocumentJson.Write(
+        Run.Document with { Name = "", JobId = "", Cutter = null, ScissorsRoom = TypedLength.Empty, NamesTyped = "", Columns = [], Pieces = [], Shown = null, MostBow = TypedLength.Empty }))), 0, 12);
 }
