@@ -30,7 +30,7 @@ export function GoodsCard({ view, blank, edit }: { view: Schemas['BlankView']; b
           {send.error && <p className="finding stop">{send.error.message}</p>}
         </div>
       </div>
-      <p className="soft small">{view.jobs.length ? `Used in ${view.jobs.join(', ')} (${view.usedBy.join(', ')}).` : 'No job has used it yet.'}</p>
+      <p className="soft small">{view.usedBy.length ? `Used by ${view.usedBy.join(', ')}${view.jobs.length ? `; in the jobs ${view.jobs.join(', ')}` : ''}.` : 'Nothing uses it yet.'}</p>
     </section>
   );
 }

@@ -9,7 +9,7 @@ import { Words } from '../units/Words';
 import { found, inReach, NONE, type Sieve } from './find';
 import { shelves } from './shelves';
 import { ImportBlanks } from './ImportBlanks';
-import { SURFACES } from './names';
+import { fewOf, SURFACES } from './names';
 import { NewBlank } from './NewBlank';
 import { ShelfPicture } from './ShelfPicture';
 
@@ -59,7 +59,7 @@ function ShelfBlank({ blank: b, k }: { blank: Schemas['BlankCard']; k: number })
       <span><Words of={b.room} /></span>
       <span className="soft">{[SURFACES[b.surface].toLowerCase(), b.material, ...b.tags].filter(Boolean).join(', ')}</span>
       <span className="soft">
-        {b.retired ? 'retired' : b.usedBy.length > 0 ? `used by ${b.usedBy.length} ${b.usedBy.length === 1 ? 'run' : 'runs'}` : 'not used yet'}
+        {b.retired ? 'retired' : b.usedBy.length > 0 ? `used by ${fewOf(b.usedBy)}` : 'not used yet'}
         {b.findings > 0 && <em className="look"> ▲ {b.findings} to look at</em>}
       </span>
     </Link>

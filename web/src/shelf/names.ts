@@ -40,6 +40,11 @@ export function sides(blank: Blank, handle: boolean): Record<'top' | 'bottom' | 
   return { top: 'Below the rim', bottom: 'Above the base', left: `Left, to ${beside}`, right: `Right, to ${beside}` };
 }
 
+/** A few names, and how many more there are. */
+export function fewOf(names: readonly string[], most = 3): string {
+  return names.length <= most ? names.join(', ') : `${names.slice(0, most - 1).join(', ')} and ${names.length - most + 1} more`;
+}
+
 /** A name that no item of a list has yet. */
 export function freshId(word: string, taken: readonly { id: string }[]): string {
   let n = taken.length + 1;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
 import { found, inReach, NONE } from './find';
-import { freshId } from './names';
+import { fewOf, freshId } from './names';
 import { nudged } from './nudge';
 import { shelves } from './shelves';
 
@@ -80,4 +80,10 @@ describe('a fresh id', () => {
     expect(freshId('zone', [{ id: 'zone-2' }])).toBe('zone-3');
     expect(freshId('zone', [])).toBe('zone-1');
   });
+});
+
+it('what uses a blank is named, and counted where it is much', () => {
+  expect(fewOf(['Crew mugs'])).toBe('Crew mugs');
+  expect(fewOf(['Crew mugs', 'Tea mugs', 'Tram mug'])).toBe('Crew mugs, Tea mugs, Tram mug');
+  expect(fewOf(['Crew mugs', 'Tea mugs', 'Tram mug', 'Open day'])).toBe('Crew mugs, Tea mugs and 2 more');
 });
