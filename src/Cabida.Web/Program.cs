@@ -85,7 +85,7 @@ api.MapStock();
 api.MapJobs();
 api.MapRuns();
 api.MapFits();
-        api.MapGhosts();
+api.MapGhosts();
 api.MapListFiles();
 api.MapSeen();
 api.MapProofs();

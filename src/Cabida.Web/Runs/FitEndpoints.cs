@@ -1,5 +1,5 @@
-using Cabida.Core.Blanks;
 using System.Globalization;
+using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
