@@ -46,7 +46,7 @@ export function MotifBoard({ view, motif, ghost, chosen, onChoose, onNudge, onLe
       <div className="views" role="group" aria-label="Board shows">
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={() => setOutline(!outline)}>Outline</button>
         <button type="button" className={letters ? 'view here' : 'view'} aria-pressed={letters} onClick={() => setLetters(!letters)}>Letter by letter</button>
-        <span className="soft views-note">{ground.drawing ? `On ${ground.name}, at the sizes typed` : 'At the sizes typed'}, with {view.sample} for the name</span>
+        <span className="soft views-note">{ground.drawing ? `On ${ground.name}, at the sizes typed` : 'At the sizes typed'}, with “{view.sample}”</span>
       </div>
       {drawing ? (
         <Board label={`Ink of ${motif.name}${ground.drawing ? ` on ${ground.name}` : ''}`} drawing={drawing} goods={ground.drawing ? ground.goods : undefined} dimensions={false} usable pad={{ top: 40, right: 84, bottom: 54, left: 40 }}>
