@@ -149,6 +149,27 @@ public sealed class ViewsTests : IDisposable
     }
 
     [Fact]
+    public void A_piece_is_drawn_as_large_as_it_is_on_a_screen_that_was_measured()
+    {
+        page.Open("/runs/work-shirts/fit");
+        page.Click("True size");
+        // The zone is 100 wide; a screen that was not measured says 96 pixels to the inch.
+        Wide(100 * 96 / 25.4);
+        page.Type("By a rule this bar is, mm", "80");
+        Wide(125 * 96 / 25.4);
+        page.Open("/runs/work-shirts/fit");
+        page.Click("True size");
+        Wide(125 * 96 / 25.4);
+        page.ReadsSoon(".screen-rule", "As large as it is");
+        page.Click("True size");
+        page.See(".board:not(.scrolls)");
+
+        void Wide(double pixels) => Page.Until(() => Math.Abs(Zone() - pixels) < 1.5 ? "" : null, () => $"the zone is {Zone()} pixels wide, not {pixels}");
+
+        double Zone() => Convert.ToDouble(((IJavaScriptExecutor)shop.Driver).ExecuteScript("return document.querySelector('.board.scrolls .stroke-zone')?.getBoundingClientRect().width ?? 0"), CultureInfo.InvariantCulture);
+    }
+
+    [Fact]
     public void What_is_taken_off_the_shelf_can_be_put_back_at_once()
     {
         page.Open("/shelf/rail-lantern");

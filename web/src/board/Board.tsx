@@ -1,8 +1,8 @@
-import { useId, type CSSProperties, type ReactNode } from 'react';
+import { useEffect, useId, type CSSProperties, type ReactNode } from 'react';
 import type { Schemas } from '../api/client';
 import { Callouts } from './Callouts';
 import { Dimensions } from './Dimensions';
-import { scaleFor, type Pad, type Scale } from './scale';
+import { frameFor, scaleFor, type Pad, type Scale } from './scale';
 import { useSize } from './useSize';
 
 interface Props {
@@ -16,17 +16,25 @@ interface Props {
   goods?: { colour: string; isDark: boolean };
   /** Whether what stands on the drawing can be used, not only seen. */
   usable?: boolean;
+  /** Pixels for a millimetre, where the drawing is not to be as large as its frame; it scrolls then. */
+  k?: number;
   /** What stands on the drawing, given the scale. */
   children?: (scale: Scale) => ReactNode;
 }
 
 /** A measured drawing at true proportion, as large as its frame allows. Draws plain data and knows no feature. */
-export function Board({ label, drawing, pad, dimensions = true, lit, onLight, goods, usable = false, children }: Props) {
-  const [ref, { width, height }] = useSize<HTMLDivElement>();
+export function Board({ label, drawing, pad, dimensions = true, lit, onLight, goods, usable = false, k, children }: Props) {
+  const [ref, frame] = useSize<HTMLDivElement>();
   const hatch = useId().replaceAll(':', '');
-  const scale = scaleFor(drawing.box, width, height, pad);
+  const { width, height } = k === undefined ? frame : frameFor(drawing.box, frame, pad, k);
+  const scale = scaleFor(drawing.box, width, height, pad, k);
+  // A drawing larger than its frame is looked at in the middle first.
+  useEffect(() => {
+    const board = ref.current;
+    if (k !== undefined && board) board.scrollTo((board.scrollWidth - board.clientWidth) / 2, (board.scrollHeight - board.clientHeight) / 2);
+  }, [ref, k, width, height]);
   return (
-    <div className="board" ref={ref}>
+    <div className={k === undefined ? 'board' : 'board scrolls'} ref={ref} tabIndex={k === undefined ? undefined : 0}>
       {width > 0 && height > 0 && (
         <svg width={width} height={height} role={usable ? 'group' : 'img'} aria-label={label} className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`} style={goods?.colour ? { '--goods': goods.colour } as CSSProperties : undefined}>
           <defs>

@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest';
-import { scaleFor } from './scale';
+import { describe, expect, it, vi } from 'vitest';
+import { frameFor, scaleFor } from './scale';
+import { keepScreenScale, scaleFrom, screenScale } from './screen';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number) => ({
   minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY, centreX: (minX + maxX) / 2, centreY: (minY + maxY) / 2,
@@ -29,5 +30,34 @@ describe('the scale of a drawing', () => {
 
   it('does not break on a frame that is not there yet', () => {
     expect(Number.isFinite(scaleFor(box(0, 0, 0, 0), 0, 0, pad).k)).toBe(true);
+  });
+});
+
+describe('true size', () => {
+  it('keeps its scale and grows the frame where the drawing is larger', () => {
+    const drawn = box(0, 0, 200, 50);
+    const frame = frameFor(drawn, { width: 460, height: 400 }, pad, 4);
+    expect(frame).toEqual({ width: pad.left + pad.right + 800, height: 400 });
+    const scale = scaleFor(drawn, frame.width, frame.height, pad, 4);
+    expect(scale.x(200) - scale.x(0)).toBe(800);
+    expect(scale.x(0)).toBe(pad.left);
+  });
+
+  it('follows from what a bar measures, and never from what cannot be', () => {
+    // A bar drawn as 100 mm at 4 pixels to the millimetre that measures 80 mm: 5 pixels to the millimetre.
+    expect(scaleFrom(4, 100, 80)).toBe(5);
+    expect(scaleFrom(4, 100, 0)).toBeUndefined();
+    expect(scaleFrom(4, 100, 1000)).toBeUndefined();
+  });
+
+  it('is what the screen says until it is measured, and kept from then on', () => {
+    const kept = new Map<string, string>();
+    vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value) });
+    expect(screenScale()).toEqual({ k: 96 / 25.4, measured: false });
+    keepScreenScale(4.2);
+    expect(screenScale()).toEqual({ k: 4.2, measured: true });
+    kept.set('cabida.screen', 'nonsense');
+    expect(screenScale().measured).toBe(false);
+    vi.unstubAllGlobals();
   });
 });

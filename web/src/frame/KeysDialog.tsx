@@ -2,7 +2,7 @@ import { Modal } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 
 const EVERYWHERE = [['?', 'these keys'], ['Ctrl F', 'find by name'], ['Ctrl Z', 'undo the last change here'], ['Ctrl Shift Z', 'redo it'], ['Tab', 'to the next field']];
-const FIT = [['← →', 'the piece before, the piece after'], ['Home End', 'the first piece, the last piece'], ['N', 'the next piece with a finding'], ['O', 'outline or film colour'], ['D', 'dimensions on or off'], ['B', 'the next view of the board'], ['S', 'this piece or the set'], ['[ ]', 'turn the blank, when it is seen as a body']];
+const FIT = [['← →', 'the piece before, the piece after'], ['Home End', 'the first piece, the last piece'], ['N', 'the next piece with a finding'], ['O', 'outline or film colour'], ['D', 'dimensions on or off'], ['T', 'true size, or as large as the frame'], ['B', 'the next view of the board'], ['S', 'this piece or the set'], ['[ ]', 'turn the blank, when it is seen as a body']];
 const MOTIF = [['← → ↑ ↓', 'nudge the framed part by 0.1 mm, with Shift by 1 mm'], ['Enter', 'open a row, or the forms of a letter']];
 const READINGS = [['Enter', 'a further reading in this row']];
 

@@ -1,12 +1,15 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Board } from '../board/Board';
 import { Ink } from '../board/Ink';
+import { screenScale } from '../board/screen';
 import { Words } from '../units/Words';
 import { FACES, sideOn, type BoardView } from './faces';
 import type { useMoves } from './useMoves';
 import { FindingMarks } from './FindingMarks';
 import { PieceHandle } from './PieceHandle';
 import { RoomChains } from './RoomChains';
+import { ScreenRule } from './ScreenRule';
 import { ObjectBoard } from './object/ObjectBoard';
 import { SeenBoard } from './SeenBoard';
 
@@ -21,12 +24,15 @@ interface Props {
   moves: ReturnType<typeof useMoves>;
   outline: boolean;
   dimensions: boolean;
+  /** Whether it is drawn as large as it is. */
+  trueSize: boolean;
   lit?: number;
   /** Which view is shown: a face by its place among the faces, or the goods as they are seen. */
   view: BoardView;
   onView: (view: BoardView) => void;
   onOutline: () => void;
   onDimensions: () => void;
+  onTrueSize: () => void;
 }
 
 const LIMITS: Record<Schemas['LimitKind'], string> = {
@@ -43,7 +49,8 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions, lit, view, onView, onOutline, onDimensions }: Props) {
+export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions, trueSize, lit, view, onView, onOutline, onDimensions, onTrueSize }: Props) {
+  const [screen, setScreen] = useState(screenScale);
   const seen = view === 'seen';
   const face = ground.faces[seen ? 0 : view];
   if (!face) return null;
@@ -62,8 +69,9 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
         <i />
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
         <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
+        <button type="button" className={trueSize ? 'view here' : 'view'} aria-pressed={trueSize} disabled={seen} onClick={onTrueSize}>True size</button>
       </div>
-      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} usable pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
+      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} usable k={trueSize ? screen.k : undefined} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
             <g transform={scale.transform}>
@@ -83,6 +91,7 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
           </>
         )}
       </Board>}
+      {trueSize && !seen && <ScreenRule k={screen.k} measured={screen.measured} onMeasured={(k) => setScreen({ k, measured: true })} />}
       <p className="sums">
         {face.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
         {limits.length > 0 && <span>{state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}

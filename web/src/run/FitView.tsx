@@ -44,6 +44,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   const [view, setView] = useState<BoardView>(0);
   const [outline, setOutline] = useState(false);
   const [dimensions, setDimensions] = useState(true);
+  const [trueSize, setTrueSize] = useState(false);
   const [lit, setLit] = useState<number>();
   const at = Math.max(0, pieces.findIndex((p) => p.id === chosen));
   const moves = useMoves(run, pieces[at]);
@@ -66,6 +67,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
     n: nextToLookAt,
     o: () => setOutline((v) => !v),
     d: () => setDimensions((v) => !v),
+    t: () => setTrueSize((v) => !v),
     b: () => setView((v) => nextView(v, groundOf(pieces[at])?.faces.length ?? 1)),
     s: () => setTab((t) => (t === 'piece' ? 'set' : 'piece')),
   });
@@ -79,7 +81,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   return (
     <>
       <div className="fit-layout">
-        <FitBoard id={id} ground={on} piece={piece} ghost={ghost || move ? shown : undefined} moves={moves} outline={outline} dimensions={dimensions} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard id={id} ground={on} piece={piece} ghost={ghost || move ? shown : undefined} moves={moves} outline={outline} dimensions={dimensions} trueSize={trueSize} onTrueSize={() => setTrueSize(!trueSize)} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
         <div className="column">
           <div className="views" role="group" aria-label="About">
             <button type="button" className={tab === 'piece' ? 'view here' : 'view'} aria-pressed={tab === 'piece'} onClick={() => setTab('piece')}>This piece</button>
