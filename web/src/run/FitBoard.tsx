@@ -4,7 +4,7 @@ import { Board } from '../board/Board';
 import { Ink } from '../board/Ink';
 import { screenScale } from '../board/screen';
 import { Words } from '../units/Words';
-import { FACES, sideOn, type BoardView } from './faces';
+import { FACES, sidesOn, type BoardView } from './faces';
 import type { useMoves } from './useMoves';
 import { FindingMarks } from './FindingMarks';
 import { PieceHandle } from './PieceHandle';
@@ -54,12 +54,11 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
   const seen = view === 'seen';
   const face = ground.faces[seen ? 0 : view];
   if (!face) return null;
-  const { side, inkBox, moved, ...at } = sideOn(piece, face);
-  // What a move changes is shown while it lasts; what was let go is taken up again from where it is going.
-  const move = moves.move?.side === side ? moves.move : undefined;
+  const sides = sidesOn(piece, face);
+  // What a move changes is shown while it lasts, of the side that moves.
+  const move = sides.some((s) => s.side === moves.move?.side) ? moves.move : undefined;
   const preview = move && ghost;
-  const going = move?.written === undefined ? undefined : move;
-  const { rooms, state } = preview ?? at;
+  const { rooms, state, inkBox } = preview ?? sides.find((s) => s.side === move?.side) ?? sides[0];
   const limits = [...new Set(rooms.filter((r) => r.touches).map((r) => LIMITS[r.limit]))];
   return (
     <section className="card sheet" aria-label="Board">
@@ -79,13 +78,19 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
               {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
               {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>
-            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={preview?.inkBox ?? inkBox} rooms={rooms} />}
-            {inkBox && moved && (
-              <PieceHandle
-                name={`The ink of ${piece.name}`} box={(going && preview?.inkBox) ?? inkBox} moved={going?.to ?? moved} letters={preview?.letterHeight} scale={scale}
-                onHold={(to) => moves.hold(side, to)} onPut={(to, changed) => moves.put(side, to, changed)}
-              />
-            )}
+            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={inkBox} rooms={rooms} />}
+            {sides.map((s) => {
+              const mine = s.side === move?.side;
+              // What was let go is taken up again from where it is going.
+              const going = mine && move?.written !== undefined;
+              return s.inkBox && s.moved && (
+                <PieceHandle
+                  key={s.side} name={`The ink of ${piece.name}${s.zone && `, ${s.zone}`}`} scale={scale} letters={mine ? preview?.letterHeight : undefined}
+                  box={(going && preview?.inkBox) || s.inkBox} moved={going ? move.to : s.moved}
+                  onHold={(to) => moves.hold(s.side, to)} onPut={(to, changed) => moves.put(s.side, to, changed)}
+                />
+              );
+            })}
             {/* What was found is of the ink as it was. */}
             {!move && <FindingMarks findings={piece.findings} scale={scale} foot={face.flat.box.minY} within={ground.faces.length > 1 ? face.flat.box : undefined} lit={lit} />}
           </>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
-import { FACES, nextView, sideOn, viewShown, type BoardView } from './faces';
+import { FACES, nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
 import { ByHandCard } from './piece/ByHandCard';
@@ -77,7 +77,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   if (!on?.faces.length || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
   const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
   const face = on.faces[board === 'seen' ? 0 : board];
-  const shownSide = sideOn(piece, face);
+  const [shownSide] = sidesOn(piece, face);
   return (
     <>
       <div className="fit-layout">

@@ -18,10 +18,15 @@ export function viewShown(faces: readonly Pick<Schemas['FaceView'], 'flat'>[], c
   return on >= 0 ? on : Math.max(0, Math.min(chosen, faces.length - 1));
 }
 
-/** The room, the ink and the state of the first side that is on a face; the first side has no id. */
-export function sideOn(piece: Schemas['PieceView'], face: Pick<Schemas['FaceView'], 'sides'> | undefined): { side: string } & Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'moved' | 'state' | 'mayBeCut'> {
-  const side = face && !face.sides.includes('') ? piece.sides.find((s) => face.sides.includes(s.id)) : undefined;
-  return side ? { ...side, side: side.id, mayBeCut: piece.mayBeCut } : { ...piece, side: '' };
+/** A side of a piece as the board shows it; the first side has neither id nor zone. */
+export type ShownSide = { side: string; zone: string } & Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'moved' | 'state' | 'mayBeCut'>;
+
+/** The sides of a piece that are on a face, in their order; where none is, the first all the same. */
+export function sidesOn(piece: Schemas['PieceView'], face: Pick<Schemas['FaceView'], 'sides'> | undefined): [ShownSide, ...ShownSide[]] {
+  const first = { ...piece, side: '', zone: '' };
+  const others = piece.sides.filter((s) => face?.sides.includes(s.id)).map((s) => ({ ...s, side: s.id, mayBeCut: piece.mayBeCut }));
+  const [next, ...rest] = others;
+  return face && !face.sides.includes('') && next ? [next, ...rest] : [first, ...others];
 }
 
 export function within(p: Schemas['PlanePoint'], box: Schemas['Box']): boolean {

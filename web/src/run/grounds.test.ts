@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { nextView, sideOn, viewShown, type BoardView } from './faces';
+import { nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { windowOf } from './Strip';
 import { sizesOf } from './useGrounds';
 
@@ -34,10 +34,11 @@ describe('a thing with two faces', () => {
     expect(viewShown(faces.slice(0, 1), 1)).toBe(0);
   });
 
-  it('has the room of the side that is on the face', () => {
-    const piece = { rooms: ['front'], sides: [{ id: 'side-2', rooms: ['back'], state: 'snug' }], mayBeCut: true } as unknown as Schemas['PieceView'];
-    expect(sideOn(piece, { sides: ['side-2'] })).toMatchObject({ rooms: ['back'], state: 'snug' });
-    expect(sideOn(piece, { sides: ['', 'side-3'] }).rooms).toEqual(['front']);
+  it('has the sides that are on the face, each with its room', () => {
+    const piece = { rooms: ['front'], sides: [{ id: 'side-2', zone: 'Back', rooms: ['back'], state: 'snug' }, { id: 'side-3', zone: 'Sleeve', rooms: ['sleeve'] }], mayBeCut: true } as unknown as Schemas['PieceView'];
+    expect(sidesOn(piece, { sides: ['side-2'] })).toMatchObject([{ side: 'side-2', rooms: ['back'], state: 'snug', mayBeCut: true }]);
+    expect(sidesOn(piece, { sides: ['', 'side-3'] }).map((s) => [s.side, s.zone, s.rooms])).toEqual([['', '', ['front']], ['side-3', 'Sleeve', ['sleeve']]]);
+    expect(sidesOn(piece, undefined)).toHaveLength(1);
   });
 
   it('shares the strip’s window among its faces', () => {
