@@ -82,9 +82,12 @@ test('a save that fails is tried again; one that was overtaken waits, and nothin
   await vi.advanceTimersByTimeAsync(60000);
   expect(heard).toHaveLength(2);
   expect(told.slice(-2)).toEqual(['overtaken', 'changed elsewhere']);
+  expect(keeper.waits).toBe(true);
   void keeper.travel('undo');
   await vi.advanceTimersByTimeAsync(0);
   await next(new Problem(412, 'Overtaken', 'changed elsewhere'));
   expect(heard.at(-1)).toBe('Cleo from 1');
   expect(keeper.wanted).toBe('Cleo');
+  keeper.drop();
+  expect(keeper.waits).toBe(false);
 });

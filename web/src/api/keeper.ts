@@ -31,6 +31,8 @@ export class Keeper<V extends { revision: number }, D> {
   /** The revision that the next save is made from. */
   revision = 0;
   wanted: D | undefined;
+  /** Whether it was changed elsewhere, and what is typed here waits for a choice. */
+  waits = false;
   private running: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -49,6 +51,7 @@ export class Keeper<V extends { revision: number }, D> {
   /** Forgets what was typed. */
   drop() {
     clearTimeout(this.timer);
+    this.waits = false;
     this.wanted = undefined;
     this.told.draft(undefined);
   }
@@ -72,11 +75,13 @@ export class Keeper<V extends { revision: number }, D> {
       const sent = this.wanted;
       try {
         const fresh = await this.keeping.save(sent, this.revision);
+        this.waits = false;
         if (this.wanted === sent) this.drop();
         this.show(fresh);
       } catch (e) {
         const why = e instanceof Error ? e.message : String(e);
-        if (e instanceof Problem && e.status === 412) this.told.overtaken(why);
+        this.waits = e instanceof Problem && e.status === 412;
+        if (this.waits) this.told.overtaken(why);
         else this.after(RETRY);
         this.told.failed(why);
         return;

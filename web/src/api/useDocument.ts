@@ -60,9 +60,12 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     return () => {
       document.removeEventListener('visibilitychange', hide);
       window.removeEventListener('beforeunload', leave);
-      void keeper.flush();
+      // What waits for a choice waits in vain once its page is gone; it must not keep the rest from being called saved.
+      void keeper.flush().then(() => {
+        if (keeper.waits) saving.forget(keeper);
+      });
     };
-  }, [keeper]);
+  }, [keeper, saving]);
 
   const edit = useCallback((change: (document: D) => D) => {
     const base = keeper.wanted ?? newest(now.current.known, view, now.current.source.of);

@@ -12,13 +12,15 @@ interface Saving {
   /** Something of this owner is not kept yet; until all of it is done, nothing is called saved. */
   began: (owner: object) => void;
   done: (owner: object) => void;
+  /** What of this owner is not kept never will be. */
+  forget: (owner: object) => void;
   failed: (why: string) => void;
   /** Tells something; with `undo`, offers to take it back. */
   say: (words: string, undo?: () => void) => void;
 }
 
 const StateContext = createContext<SavingState>({ state: 'idle' });
-const SavingContext = createContext<Saving>({ began() {}, done() {}, failed() {}, say() {} });
+const SavingContext = createContext<Saving>({ began() {}, done() {}, forget() {}, failed() {}, say() {} });
 
 export function SavingProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<SavingState>({ state: 'idle' });
@@ -31,6 +33,10 @@ export function SavingProvider({ children }: { children: ReactNode }) {
     done: (owner) => {
       open.delete(owner);
       if (open.size === 0) setState({ state: 'saved', at: new Date() });
+    },
+    forget: (owner) => {
+      open.delete(owner);
+      if (open.size === 0) setState((s) => (s.state === 'failed' ? { state: 'idle' } : s));
     },
     failed: (words) => setState((s) => ({ ...s, state: 'failed', words, undo: undefined })),
     say: (words, undo) => setState((s) => ({ ...s, words, undo })),
