@@ -41,7 +41,7 @@ internal static class PanelDrawing
             }
         }
 
-        if (faces.Count > 0 && sheet.PanelOf(faces[0]) is { } panel)
+        if (sheet.PanelOf(faces[0]) is { } panel)
         {
             var whole = panel.Datums.Box;
             dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));

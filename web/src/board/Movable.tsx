@@ -52,6 +52,11 @@ export function Movable({ name, box, scale, steps: [step, longStep], outside = 0
           if (dx !== 0 || dy !== 0) onMove(dx, dy);
           else onBy?.();
         }}
+        onPointerCancel={() => {
+          from.current = undefined;
+          setBy({ dx: 0, dy: 0 });
+          onBy?.();
+        }}
         onKeyDown={(e) => {
           const far = e.shiftKey ? longStep : step;
           const way = { ArrowLeft: [-far, 0], ArrowRight: [far, 0], ArrowUp: [0, far], ArrowDown: [0, -far] }[e.key];

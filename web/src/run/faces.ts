@@ -19,7 +19,7 @@ export function viewShown(faces: readonly Pick<Schemas['FaceView'], 'flat'>[], c
 }
 
 /** A side of a piece as the board shows it; the first side has neither id nor zone. */
-export type ShownSide = { side: string; zone: string } & Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'moved' | 'state' | 'mayBeCut'>;
+type ShownSide = { side: string; zone: string } & Pick<Schemas['PieceView'], 'rooms' | 'inkBox' | 'moved' | 'state' | 'mayBeCut'>;
 
 /** The sides of a piece that are on a face, in their order; where none is, the first all the same. */
 export function sidesOn(piece: Schemas['PieceView'], face: Pick<Schemas['FaceView'], 'sides'> | undefined): [ShownSide, ...ShownSide[]] {

@@ -8,7 +8,7 @@ import type { RunDocument } from './useRun';
 type Point = Schemas['PlanePoint'];
 
 /** A side of a piece on its way to where it is moved by hand. */
-export interface Move {
+interface Move {
   piece: string;
   side: string;
   to: Point;
