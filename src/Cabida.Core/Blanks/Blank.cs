@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
 using Cabida.Core.Measures;
 
 namespace Cabida.Core.Blanks;
@@ -5,12 +7,12 @@ namespace Cabida.Core.Blanks;
 /// <summary>Readings of one dimension by one tool, as typed.</summary>
 /// <param name="Tool">The tool.</param>
 /// <param name="Readings">What was read, in the order typed; unreadable ones are kept too.</param>
-public sealed record ReadingLine(MeasuringTool Tool, IReadOnlyList<TypedLength> Readings);
+public sealed record ReadingLine(MeasuringTool Tool, [property: MaxLength(60)] IReadOnlyList<TypedLength> Readings);
 
 /// <summary>All that was read of one dimension.</summary>
 /// <param name="Dimension">Which dimension.</param>
 /// <param name="Lines">Its readings, a line per tool.</param>
-public sealed record MeasuredDimension(DimensionKind Dimension, IReadOnlyList<ReadingLine> Lines)
+public sealed record MeasuredDimension(DimensionKind Dimension, [property: MaxLength(20)] IReadOnlyList<ReadingLine> Lines)
 {
     /// <summary>Which one, where a blank has several of the kind: the number of a girth, the name of a size; else empty.</summary>
     public string Of { get; init; } = "";
@@ -23,12 +25,14 @@ public sealed record MeasuredDimension(DimensionKind Dimension, IReadOnlyList<Re
 /// <param name="Name">What it is called.</param>
 /// <param name="Surface">How its surface is shaped.</param>
 /// <param name="Measured">What was read.</param>
-public sealed record Blank(string Name, SurfaceKind Surface, IReadOnlyList<MeasuredDimension> Measured)
+public sealed record Blank([property: MaxLength(DocumentGate.LongestName)] string Name, SurfaceKind Surface, [property: MaxLength(400)] IReadOnlyList<MeasuredDimension> Measured)
 {
     /// <summary>Where artwork may go; the first is what a run takes unless told otherwise.</summary>
+    [MaxLength(40)]
     public IReadOnlyList<ZoneSpec> Zones { get; init; } = [];
 
     /// <summary>What must stay clear in every zone: holes, lids, seams, bands, pockets.</summary>
+    [MaxLength(60)]
     public IReadOnlyList<KeptClear> KeptClear { get; init; } = [];
 
     /// <summary>The outline of a flat panel.</summary>
@@ -50,6 +54,7 @@ public sealed record Blank(string Name, SurfaceKind Surface, IReadOnlyList<Measu
     public TypedLength StripCheck { get; init; } = TypedLength.Empty;
 
     /// <summary>Words to find it by.</summary>
+    [MaxLength(60)]
     public IReadOnlyList<string> Tags { get; init; } = [];
 
     /// <summary>A picture of it; null without one.</summary>

@@ -27,7 +27,7 @@ public static class SidesOverlap
             for (var b = a + 1; b < sides.Count; b++)
             {
                 var ink = sides[a].Ink[0];
-                var common = sides[b].Ink.Where(i => i.EnvelopeInternal.Intersects(ink.EnvelopeInternal)).Select(ink.Intersection).FirstOrDefault(c => c.Area > Touch);
+                var common = sides[b].Ink.Where(i => i.EnvelopeInternal.Intersects(ink.EnvelopeInternal)).Select(i => Overlay.Intersection(ink, i)).FirstOrDefault(c => c.Area > Touch);
                 if (common is not null && Box.Of(common) is { } box)
                 {
                     yield return new Finding(Rule.SidesOverlap, Severity.Look, new PlanePoint(box.CentreX, box.CentreY), null, null, Phrase.Say(

@@ -104,7 +104,7 @@ internal static class PanelDrawing
 
         foreach (var place in sheet.Places.Where(p => p.Facing == panel.Facing))
         {
-            var within = place.IsHole ? place.Area : Outlines.PolygonsOf(place.Area.Intersection(panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
+            var within = place.IsHole ? place.Area : Outlines.PolygonsOf(Overlay.Intersection(place.Area, panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
             if (within is not null)
             {
                 strokes.Add(new(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, FlatDrawing.Points(within), Closed: true, place.IsHole ? null : place.Name));

@@ -72,7 +72,7 @@ public static class SeenDrawing
             foreach (var whole in new[] { -360.0, 0, 360 })
             {
                 var shifted = Outlines.Placed(round, 1, whole, 0);
-                var seen = window.EnvelopeInternal.Contains(shifted.EnvelopeInternal) ? shifted : shifted.Intersection(window);
+                var seen = window.EnvelopeInternal.Contains(shifted.EnvelopeInternal) ? shifted : Overlay.Intersection(shifted, window);
                 facing.AddRange(Outlines.PolygonsOf(seen).Select(p => Mapped(p, q => Projection.Of(wall, q.X, q.Y))));
             }
         }

@@ -1,7 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
-using NetTopologySuite.Geometries.Prepared;
 
 namespace Cabida.Core.Fitting;
 
@@ -93,8 +92,8 @@ internal static class FreeFit
             best = place ?? best;
             return place is not null;
         }, precision: 1e-4);
-        var allowed = PreparedGeometryFactory.Prepare(zone.Outline);
-        bool Covers(double s) => allowed.Covers(Outlines.Placed(ink.InkAt(s), 1, best.Value.X, best.Value.Y));
+        var allowed = Overlay.Covering(zone.Outline);
+        bool Covers(double s) => allowed(Outlines.Placed(ink.InkAt(s), 1, best.Value.X, best.Value.Y));
         return ScaleSearch.Downwards(scale * (1 + (2 * Coarse)), lower * 0.98, Covers, 1e-6) is { } exact ? (exact, best.Value) : null;
     }
 }

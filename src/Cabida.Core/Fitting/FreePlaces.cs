@@ -44,8 +44,8 @@ internal sealed class FreePlaces
     /// <summary>The place nearest to a point at which ink lies inside the zone; null when none is found.</summary>
     public PlanePoint? Nearest(Area ink, PlanePoint to)
     {
-        var allowed = NetTopologySuite.Geometries.Prepared.PreparedGeometryFactory.Prepare(zone.Outline);
-        return Search(ink, Whole(ink), 0, Finest, to, t => allowed.Covers(Outlines.Placed(ink, 1, t.X, t.Y)));
+        var allowed = Overlay.Covering(zone.Outline);
+        return Search(ink, Whole(ink), 0, Finest, to, t => allowed(Outlines.Placed(ink, 1, t.X, t.Y)));
     }
 
     /// <summary>A place at which ink stands outside by no more than a slack; null when there is none.</summary>

@@ -1,7 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
-using NetTopologySuite.Geometries.Prepared;
 
 namespace Cabida.Core.Fitting;
 
@@ -68,7 +67,7 @@ public static class LargestFit
 
         var placed = Outlines.Placed(ink.InkAt(scale), 1, at.X, at.Y);
         // Ink that just fills a hole touches it all round from the wrong side.
-        return Rooms.Of(placed, zone).Least >= -Tolerances.Fit && zone.Outline.Covers(placed.InteriorPoint);
+        return Rooms.Of(placed, zone).Least >= -Tolerances.Fit && Overlay.Covers(zone.Outline, placed.InteriorPoint);
     }
 
     /// <summary>The scale at which a box would touch a side of the zone's if all of it scaled.</summary>
@@ -85,7 +84,7 @@ public static class LargestFit
     /// <summary>Whether ink at a scale lies inside the zone.</summary>
     private static Func<double, bool> Inside(IScaledInk ink, ZoneShape zone, PlanePoint at)
     {
-        var allowed = PreparedGeometryFactory.Prepare(zone.Outline);
-        return s => allowed.Covers(Outlines.Placed(ink.InkAt(s), 1, at.X, at.Y));
+        var allowed = Overlay.Covering(zone.Outline);
+        return s => allowed(Outlines.Placed(ink.InkAt(s), 1, at.X, at.Y));
     }
 }

@@ -1,6 +1,6 @@
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Utilities;
-using NetTopologySuite.Operation.Union;
+using NetTopologySuite.Operation.Buffer;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Geometry;
@@ -29,12 +29,7 @@ public static class Outlines
     public static Area Union(IReadOnlyList<Area> areas)
     {
         ArgumentNullException.ThrowIfNull(areas);
-        return areas.Count switch
-        {
-            0 => Empty,
-            1 => areas[0],
-            _ => UnaryUnionOp.Union(areas, Factory) ?? Empty,
-        };
+        return Overlay.Union(areas);
     }
 
     /// <summary>
@@ -49,7 +44,7 @@ public static class Outlines
         {
             for (var j = i + 1; j < areas.Count; j++)
             {
-                if (areas[i].EnvelopeInternal.Intersects(areas[j].EnvelopeInternal) && Root(i) != Root(j) && areas[i].Intersects(areas[j]))
+                if (areas[i].EnvelopeInternal.Intersects(areas[j].EnvelopeInternal) && Root(i) != Root(j) && Overlay.Meet(areas[i], areas[j]))
                 {
                     group[Root(j)] = Root(i);
                 }
@@ -162,7 +157,7 @@ public static class Outlines
 
         // n segments to a quarter turn leave a sagitta of r(1 − cos(π/4n)).
         var segments = Math.Abs(by) <= chordError ? 2 : (int)Math.Clamp(Math.Ceiling(Math.PI / (4 * Math.Acos(1 - (chordError / Math.Abs(by))))), 2, 64);
-        return area.Buffer(by, segments);
+        return Overlay.Grown(area, by, new BufferParameters(segments));
     }
 
     /// <summary>The area with its holes filled.</summary>
@@ -178,7 +173,7 @@ public static class Outlines
             return area;
         }
 
-        return Together([.. PolygonsOf(area).SelectMany(p => p.EnvelopeInternal.Intersects(away.EnvelopeInternal) ? PolygonsOf(p.Difference(away)) : [p])]);
+        return Together([.. PolygonsOf(area).SelectMany(p => p.EnvelopeInternal.Intersects(away.EnvelopeInternal) ? PolygonsOf(Overlay.Difference(p, away)) : [p])]);
     }
 
     /// <summary>What of an area lies inside another.</summary>
@@ -186,7 +181,7 @@ public static class Outlines
     {
         ArgumentNullException.ThrowIfNull(area);
         ArgumentNullException.ThrowIfNull(inside);
-        return Together([.. PolygonsOf(area).SelectMany(p => PolygonsOf(p.Intersection(inside)))]);
+        return Together([.. PolygonsOf(area).SelectMany(p => PolygonsOf(Overlay.Intersection(p, inside)))]);
     }
 
     /// <summary>Polygons that do not touch, as one area.</summary>

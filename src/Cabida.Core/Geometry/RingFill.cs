@@ -19,7 +19,7 @@ internal static class RingFill
         var closed = rings.Select(r => (Coordinate[])[.. r.Select(p => p.ToCoordinate()), r[0].ToCoordinate()]).ToList();
         var lines = Outlines.Factory.CreateMultiLineString([.. closed.Select(Outlines.Factory.CreateLineString)]);
         var polygonizer = new Polygonizer();
-        polygonizer.Add(lines.Union());
+        polygonizer.Add(Overlay.Noded(lines));
         var sliver = SliverShare * Math.Max(lines.EnvelopeInternal.Area, double.Epsilon);
         var faces = polygonizer.GetPolygons()
             .Where(f => f.Area > sliver && Winding(closed, f.InteriorPoint.Coordinate) is var turns && (evenOdd ? turns % 2 != 0 : turns != 0))

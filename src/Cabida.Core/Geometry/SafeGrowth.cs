@@ -95,13 +95,13 @@ public static class SafeGrowth
     {
         List<Polygon> HolesAt(double d) => [.. Outlines.PolygonsOf(Outlines.Grown(part, d, Tolerances.Ink)).SelectMany(p => p.InteriorRings).Select(r => Outlines.Factory.CreatePolygon(r.Coordinates))];
         var (before, after) = (HolesAt(fine), HolesAt(tooMuch));
-        var closed = before.FirstOrDefault(h => !after.Any(a => a.Intersects(h)));
+        var closed = before.FirstOrDefault(h => !after.Any(a => Overlay.Meet(a, h)));
         if (closed is not null)
         {
             return new GrowthLimit(fine, GrowthStop.HoleCloses, At(closed));
         }
 
-        var pinched = after.FirstOrDefault(a => !before.Any(h => h.Intersects(a))) ?? after.FirstOrDefault(a => after.Count(o => before.Any(h => h.Intersects(a) && h.Intersects(o))) > 1);
+        var pinched = after.FirstOrDefault(a => !before.Any(h => Overlay.Meet(h, a))) ?? after.FirstOrDefault(a => after.Count(o => before.Any(h => Overlay.Meet(h, a) && Overlay.Meet(h, o))) > 1);
         return new GrowthLimit(fine, GrowthStop.Pinched, pinched is null ? At(part) : At(pinched));
     }
 

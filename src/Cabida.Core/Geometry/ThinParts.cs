@@ -1,6 +1,5 @@
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Operation.Buffer;
-using NetTopologySuite.Operation.OverlayNG;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Geometry;
@@ -111,20 +110,20 @@ public static class ThinParts
         var arcs = new BufferParameters(ArcSteps);
         // Half the checks' accuracy is given away on purpose, so that the facets of the arcs leave no slivers behind.
         var slack = Tolerances.Check / 2;
-        var wide = BufferOp.Buffer(BufferOp.Buffer(polygon, -limit / 2, arcs), (limit / 2) + slack, arcs);
+        var wide = Overlay.Grown(Overlay.Grown(polygon, -limit / 2, arcs), (limit / 2) + slack, arcs);
         var removed = wide.IsEmpty
             ? polygon
-            : OverlayNGRobust.Overlay(polygon, wide, NetTopologySuite.Operation.Overlay.SpatialFunction.Difference);
+            : Overlay.Difference(polygon, wide);
         foreach (var part in Outlines.PolygonsOf(removed))
         {
-            var outline = part.Buffer(slack);
-            var inside = near.Where(s => outline.Covers(Outlines.Factory.CreatePoint(s.Centre.ToCoordinate()))).ToList();
+            var outline = Overlay.Grown(part, slack, arcs);
+            var inside = near.Where(s => Overlay.Covers(outline, Outlines.Factory.CreatePoint(s.Centre.ToCoordinate()))).ToList();
             if (inside.Count == 0)
             {
                 continue;
             }
 
-            var contacts = wide.IsEmpty ? 0 : Outlines.PolygonsOf(part.Buffer(2 * slack).Intersection(wide)).Count();
+            var contacts = wide.IsEmpty ? 0 : Outlines.PolygonsOf(Overlay.Intersection(Overlay.Grown(part, 2 * slack, arcs), wide)).Count();
             var length = contacts == 1 ? FreeLength(part, wide) : LongestExtent(part);
             switch (contacts)
             {

@@ -32,6 +32,6 @@ public readonly partial record struct Temperature(double Celsius)
             : Outcome<Temperature?>.Fail(Phrase.Say($"{celsius:0} °C is not a heat that goods are pressed at; it must lie between 0 and {Most:0}."));
     }
 
-    [GeneratedRegex(@"^(?<number>\d{1,3}(?:[.,]\d)?)\s*°?\s*(?<unit>[cCfF])?$")]
+    [GeneratedRegex(@"^(?<number>[0-9]{1,3}(?:[.,][0-9])?)\s*°?\s*(?<unit>[cCfF])?$")]
     private static partial Regex Form();
 }

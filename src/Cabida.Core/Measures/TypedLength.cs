@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Measures;
@@ -8,8 +9,11 @@ namespace Cabida.Core.Measures;
 /// </summary>
 /// <param name="Text">What was typed, to the letter.</param>
 /// <param name="Unit">The unit a bare number takes.</param>
-public sealed record TypedLength(string Text, LengthUnit Unit = LengthUnit.Millimetre)
+public sealed record TypedLength([property: MaxLength(TypedLength.MostLetters)] string Text, LengthUnit Unit = LengthUnit.Millimetre)
 {
+    /// <summary>Nobody types a length in more letters.</summary>
+    public const int MostLetters = 200;
+
     /// <summary>Nothing typed.</summary>
     public static TypedLength Empty { get; } = new("");
 

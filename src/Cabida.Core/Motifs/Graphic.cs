@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 
@@ -41,9 +43,10 @@ public sealed record GraphicOutlines(string Id, IReadOnlyList<GraphicPiece> Piec
 /// <param name="Colours">Its colours, in order of appearance.</param>
 /// <param name="Notes">What is worth saying of how it was read.</param>
 public sealed record Graphic(
-    string Name, string OutlinesId, string Source, bool SizeStated, IReadOnlyList<SupposedSize> Supposed, IReadOnlyList<string> Colours, IReadOnlyList<Phrase> Notes)
+    [property: MaxLength(DocumentGate.LongestName)] string Name, string OutlinesId, string Source, bool SizeStated, IReadOnlyList<SupposedSize> Supposed, [property: MaxLength(20_000)] IReadOnlyList<string> Colours, IReadOnlyList<Phrase> Notes)
 {
     /// <summary>Millimetres to a millimetre of the outlines as read: the maker's say on the size, where the file left it open.</summary>
+    [Range(1e-6, 1e4)]
     public double Scale { get; init; } = 1;
 
     /// <summary>The width of its ink as read, in millimetres.</summary>

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Measures;
 
 namespace Cabida.Core.Motifs;
@@ -60,9 +61,11 @@ public sealed record GraphicPart(string Id, PartPlace Place, MotifLength Gap, st
     public string OutlinesId { get; init; } = "";
 
     /// <summary>Millimetres to a millimetre of those outlines, as the graphic's size was then.</summary>
+    [Range(1e-6, 1e4)]
     public double FileScale { get; init; } = 1;
 
     /// <summary>The pieces that are left out, by their numbers in the file.</summary>
+    [MaxLength(20_000)]
     public IReadOnlyList<int> Dropped { get; init; } = [];
 
     /// <summary>Whether all holes are filled.</summary>

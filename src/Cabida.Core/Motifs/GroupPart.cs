@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+
 namespace Cabida.Core.Motifs;
 
 /// <summary>How a group is repeated.</summary>
@@ -49,9 +51,11 @@ public sealed record Repeat(RepeatKind Kind)
     public RepeatOver Over { get; init; }
 
     /// <summary>Copies across, round a ring, or scattered.</summary>
+    [Range(-100_000, 100_000)]
     public int Across { get; init; } = 3;
 
     /// <summary>Rows.</summary>
+    [Range(-100_000, 100_000)]
     public int Up { get; init; } = 1;
 
     /// <summary>Ink to ink from side to side; the least distance of scattered copies.</summary>
@@ -73,6 +77,7 @@ public sealed record Repeat(RepeatKind Kind)
     public bool Turning { get; init; } = true;
 
     /// <summary>From which scattered places follow.</summary>
+    [Range(int.MinValue, int.MaxValue)]
     public int Seed { get; init; } = 1;
 
     /// <summary>Whether a wrap keeps its size and leaves a gap at the seam instead of meeting there.</summary>

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Type;
 
 namespace Cabida.Core.Motifs;
@@ -44,10 +45,18 @@ public enum Stretching
 /// <param name="Size">The size.</param>
 /// <param name="Spacing">Extra room between letters, in thousandths of an em.</param>
 public sealed record LetteringPart(
-    string Id, PartPlace Place, MotifLength Gap, string Text, string TypefaceId, LetteringSize SizedBy, MotifLength Size, double Spacing)
+    string Id, PartPlace Place, MotifLength Gap, [property: MaxLength(LetteringPart.MostLetters)] string Text, string TypefaceId, LetteringSize SizedBy,
+    MotifLength Size, [property: Range(-LetteringPart.MostSpacing, LetteringPart.MostSpacing)] double Spacing)
     : Part(Id, Place, Gap)
 {
+    /// <summary>A line with more letters is not kept; one with more than <see cref="MotifProblems.LongestText"/> is not made.</summary>
+    public const int MostLetters = 1000;
+
+    /// <summary>The most room between letters or words, and the most they close up, in thousandths of an em: ten ems.</summary>
+    public const double MostSpacing = 10_000;
+
     /// <summary>Extra room between words, in thousandths of an em.</summary>
+    [Range(-MostSpacing, MostSpacing)]
     public double WordSpacing { get; init; }
 
     /// <summary>Whether the gap above is measured from baseline to baseline instead of ink to ink.</summary>

@@ -1,3 +1,6 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
+
 namespace Cabida.Core.Motifs;
 
 /// <summary>How the rows of a motif line up, by their ink.</summary>
@@ -17,12 +20,13 @@ public enum RowAlignment
 /// <param name="Name">What it is called.</param>
 /// <param name="Alignment">How its rows line up.</param>
 /// <param name="Parts">Its parts, first at the top left.</param>
-public sealed record Motif(string Name, RowAlignment Alignment, IReadOnlyList<Part> Parts)
+public sealed record Motif([property: MaxLength(DocumentGate.LongestName)] string Name, RowAlignment Alignment, IReadOnlyList<Part> Parts)
 {
     /// <summary>What it is composed against; a run brings its own.</summary>
     public Ground Ground { get; init; } = new();
 
     /// <summary>The name that fills the name field while no list does; empty for one of the application's own.</summary>
+    [MaxLength(LetteringPart.MostLetters)]
     public string Sample { get; init; } = "";
 
     /// <summary>What of it stands on the datum centre of its ground, unless a run says otherwise.</summary>

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using System.Text.Json.Serialization;
 
 namespace Cabida.Core.Motifs;
@@ -110,9 +111,11 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     public string FilmId { get; init; } = "";
 
     /// <summary>Which sheet of that film, where several lie over one another; from 1.</summary>
+    [Range(-1000, 1000)]
     public int Ply { get; init; } = 1;
 
     /// <summary>How far it is turned to the left, in degrees.</summary>
+    [Range(-36_000.0, 36_000.0)]
     public double Turn { get; init; }
 
     /// <summary>Whether left and right are exchanged, before it is turned.</summary>

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+
 namespace Cabida.Core.Motifs;
 
 /// <summary>The outlines a shape can have.</summary>
@@ -84,8 +86,10 @@ public sealed record ShapePart(string Id, PartPlace Place, MotifLength Gap, Shap
     public MotifLength DotGap { get; init; } = MotifLength.Scales(3);
 
     /// <summary>Sides of a polygon, points of a star, dots.</summary>
+    [Range(-10_000, 10_000)]
     public int Count { get; init; } = 5;
 
     /// <summary>Where a star's inner corners lie, in hundredths of the way out.</summary>
+    [Range(-1000.0, 1000.0)]
     public double Inner { get; init; } = 45;
 }

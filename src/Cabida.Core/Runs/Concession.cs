@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Measures;
 
 namespace Cabida.Core.Runs;
@@ -26,6 +27,7 @@ public enum ConcessionKind
 public sealed record Concession(ConcessionKind Kind)
 {
     /// <summary>How far: letters closed up by so many hundredths of an em, or made smaller by so many hundredths.</summary>
+    [Range(-10_000.0, 10_000.0)]
     public double Percent { get; init; } = 5;
 
     /// <summary>The least margin that is left.</summary>

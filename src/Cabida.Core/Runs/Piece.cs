@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
 
@@ -6,12 +7,13 @@ namespace Cabida.Core.Runs;
 /// <summary>One made thing of a run.</summary>
 /// <param name="Id">Stays with it when the list is typed or pasted again.</param>
 /// <param name="Name">What its name field says.</param>
-public sealed record Piece(string Id, string Name)
+public sealed record Piece(string Id, [property: MaxLength(Motifs.LetteringPart.MostLetters)] string Name)
 {
     /// <summary>What its row says for other fields, by field.</summary>
     public IReadOnlyDictionary<string, string> Values { get; init; } = NoValues;
 
     /// <summary>How many are made of it.</summary>
+    [Range(0, 100_000)]
     public int Copies { get; init; } = 1;
 
     /// <summary>What was set by hand for it alone.</summary>
@@ -70,12 +72,14 @@ public sealed record Overrides
     public TypedLength LetterHeight { get; init; } = TypedLength.Empty;
 
     /// <summary>Room between the letters of its name beside what the motif says, in thousandths of an em; negative closes them up.</summary>
+    [Range(-Motifs.LetteringPart.MostSpacing, Motifs.LetteringPart.MostSpacing)]
     public double Spacing { get; init; }
 
     /// <summary>The typeface of its name; empty for the motif's.</summary>
     public string TypefaceId { get; init; } = "";
 
     /// <summary>The name on two lines, parted by a line break; empty for one line.</summary>
+    [MaxLength(Motifs.LetteringPart.MostLetters)]
     public string TwoLines { get; init; } = "";
 
     /// <summary>Letters in other forms.</summary>
@@ -99,4 +103,4 @@ public sealed record Overrides
 /// <param name="Words">The correction in the customer's words; empty when approved.</param>
 /// <param name="InkHash">The ink that was shown.</param>
 /// <param name="BlankRevision">The revision of the blank it was shown on.</param>
-public sealed record Verdict(bool Approved, string Words, string InkHash, int BlankRevision);
+public sealed record Verdict(bool Approved, string Words, string InkHash, [property: Range(0, int.MaxValue)] int BlankRevision);

@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
 using Cabida.Core.Fitting;
 using Cabida.Core.Lists;
 using Cabida.Core.Measures;
@@ -8,7 +10,7 @@ namespace Cabida.Core.Runs;
 /// <summary>A thing of the shelf, the motifs or the stock as it was when the run took it.</summary>
 /// <param name="Id">Which.</param>
 /// <param name="Revision">Which revision of it.</param>
-public sealed record Pin(string Id, int Revision);
+public sealed record Pin(string Id, [property: Range(0, int.MaxValue)] int Revision);
 
 /// <summary>How the pieces of a run are sized.</summary>
 public enum Sizing
@@ -52,7 +54,7 @@ public sealed record ShownProof(string On, IReadOnlyDictionary<string, string> S
 /// <param name="NamesTyped">The list as typed or pasted, one name a line.</param>
 /// <param name="Pieces">The pieces that the list makes.</param>
 public sealed record Run(
-    string Name,
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
     string JobId,
     Pin? Blank,
     Pin? Motif,
@@ -61,19 +63,27 @@ public sealed record Run(
     Sizing Sizing,
     TypedLength LetterHeight,
     TypedLength ScissorsRoom,
-    string NamesTyped,
+    [property: MaxLength(Run.MostTyped)] string NamesTyped,
     IReadOnlyList<Piece> Pieces)
 {
+    /// <summary>The most letters a list may have as typed.</summary>
+    public const int MostTyped = 400_000;
+
+    /// <summary>The most other sides that pieces may have.</summary>
+    public const int MostSides = 8;
+
     /// <summary>The zone of the blank; empty for its first.</summary>
     public string Zone { get; init; } = "";
 
     /// <summary>The films that parts of the motif name themselves.</summary>
+    [MaxLength(100)]
     public IReadOnlyList<Pin> Films { get; init; } = [];
 
     /// <summary>The size of a garment; empty for its first. A row that names a size is of that one.</summary>
     public string Size { get; init; } = "";
 
     /// <summary>What the columns of the list are: fields, <see cref="NameList.Quantity"/>, or empty for what is left out. None while a line is a name.</summary>
+    [MaxLength(100)]
     public IReadOnlyList<string> Columns { get; init; } = [];
 
     /// <summary>Whether the first line of the list names its columns.</summary>
@@ -107,9 +117,11 @@ public sealed record Run(
     public TypedLength MostBow { get; init; } = TypedLength.Mm(1);
 
     /// <summary>What is done for names that do not fit at the size of the set, in order.</summary>
+    [MaxLength(20)]
     public IReadOnlyList<Concession> Concessions { get; init; } = [];
 
     /// <summary>Other sides of the same pieces.</summary>
+    [MaxLength(MostSides)]
     public IReadOnlyList<RunSide> Sides { get; init; } = [];
 
     /// <summary>What was shown to the customer last; null before anything was.</summary>
@@ -121,4 +133,4 @@ public sealed record Run(
 /// <param name="Customer">Who ordered it.</param>
 /// <param name="Due">The day it is due, as <c>yyyy-MM-dd</c>, or empty.</param>
 /// <param name="Note">Anything worth remembering.</param>
-public sealed record Job(string Name, string Customer, string Due, string Note = "");
+public sealed record Job([property: MaxLength(DocumentGate.LongestName)] string Name, [property: MaxLength(DocumentGate.LongestName)] string Customer, [property: MaxLength(20)] string Due, string Note = "");

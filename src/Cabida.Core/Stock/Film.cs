@@ -1,4 +1,6 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Blanks;
+using Cabida.Core.Documents;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -36,8 +38,8 @@ public sealed record CutSettings(string Blade, string Depth, string Pressure, st
 /// <param name="Settings">How it is cut.</param>
 /// <param name="Note">How it is applied, and anything else worth remembering.</param>
 public sealed record Film(
-    string Name,
-    string Colour,
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    [property: MaxLength(40)] string Colour,
     FilmPurpose Purpose,
     bool Mirrored,
     TypedLength ThinnestStroke,
@@ -112,7 +114,7 @@ public enum FilmMaterial
 /// <param name="ReachWidth">How wide it cuts on a mat.</param>
 /// <param name="ReachLength">How long it cuts on a mat.</param>
 /// <param name="Note">Anything worth remembering.</param>
-public sealed record Cutter(string Name, TypedLength ReachWidth, TypedLength ReachLength, string Note = "");
+public sealed record Cutter([property: MaxLength(DocumentGate.LongestName)] string Name, TypedLength ReachWidth, TypedLength ReachLength, string Note = "");
 
 /// <summary>Something typed on the stock page that cannot be used.</summary>
 /// <param name="Field">The field.</param>

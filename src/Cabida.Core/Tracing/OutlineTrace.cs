@@ -210,8 +210,8 @@ public static class OutlineTrace
         {
             LinearRing Closed(IReadOnlyList<PlanePoint> r) => (LinearRing)Outlines.Ring(r).ExteriorRing;
             var material = Outlines.Factory.CreatePolygon(Closed(rings[0]), [.. rings.Skip(1).Select(Closed)]);
-            var valid = material.IsValid ? material : material.Buffer(0);
-            var left = Outlines.PolygonsOf(valid.Buffer(-settings.Allowance, 24)).OrderByDescending(p => p.Area).FirstOrDefault();
+            var valid = Overlay.Sound(material);
+            var left = Outlines.PolygonsOf(Overlay.Grown(valid, -settings.Allowance, new(24))).OrderByDescending(p => p.Area).FirstOrDefault();
             return left is null ? [] : [.. left.InteriorRings.Prepend(left.ExteriorRing).Select(IReadOnlyList<PlanePoint> (r) => [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))])];
         }
     }

@@ -29,7 +29,7 @@ public static class LineArch
         var radius = ((box.Width * box.Width / 4) + (rise * rise)) / (2 * rise);
         var bent = GeometryTransform(NetTopologySuite.Densify.Densifier.Densify(area, Math.Sqrt(8 * radius * Tolerances.Ink)));
         // Steep arches can fold the outline over itself where it is divided coarsely.
-        return bent.IsValid ? bent : bent.Buffer(0);
+        return Overlay.Sound(bent);
 
         Area GeometryTransform(Area flat) => new Mover(p =>
         {

@@ -1,10 +1,12 @@
+using System.ComponentModel.DataAnnotations;
+
 namespace Cabida.Core.Type;
 
 /// <summary>A pair of letters that is opened or closed wherever it comes in the line.</summary>
 /// <param name="Left">The letter before.</param>
 /// <param name="Right">The letter after.</param>
 /// <param name="By">How far it is opened, in thousandths of an em; negative closes it.</param>
-public sealed record PairNudge(string Left, string Right, double By);
+public sealed record PairNudge(string Left, string Right, [property: Range(-10_000.0, 10_000.0)] double By);
 
 /// <summary>Where a letter's other form is used.</summary>
 public enum AlternateScope
@@ -26,7 +28,7 @@ public enum AlternateScope
 /// <param name="Index">Which letter of them, from 0.</param>
 /// <param name="Feature">The typeface's own tag for it, as in <c>swsh</c> or <c>ss01</c>.</param>
 /// <param name="Value">Which of several under that tag, from 1.</param>
-public sealed record Alternate(AlternateScope Scope, string Letter, string Words, int Index, string Feature, int Value);
+public sealed record Alternate(AlternateScope Scope, string Letter, string Words, int Index, [property: MaxLength(8)] string Feature, [property: Range(-1000, 1000)] int Value);
 
 /// <summary>How a line is set before its size is known; lengths in em.</summary>
 /// <param name="Spacing">Extra room between letters.</param>

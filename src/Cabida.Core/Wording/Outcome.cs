@@ -37,4 +37,18 @@ public sealed class Outcome<T>
         ArgumentNullException.ThrowIfNull(problem);
         return new(default, problem);
     }
+
+    /// <summary>What is worked out, or why it cannot be.</summary>
+    public static Outcome<T> Try(Func<T> work)
+    {
+        ArgumentNullException.ThrowIfNull(work);
+        try
+        {
+            return Of(work());
+        }
+        catch (NotWorkableException fault)
+        {
+            return Fail(fault.Reason);
+        }
+    }
 }

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 
@@ -29,8 +30,12 @@ public enum OutlineKind
 /// <param name="Rings">The outer ring first, then holes; each closed by implication.</param>
 /// <param name="Source">Where it comes from, in words.</param>
 /// <param name="Uncertainty">How far it may be out at each edge, in millimetres.</param>
-public sealed record DrawnOutline(IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, string Source, double Uncertainty)
+public sealed record DrawnOutline(
+    [property: MaxLength(DrawnOutline.MostPoints)] IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, string Source, [property: Range(0.0, 1000.0)] double Uncertainty)
 {
+    /// <summary>More points than this, of all rings, are no outline that was followed.</summary>
+    public const int MostPoints = 8000;
+
     /// <summary>The picture it was followed on; null when it was read from a file.</summary>
     public string? PictureId { get; init; }
 }
@@ -68,6 +73,7 @@ public sealed record GarmentSpec
     public GarmentKind Kind { get; init; }
 
     /// <summary>Its sizes, smallest first.</summary>
+    [MaxLength(40)]
     public IReadOnlyList<string> Sizes { get; init; } = ["S", "M", "L"];
 
     /// <summary>How wide the press covers; empty when it is not a limit.</summary>

@@ -113,6 +113,18 @@ internal static class PanelReadings
             return null;
         }
 
+        if (drawn.Rings.Sum(r => r.Count) is var points && points > DrawnOutline.MostPoints)
+        {
+            findings.Add(new BlankFinding(true, [], Phrase.Say($"The outline has {points} points; {DrawnOutline.MostPoints} is the most. Follow it again with more smoothing.")));
+            return null;
+        }
+
+        if (drawn.Rings.Any(r => r.Count < 3))
+        {
+            findings.Add(new BlankFinding(true, [], Phrase.Say($"A ring of the outline has fewer than three points. Follow it again.")));
+            return null;
+        }
+
         var rings = drawn.Rings.Select(r => Outlines.Ring(r)).ToList();
         var polygon = Outlines.Factory.CreatePolygon((LinearRing)rings[0].ExteriorRing, [.. rings.Skip(1).Select(r => (LinearRing)r.ExteriorRing)]);
         if (new IsValidOp(polygon).ValidationError is { } error)
@@ -125,7 +137,7 @@ internal static class PanelReadings
         var box = Box.Of(polygon)!.Value;
         Compare(rows, DimensionKind.Width, Length.Mm(box.Width), "wide", findings);
         Compare(rows, DimensionKind.Height, Length.Mm(box.Height), "high", findings);
-        var sure = polygon.Buffer(-drawn.Uncertainty);
+        var sure = Outlines.Grown(polygon, -drawn.Uncertainty, Tolerances.Ink);
         if (Outlines.PolygonsOf(sure).OrderByDescending(p => p.Area).FirstOrDefault() is not { } cautious)
         {
             findings.Add(new BlankFinding(true, [], Phrase.Say($"The outline is smaller than what is uncertain of it.")));

@@ -79,7 +79,7 @@ internal static class PanelZone
             Area area = limits.Rim > 0 ? Eroded(outline, limits.Rim) : outline;
             foreach (var (rectangle, _) in boxes)
             {
-                area = area.EnvelopeInternal.IsNull || Inside(area, rectangle) ? area : area.Intersection(Outlines.Rectangle(rectangle));
+                area = area.EnvelopeInternal.IsNull || Inside(area, rectangle) ? area : Overlay.Intersection(area, Outlines.Rectangle(rectangle));
             }
 
             var part = Outlines.PolygonsOf(area).OrderByDescending(p => p.Area).FirstOrDefault();
@@ -132,7 +132,7 @@ internal static class PanelZone
     }
 
     /// <summary>Moved in from its edges; a mitred corner stays a corner, and a round one is no larger than it may be.</summary>
-    private static Area Eroded(Polygon outline, double rim) => BufferOp.Buffer(outline, -rim, new BufferParameters(ArcSteps, EndCapStyle.Round, JoinStyle.Mitre, 4));
+    private static Area Eroded(Polygon outline, double rim) => Overlay.Grown(outline, -rim, new BufferParameters(ArcSteps, EndCapStyle.Round, JoinStyle.Mitre, 4));
 
     private static bool Inside(Area area, Box box)
     {

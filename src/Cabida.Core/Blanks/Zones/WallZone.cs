@@ -192,7 +192,7 @@ internal static class WallZone
         var middle = Box.Of(place)!.Value;
         var height = turned.Height.Value.Millimetres;
         var dense = (Polygon)NetTopologySuite.Densify.Densifier.Densify(
-            place.Intersection(Outlines.Rectangle(new Box(-6000, -1, 6000, height + 1))) as Polygon ?? place, 1);
+            Overlay.Intersection(place, Outlines.Rectangle(new Box(-6000, -1, 6000, height + 1))) as Polygon ?? place, 1);
         var at = Math.Clamp(middle.CentreY, 0, height);
         return Outlines.Factory.CreatePolygon([.. dense.ExteriorRing.Coordinates.Select(c =>
         {

@@ -116,13 +116,13 @@ public sealed class ZoneShape
     /// </summary>
     internal ZoneShape? Without(IReadOnlyList<Polygon> away)
     {
-        var cutting = away.Where(p => p.Intersects(Outline)).ToList();
+        var cutting = away.Where(p => Overlay.Meet(p, Outline)).ToList();
         if (cutting.Count == 0)
         {
             return this;
         }
 
-        var rest = cutting.Aggregate((NetTopologySuite.Geometries.Geometry)Outline, (left, place) => left.Difference(place));
+        var rest = cutting.Aggregate((NetTopologySuite.Geometries.Geometry)Outline, (left, place) => Overlay.Difference(left, place));
         var here = Outlines.Factory.CreatePoint(Datum.ToCoordinate());
         var part = Outlines.PolygonsOf(rest).OrderByDescending(p => p.Contains(here)).ThenByDescending(p => p.Area).FirstOrDefault();
         if (part is null)

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Measures;
 
 namespace Cabida.Core.Blanks;
@@ -66,6 +67,7 @@ public sealed record ZoneSpec(string Id, string Name)
     public Turning Turning { get; init; }
 
     /// <summary>How far to either side, in degrees from 0 to <see cref="MostTurn"/>, where a range is allowed.</summary>
+    [Range(-3600.0, 3600.0)]
     public double TurnRange { get; init; } = 15;
 
     /// <summary>The widest range of turning; beyond it lettering would stand on its head.</summary>
