@@ -25,8 +25,7 @@ public sealed class AddedTypefaces(CabidaContext db, TimeProvider clock)
             there.TakenAwayAt = null;
         }
 
-        await db.SaveChangesAsync(stop);
-        db.ChangeTracker.Clear();
+        await Once.Keep(db, stop);
         return there ?? face;
     }
 

@@ -25,8 +25,7 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
             }
 
             db.Outlines.Add(new OutlinesRow { Id = id, Packed = packed.ToArray(), AddedAt = clock.GetUtcNow().UtcDateTime });
-            await db.SaveChangesAsync(stop);
-            db.ChangeTracker.Clear();
+            await Once.Keep(db, stop);
         }
 
         return new GraphicOutlines(id, pieces);

@@ -34,8 +34,7 @@ public sealed class Pictures(CabidaContext db, TimeProvider clock)
             Bytes = bytes,
             AddedAt = clock.GetUtcNow().UtcDateTime,
         });
-        await db.SaveChangesAsync(stop);
-        db.ChangeTracker.Clear();
+        await Once.Keep(db, stop);
         return new PictureFacts(id, width, height, dotsPerInch);
     }
 

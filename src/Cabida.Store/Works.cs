@@ -44,6 +44,16 @@ public sealed class Works(CabidaContext db, TimeProvider clock)
     public Task<WorkRow?> Next(string kind, CancellationToken stop = default) => db.Works.AsNoTracking()
         .Where(w => w.Kind == kind && w.State <= WorkState.Running).OrderByDescending(w => w.State).ThenBy(w => w.Id).FirstOrDefaultAsync(stop);
 
+    /// <summary>Notes that work is begun, or begun again.</summary>
+    /// <returns>How often it was begun, this time included; 0 when it is not wanted any more.</returns>
+    public async Task<int> Begin(long id, CancellationToken stop = default)
+    {
+        var now = clock.GetUtcNow().UtcDateTime;
+        await db.Works.Where(w => w.Id == id && w.State <= WorkState.Running)
+            .ExecuteUpdateAsync(w => w.SetProperty(x => x.State, WorkState.Running).SetProperty(x => x.Starts, x => x.Starts + 1).SetProperty(x => x.ChangedAt, now), stop);
+        return await Find(id, stop) is { State: WorkState.Running } row ? row.Starts : 0;
+    }
+
     /// <summary>Reports on work that has not ended; what was stopped meanwhile stays stopped.</summary>
     /// <returns>Whether it is still wanted.</returns>
     public async Task<bool> Report(long id, int done, WorkState state, string problem = "", CancellationToken stop = default)

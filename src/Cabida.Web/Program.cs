@@ -31,6 +31,8 @@ builder.Services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configurat
 builder.Services.ConfigureHttpJsonOptions(o => ApiJson.Configure(o.SerializerOptions));
 builder.Services.AddOpenApi(o => o.AddSchemaTransformer<WholeValues>());
 builder.Services.AddProblemDetails();
+builder.Services.AddExceptionHandler<RequestFaults>();
+builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton<ShippedTypefaces>();
 builder.Services.AddSingleton<LibraryTypefaces>();
@@ -42,6 +44,7 @@ builder.Services.AddSingleton<InkCache>();
 builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
+builder.Services.AddScoped<Listings>();
 builder.Services.AddScoped<Cabida.Store.Pictures>();
 builder.Services.AddScoped<AddedTypefaces>();
 builder.Services.AddScoped<KeptOutlines>();
@@ -59,7 +62,7 @@ builder.Services.AddViews();
 
 var app = builder.Build();
 // What cannot be read of a request is the sender's, not ours.
-app.UseExceptionHandler(new ExceptionHandlerOptions { StatusCodeSelector = e => e is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError });
+app.UseExceptionHandler();
 app.UseStatusCodePages();
 if (!OpenApiBuild.IsRunning)
 {
@@ -68,7 +71,7 @@ if (!OpenApiBuild.IsRunning)
 
 app.MapFrontEnd();
 app.MapOpenApi("/api/{documentName}.json");
-var api = app.MapGroup("/api");
+var api = app.MapGroup("/api").AddEndpointFilter<Gate>();
 api.MapBlanks();
 api.MapBlankFiles();
 api.MapStrain();

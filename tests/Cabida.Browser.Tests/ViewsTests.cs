@@ -102,7 +102,7 @@ public sealed class ViewsTests : IDisposable
         page.Field("Name of the blank");
         Run("""
             fetch('/api/blanks/straight-glass').then(r => r.json()).then(v => fetch('/api/blanks/straight-glass', {
-              method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': String(v.revision) },
+              method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${v.revision}"` },
               body: JSON.stringify({ ...v.blank, note: 'from the other window' }) })).then(() => { document.title = 'written'; });
             """);
         Page.Until(() => shop.Driver.Title == "written" ? "" : null, "the other window never wrote");

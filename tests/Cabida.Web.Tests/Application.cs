@@ -18,6 +18,30 @@ public sealed class Application : WebApplicationFactory<Program>
 
     public async Task<JsonNode> Post(string path, object? body = null) => await Read(await CreateClient().PostAsJsonAsync(path, body ?? new { }));
 
+    /// <summary>The documents of a list, all of which can be worked out.</summary>
+    public async Task<JsonArray> List(string path)
+    {
+        var listing = await Get(path);
+        listing["broken"]!.AsArray().ShouldBeEmpty();
+        return listing["cards"]!.AsArray();
+    }
+
+    /// <summary>Takes the last step of a document back, or again, from whatever it stands at.</summary>
+    public async Task<JsonNode> Step(string path, string way) => await Read(await Send(HttpMethod.Post, $"{path}/{way}", null, "*"));
+
+    /// <summary>A request that names the revision it was made from.</summary>
+    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, JsonNode? body, string? ifMatch, CancellationToken stop = default)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        request.Content = body is null ? null : new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json");
+        if (ifMatch is not null)
+        {
+            request.Headers.TryAddWithoutValidation("If-Match", ifMatch);
+        }
+
+        return await CreateClient().SendAsync(request, stop);
+    }
+
     /// <summary>Changes a document as its page does: what is edited is sent back with the revision it was made from.</summary>
     public async Task<JsonNode> Change(string path, string document, Action<JsonNode> edit)
     {
@@ -26,12 +50,7 @@ public sealed class Application : WebApplicationFactory<Program>
         return await Read(await Put(path, view[document]!, (int)view["revision"]!));
     }
 
-    public async Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom)
-    {
-        using var request = new HttpRequestMessage(HttpMethod.Put, path) { Content = new StringContent(document.ToJsonString(), Encoding.UTF8, "application/json") };
-        request.Headers.TryAddWithoutValidation("If-Match", $"{madeFrom}");
-        return await CreateClient().SendAsync(request);
-    }
+    public Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom) => Send(HttpMethod.Put, path, document, $"\"{madeFrom}\"");
 
     /// <summary>All pieces of a run, page after page as the front end asks for them: a page is short rather than late.</summary>
     public async Task<JsonArray> Pieces(string run)

@@ -115,11 +115,11 @@ public sealed class ComposeTests : IDisposable
         var id = (string)added["id"]!;
         await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![3]!["typefaceId"] = id);
         (await app.CreateClient().DeleteAsync($"/api/typefaces/{id}")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
-        await app.Post("/api/motifs/crew-name/undo");
+        await app.Step("/api/motifs/crew-name", "undo");
         (await app.CreateClient().DeleteAsync($"/api/typefaces/{id}")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await app.Get("/api/typefaces")).AsArray().ShouldNotContain(t => (string)t!["id"]! == id);
         // A revision that used it can still be set.
-        await app.Post("/api/motifs/crew-name/redo");
+        await app.Step("/api/motifs/crew-name", "redo");
         (await app.Get("/api/motifs/crew-name"))["problems"]!.AsArray().ShouldBeEmpty();
         (await app.CreateClient().PostAsync("/api/typefaces?name=bad.ttf", new ByteArrayContent(bytes[..5000]))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }

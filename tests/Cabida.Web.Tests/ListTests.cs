@@ -164,7 +164,7 @@ public sealed class ListTests : IDisposable
         await app.Change(Run, "run", r => r["letterHeight"]!["text"] = "33");
         ((string)(await Piece())["state"]!).ShouldBe("voided");
         ((string)(await Piece())["since"]!).ShouldBe("changed");
-        await app.Post($"{Run}/undo");
+        await app.Step($"{Run}", "undo");
         ((string)(await Piece())["state"]!).ShouldBe("approved");
         ((string)(await Piece())["since"]!).ShouldBe("same");
         await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = Verdict(false, "with an accent, please"));

@@ -37,7 +37,7 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         var plain = (await app.Get($"/api/runs/{run}/loads"))["loads"]![0]!;
-        var film = (string)(await app.Get("/api/films"))[0]!["id"]!;
+        var film = (string)(await app.List("/api/films"))[0]!["id"]!;
         var changed = await app.Change($"/api/films/{film}", "film", f => f["mirrored"] = true);
         await app.Change($"/api/runs/{run}", "run", r => r["film"]!["revision"] = (int)changed["revision"]!);
         var mirrored = (await app.Get($"/api/runs/{run}/loads"))["loads"]![0]!;
@@ -52,7 +52,7 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         var before = (double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!;
-        var blank = (string)(await app.Get("/api/blanks"))[0]!["id"]!;
+        var blank = (string)(await app.List("/api/blanks"))[0]!["id"]!;
         var changed = await app.Change($"/api/blanks/{blank}", "blank", b => b["zones"]![0]!["margins"]!["top"]!["text"] = "30");
         ((double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!).ShouldBe(before);
         var offered = (await app.Get($"/api/runs/{run}"))["blank"]!;
@@ -96,7 +96,7 @@ public sealed class MakerTests : IDisposable
     public async Task What_is_in_use_cannot_be_removed_and_says_by_whom()
     {
         await RunOf("Bram");
-        var blank = (string)(await app.Get("/api/blanks"))[0]!["id"]!;
+        var blank = (string)(await app.List("/api/blanks"))[0]!["id"]!;
         var refused = await app.CreateClient().DeleteAsync($"/api/blanks/{blank}");
         refused.StatusCode.ShouldBe(HttpStatusCode.Conflict);
         (await refused.Content.ReadAsStringAsync()).ShouldContain("used by Mugs");
@@ -127,8 +127,8 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         await app.Change($"/api/runs/{run}", "run", r => r["namesTyped"] = "Bram\nSiân");
-        ((string)(await app.Post($"/api/runs/{run}/undo"))["run"]!["namesTyped"]!).ShouldBe("Bram");
-        ((string)(await app.Post($"/api/runs/{run}/redo"))["run"]!["namesTyped"]!).ShouldBe("Bram\nSiân");
+        ((string)(await app.Step($"/api/runs/{run}", "undo"))["run"]!["namesTyped"]!).ShouldBe("Bram");
+        ((string)(await app.Step($"/api/runs/{run}", "redo"))["run"]!["namesTyped"]!).ShouldBe("Bram\nSiân");
     }
 
     /// <summary>A mug measured, a motif, a film and a cutter as they come, and a run of these names.</summary>

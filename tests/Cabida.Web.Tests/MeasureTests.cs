@@ -31,7 +31,7 @@ public sealed class MeasureTests : IDisposable
     [Fact]
     public async Task The_demo_shelf_has_goods_of_all_six_surfaces_that_work_out()
     {
-        var shelf = (await app.Get("/api/blanks")).AsArray();
+        var shelf = (await app.List("/api/blanks"));
         shelf.Select(b => (string)b!["surface"]!).Distinct().Count().ShouldBe(6);
         shelf.ShouldAllBe(b => b!["ready"]!.GetValue<bool>());
         shelf.Count(b => b!["retired"]!.GetValue<bool>()).ShouldBe(1);
@@ -93,7 +93,7 @@ public sealed class MeasureTests : IDisposable
         var sent = await other.CreateClient().PostAsync("/api/blanks/file", new ByteArrayContent(file));
         sent.StatusCode.ShouldBe(HttpStatusCode.OK, await sent.Content.ReadAsStringAsync());
         static string Rooms(JsonNode shelf) => string.Join("\n", shelf.AsArray().Select(b => $"{b!["name"]} {b["width"]} {b["height"]} {b["findings"]}").Order());
-        Rooms(await other.Get("/api/blanks")).ShouldBe(Rooms(await app.Get("/api/blanks")));
+        Rooms(await other.List("/api/blanks")).ShouldBe(Rooms(await app.List("/api/blanks")));
     }
 
     [Fact]
@@ -127,7 +127,7 @@ public sealed class MeasureTests : IDisposable
     public async Task A_film_that_does_not_suit_the_goods_is_said_in_the_set_up()
     {
         await app.Change("/api/films/navy-vinyl", "film", f => f["colour"] = "#2a3a5a");
-        var film = await app.Get("/api/films");
+        var film = await app.List("/api/films");
         var revision = (int)film.AsArray().Single(f => (string)f!["id"]! == "navy-vinyl")!["revision"]!;
         var run = await app.Change("/api/runs/work-shirts", "run", r => r["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = revision });
         var notes = run["material"]!["notes"]!.AsArray().Select(Application.Words).ToList();

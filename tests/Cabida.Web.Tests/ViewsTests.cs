@@ -36,7 +36,7 @@ public sealed class ViewsTests : IDisposable
     [Fact]
     public async Task The_shelf_tells_size_findings_and_users()
     {
-        var shelf = (await app.Get("/api/blanks")).AsArray();
+        var shelf = (await app.List("/api/blanks"));
         shelf.Count.ShouldBe(10);
         var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
         ((int)tumbler["findings"]!).ShouldBe(1);
@@ -141,7 +141,7 @@ public sealed class ViewsTests : IDisposable
         var client = app.CreateClient();
         (await client.DeleteAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await client.GetAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        ((string)(await app.Post("/api/blanks/rail-lantern/undo"))["blank"]!["name"]!).ShouldBe("Lantern chimney");
+        ((string)(await app.Step("/api/blanks/rail-lantern", "undo"))["blank"]!["name"]!).ShouldBe("Lantern chimney");
     }
 
     [Fact]
@@ -149,7 +149,7 @@ public sealed class ViewsTests : IDisposable
     {
         await app.Post("/api/jobs", new { name = "Some day", customer = "", due = "" });
         await app.Post("/api/jobs", new { name = "Soon", customer = "", due = "2026-11-30" });
-        (await app.Get("/api/jobs")).AsArray().Select(j => (string)j!["job"]!["name"]!).ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
+        (await app.List("/api/jobs")).Select(j => (string)j!["job"]!["name"]!).ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
     }
 
     [Fact]

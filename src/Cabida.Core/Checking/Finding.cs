@@ -26,6 +26,9 @@ public enum Rule
 
     /// <summary>Sides of one piece on one another.</summary>
     SidesOverlap,
+
+    /// <summary>A piece that cannot be worked out at all.</summary>
+    NotWorkedOut,
 }
 
 /// <summary>How serious a finding is.</summary>

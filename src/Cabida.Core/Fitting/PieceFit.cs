@@ -5,6 +5,7 @@ using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
@@ -72,11 +73,31 @@ public sealed record PieceFit(
     /// <summary>Whether it may be cut as it stands: over the zone or without all its letters it may not.</summary>
     public bool MayBeCut => State is FitState.Fits or FitState.Snug && Findings.All(f => f.Severity != Severity.Stop);
 
-    /// <summary>Fits one piece.</summary>
+    /// <summary>Fits one piece. One that cannot be worked out says so in a finding, and takes no other with it.</summary>
     public static PieceFit Of(Piece piece, RunGround ground)
     {
         ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(ground);
+        // A piece among many has bounds of its own.
+        using (Effort.Within(Effort.Large))
+        {
+            var fit = Outcome<PieceFit>.Try(() => Fitted(piece, ground));
+            return fit.Ok ? fit.Value : NotWorkedOut(piece, ground, fit.Problem!);
+        }
+    }
+
+    /// <summary>A piece without ink, and why it has none.</summary>
+    public static PieceFit NotWorkedOut(Piece piece, RunGround ground, Phrase why)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        ArgumentNullException.ThrowIfNull(ground);
+        return new PieceFit(
+            piece, FitState.NotSet, new FitPlace(1, 0, ground.Zone.Cautious.Datum), ground.Zone, [], Outlines.Empty, [], null, null, 0, null, null, null, null, null, null, [],
+            [new Finding(Rule.NotWorkedOut, Severity.Stop, null, null, null, Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}"))]);
+    }
+
+    private static PieceFit Fitted(Piece piece, RunGround ground)
+    {
         var setting = new PieceSetting(piece, ground);
         var set = setting.Set(setting.Own);
         var largest = setting.LargestOf(set);

@@ -22,11 +22,12 @@ public sealed class Effort
 
     /// <summary>Counts what is done until the answer is disposed of.</summary>
     /// <param name="steps">How many steps it may take; one is about fifty nanoseconds.</param>
-    /// <param name="stop">Ends it.</param>
+    /// <param name="stop">Ends it; within another effort, what ends that when none is given.</param>
     public static IDisposable Within(long steps, CancellationToken stop = default)
     {
         var outer = Current.Value;
-        Current.Value = new Effort(steps, stop);
+        // What is asked for within something else ends with it.
+        Current.Value = new Effort(steps, stop == CancellationToken.None && outer is not null ? outer.stop : stop);
         return new Ending(outer);
     }
 

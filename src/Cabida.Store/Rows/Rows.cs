@@ -178,6 +178,9 @@ public sealed class WorkRow
     /// <summary>How it stands.</summary>
     public WorkState State { get; set; }
 
+    /// <summary>How often it was begun; work that was begun and never ended took the application down with it.</summary>
+    public int Starts { get; set; }
+
     /// <summary>Why it failed; empty otherwise.</summary>
     public string Problem { get; set; } = "";
 

@@ -18,25 +18,16 @@ internal static class BlankEndpoints
     public static void MapBlanks(this RouteGroupBuilder api)
     {
         var blanks = api.MapGroup("/blanks").WithTags("Shelf");
-        blanks.MapGet("", async Task<Ok<List<BlankCard>>> (Cabida.Store.Library library, CancellationToken stop) =>
-        {
-            var views = new BlankViews(library);
-            var cards = new List<BlankCard>();
-            foreach (var stored in await library.All(DocumentKinds.Blank, stop))
-            {
-                cards.Add(await views.CardOf(stored, stop));
-            }
-
-            return TypedResults.Ok(cards);
-        }).WithName("ListBlanks");
+        blanks.MapGet("", async Task<Ok<Listing<BlankCard>>> (Cabida.Store.Library library, Listings listings, CancellationToken stop) =>
+            TypedResults.Ok(await listings.Of(DocumentKinds.Blank, b => new BlankViews(library).CardOf(b, stop), stop))).WithName("ListBlanks");
 
         blanks.MapPost("", async Task<Ok<BlankView>> (NewBlank wanted, Cabida.Store.Library library, IViews<Blank, BlankView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Blank, Unmeasured(wanted), stop: stop), stop))).WithName("AddBlank");
+            TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, Unmeasured(wanted), views, stop))).WithName("AddBlank");
 
         blanks.MapPost("/{id}/copy", async Task<Results<Ok<BlankView>, NotFound>> (
             string id, Cabida.Store.Library library, IViews<Blank, BlankView> views, CancellationToken stop) =>
             await library.Find(DocumentKinds.Blank, id, stop) is { } from
-                ? TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered", Retired = false }, stop: stop), stop))
+                ? TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered", Retired = false }, views, stop))
                 : TypedResults.NotFound()).WithName("CopyBlank");
 
         blanks.MapLibrary<Blank, BlankView>(DocumentKinds.Blank);

@@ -1,13 +1,19 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Documents;
+using Cabida.Core.Wording;
 using Cabida.Formats.Blanks;
 using Cabida.Store;
+using Cabida.Web.Library;
 using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Blanks;
 
 /// <summary>Blanks that were brought in from a file.</summary>
-internal sealed record BroughtIn(IReadOnlyList<string> Ids, IReadOnlyList<string> Names);
+/// <param name="Ids">Those that are on the shelf now.</param>
+/// <param name="Names">What they are called.</param>
+/// <param name="Refused">Those that could not be taken, and why.</param>
+internal sealed record BroughtIn(IReadOnlyList<string> Ids, IReadOnlyList<string> Names, IReadOnlyList<Phrase> Refused);
 
 internal static class BlankFileEndpoints
 {
@@ -20,7 +26,7 @@ internal static class BlankFileEndpoints
         blanks.MapGet("/{id}/file", async Task<Results<FileContentHttpResult, NotFound>> (string id, Cabida.Store.Library library, CancellationToken stop) =>
             await library.Find(DocumentKinds.Blank, id, stop) is { } blank ? File([blank.Document], blank.Document.Name) : TypedResults.NotFound()).WithName("GetBlankFile");
 
-        blanks.MapPost("/file", async Task<Results<Ok<BroughtIn>, ProblemHttpResult>> (HttpRequest request, Cabida.Store.Library library, CancellationToken stop) =>
+        blanks.MapPost("/file", async Task<Results<Ok<BroughtIn>, ProblemHttpResult>> (HttpRequest request, Cabida.Store.Library library, IViews<Blank, BlankView> views, Listings listings, CancellationToken stop) =>
         {
             var read = BlankFile.Read(await Body.Read(request, stop));
             if (read.Problem is { } problem)
@@ -28,15 +34,25 @@ internal static class BlankFileEndpoints
                 return Body.Unusable(problem, "This file cannot be brought in");
             }
 
-            var (ids, names) = (new List<string>(), new List<string>());
+            var (ids, names, refused) = (new List<string>(), new List<string>(), new List<Phrase>());
             foreach (var blank in read.Value)
             {
-                var stored = await library.Add(DocumentKinds.Blank, blank, stop: stop);
-                ids.Add(stored.Id);
+                var taken = DocumentGate.ProblemsOf(blank) is [var wrong, ..]
+                    ? Outcome<BlankView>.Fail(Phrase.Say($"{wrong.Field}: {wrong.Message}"))
+                    : await listings.Try(() => library.AddShown(DocumentKinds.Blank, blank, views, stop), stop);
+                if (taken.Problem is { } why)
+                {
+                    refused.Add(Phrase.Say($"{(blank.Name is { Length: > 0 and <= DocumentGate.LongestName } name ? name : "A blank without a name"):strong} cannot be taken. {why}"));
+                    continue;
+                }
+
+                ids.Add(taken.Value.Id);
                 names.Add(blank.Name);
             }
 
-            return TypedResults.Ok(new BroughtIn(ids, names));
+            return ids.Count == 0 && refused.Count > 0
+                ? Body.Unusable(refused.Aggregate((a, b) => a.Then(b)), "This file cannot be brought in")
+                : TypedResults.Ok(new BroughtIn(ids, names, refused));
         }).WithName("BringInBlanks");
     }
 

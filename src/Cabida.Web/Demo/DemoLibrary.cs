@@ -47,7 +47,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
             graphics[id] = GraphicFile.Facts($"{id}.svg", read, kept.Id) with { Origin = "Lantern Yard Workshop, drawn there", Terms = "our own; for anything we make" };
             if (await library.Find(DocumentKinds.Graphic, id, stop) is null)
             {
-                await library.Add(DocumentKinds.Graphic, graphics[id], id, stop);
+                await library.Add(DocumentKinds.Graphic, graphics[id], id, stop: stop);
             }
         }
 
@@ -77,7 +77,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
             var read = DocumentJson.Read<T>(DocumentJson.CurrentForm, await File.ReadAllTextAsync(file, stop)) ?? throw new JsonException(file);
             if (await library.Find(kind, id, stop) is null)
             {
-                await library.Add(kind, completed is null ? read : completed(read), id, stop);
+                await library.Add(kind, completed is null ? read : completed(read), id, stop: stop);
             }
         }
     }

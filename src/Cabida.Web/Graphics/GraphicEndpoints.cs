@@ -63,16 +63,8 @@ internal static class GraphicEndpoints
     public static void MapGraphics(this RouteGroupBuilder api)
     {
         var group = api.MapGroup("/graphics").WithTags("Graphics");
-        group.MapGet("", async Task<Ok<List<GraphicView>>> (Cabida.Store.Library library, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
-        {
-            var all = new List<GraphicView>();
-            foreach (var stored in await library.All(DocumentKinds.Graphic, stop))
-            {
-                all.Add(await views.Of(stored, stop));
-            }
-
-            return TypedResults.Ok(all);
-        }).WithName("ListGraphics");
+        group.MapGet("", async Task<Ok<Listing<GraphicView>>> (Listings listings, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
+            TypedResults.Ok(await listings.Of(DocumentKinds.Graphic, g => views.Of(g, stop), stop))).WithName("ListGraphics");
 
         group.MapPost("", async Task<Results<Ok<GraphicView>, ProblemHttpResult>> (
             string name, HttpRequest request, Cabida.Store.Library library, KeptOutlines outlines, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
@@ -84,7 +76,7 @@ internal static class GraphicEndpoints
             }
 
             var kept = await outlines.Add(read.Value.Pieces, stop);
-            return TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Graphic, GraphicFile.Facts(name, read.Value, kept.Id), stop: stop), stop));
+            return TypedResults.Ok(await library.AddShown(DocumentKinds.Graphic, GraphicFile.Facts(name, read.Value, kept.Id), views, stop));
         }).WithName("AddGraphic").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 
         group.MapLibrary<Graphic, GraphicView>(DocumentKinds.Graphic);
@@ -116,7 +108,7 @@ internal static class GraphicEndpoints
                 [.. traced.Pieces.Value.Select(p => p with { Closed = [.. p.Closed.Select(c => Scaled(c, perPixel * traced.Shrunk))] })], traced.DotsPerInch is not null, perPixel, "96 dots to the inch",
                 [("96 dots to the inch", 25.4 / 96), ("150 dots to the inch", 25.4 / 150), ("300 dots to the inch", 25.4 / 300)], []);
             var kept = await outlines.Add(read.Pieces, stop);
-            return TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Graphic, GraphicFile.Facts(wanted.Name, read, kept.Id), stop: stop), stop));
+            return TypedResults.Ok(await library.AddShown(DocumentKinds.Graphic, GraphicFile.Facts(wanted.Name, read, kept.Id), views, stop));
         }).WithName("AddTracedGraphic");
     }
 

@@ -18,26 +18,19 @@ internal static class JobEndpoints
     public static void MapJobs(this RouteGroupBuilder api)
     {
         var jobs = api.MapGroup("/jobs").WithTags("Jobs");
-        jobs.MapGet("", async Task<Ok<List<JobView>>> (Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
-        {
-            var all = new List<JobView>();
+        jobs.MapGet("", async Task<Ok<Listing<JobView>>> (Listings listings, IViews<Job, JobView> views, CancellationToken stop) =>
             // By the day they are due; those without a day come last, in the order they were taken.
-            foreach (var stored in (await library.All(DocumentKinds.Job, stop)).OrderBy(j => j.Document.Due.Length == 0).ThenBy(j => j.Document.Due, StringComparer.Ordinal))
-            {
-                all.Add(await views.Of(stored, stop));
-            }
-
-            return TypedResults.Ok(all);
-        }).WithName("ListJobs");
+            TypedResults.Ok(await listings.Of(
+                DocumentKinds.Job, j => views.Of(j, stop), stop, all => all.OrderBy(j => j.Document.Due.Length == 0).ThenBy(j => j.Document.Due, StringComparer.Ordinal)))).WithName("ListJobs");
 
         jobs.MapPost("", async Task<Ok<JobView>> (NewJob wanted, Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Job, new Job(wanted.Name, wanted.Customer, wanted.Due), stop: stop), stop))).WithName("AddJob");
+            TypedResults.Ok(await library.AddShown(DocumentKinds.Job, new Job(wanted.Name, wanted.Customer, wanted.Due), views, stop))).WithName("AddJob");
 
         jobs.MapPost("/{id}/runs", async Task<Results<Ok<RunView>, NotFound>> (
             string id, NewRun wanted, Cabida.Store.Library library, IViews<Run, RunView> views, CancellationToken stop) =>
             await library.Find(DocumentKinds.Job, id, stop) is null
                 ? TypedResults.NotFound()
-                : TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Run, await Fresh(wanted.Name, id, library, stop), stop: stop), stop))).WithName("AddRun");
+                : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, library, stop), views, stop))).WithName("AddRun");
 
         jobs.MapLibrary<Job, JobView>(DocumentKinds.Job);
     }

@@ -21,7 +21,7 @@ internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double 
 /// <summary>An order with its runs.</summary>
 internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
 
-internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted) : IViews<Job, JobView>
+internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, Listings listings) : IViews<Job, JobView>
 {
     public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop)
     {
@@ -29,7 +29,9 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         var cards = new List<RunCard>();
         foreach (var run in runs)
         {
-            cards.Add(await CardOf(run, stop));
+            // One run that cannot be worked out leaves the others of its job as they are.
+            var card = await listings.Try(() => CardOf(run, stop), stop);
+            cards.Add(card.ValueOrDefault ?? new RunCard(run.Id, run.Document.Name, "", run.Document.Pieces.Count, $"Cannot be worked out. {card.Problem}", null, null));
         }
 
         return new JobView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document, cards);

@@ -1,4 +1,6 @@
+using Cabida.Core.Wording;
 using Cabida.Store;
+using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -13,60 +15,132 @@ internal interface IViews<T, TView>
     Task<T> Tidy(T incoming, T stored, CancellationToken stop) => Task.FromResult(incoming);
 }
 
-/// <summary>What every kind of document can do: be read, saved as it is typed, removed, undone, redone.</summary>
+/// <summary>
+/// What every kind of document can do: be read, saved as it is typed, removed, undone, redone. A change names the revision it
+/// was made from (<c>If-Match</c>), and a document is worked out before it is kept: what cannot be is refused.
+/// </summary>
 internal static class LibraryEndpoints
 {
+    /// <summary>More bytes than this are no document.</summary>
+    private const long MostBytes = 8_000_000;
+
     public static void MapLibrary<T, TView>(this RouteGroupBuilder group, DocumentKind<T> kind)
         where T : class
     {
         var name = char.ToUpperInvariant(kind.Kind[0]) + kind.Kind[1..];
 
         group.MapGet("/{id}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-            await library.Find(kind, id, stop) is { } stored ? TypedResults.Ok(await views.Of(stored, stop)) : Problem(Refusal.Missing, kind.Kind, null))
-            .WithName($"Get{name}");
+            string id, HttpContext http, Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
+            await library.Find(kind, id, stop) is { } stored
+                ? await Shown(stored, http, views, listings, stop)
+                : Problem(new Written<T>(null, Refusal.Missing), kind.Kind)).WithName($"Get{name}");
 
         group.MapPut("/{id}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, [FromHeader(Name = "If-Match")] int madeFrom, [FromBody] T document,
-            Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
+            string id, [FromHeader(Name = "If-Match")] string? ifMatch, [FromBody] T document, HttpContext http,
+            Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
         {
-            var stored = await library.Find(kind, id, stop);
-            return stored is null
-                ? Problem(Refusal.Missing, kind.Kind, null)
-                : await Answer(await library.Save(kind, id, madeFrom, await views.Tidy(document, stored.Document, stop), stop), kind, views, stop);
-        }).WithName($"Save{name}");
+            if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
+            {
+                return Unconditional(kind.Kind);
+            }
 
-        group.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (string id, Cabida.Store.Library library, CancellationToken stop) =>
+            (int Revision, TView View)? proved = null;
+            var before = await Before(kind, id, library, stop);
+            var tidy = before is null ? document : await views.Tidy(document, before, stop);
+            var written = await library.Save(kind, id, madeFrom, tidy, async s => proved = (s.Revision, await views.Of(s, stop)), stop);
+            if (written is { Refused: null, Stored: { } stored } && proved is { } p && p.Revision == stored.Revision)
+            {
+                EntityTag.Put(http, stored.Revision);
+                return TypedResults.Ok(p.View);
+            }
+
+            return await Answer(written, kind, http, views, listings, stop);
+        }).WithName($"Save{name}").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+
+        group.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (
+            string id, [FromHeader(Name = "If-Match")] string? ifMatch, HttpContext http, Cabida.Store.Library library, CancellationToken stop) =>
         {
-            var written = await library.Remove(kind, id, stop);
-            return written.Refused is { } refused ? Problem(refused, kind.Kind, written.UsedBy) : TypedResults.NoContent();
+            if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
+            {
+                return Unconditional(kind.Kind);
+            }
+
+            var written = await library.Remove(kind, id, madeFrom, stop);
+            if (written.Refused is not null)
+            {
+                return Problem(written, kind.Kind);
+            }
+
+            // Of what is gone: with it the removal can be undone.
+            EntityTag.Put(http, written.Revision);
+            return TypedResults.NoContent();
         }).WithName($"Remove{name}");
 
-        group.MapPost("/{id}/undo", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-            await Answer(await library.Undo(kind, id, stop), kind, views, stop)).WithName($"Undo{name}");
+        MapStep("undo", "Undo", (library, id, madeFrom, stop) => library.Undo(kind, id, madeFrom, stop));
+        MapStep("redo", "Redo", (library, id, madeFrom, stop) => library.Redo(kind, id, madeFrom, stop));
 
-        group.MapPost("/{id}/redo", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-            await Answer(await library.Redo(kind, id, stop), kind, views, stop)).WithName($"Redo{name}");
+        void MapStep(string way, string title, Func<Cabida.Store.Library, string, int, CancellationToken, Task<Written<T>>> step) =>
+            group.MapPost($"/{{id}}/{way}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                string id, [FromHeader(Name = "If-Match")] string? ifMatch, HttpContext http, Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
+                await Condition(kind, id, http, library, stop) is { } madeFrom
+                    ? await Answer(await step(library, id, madeFrom, stop), kind, http, views, listings, stop)
+                    : Unconditional(kind.Kind)).WithName($"{title}{name}");
+    }
+
+    /// <summary>The revision that a request was made from; null when it does not say.</summary>
+    private static async Task<int?> Condition<T>(DocumentKind<T> kind, string id, HttpContext http, Cabida.Store.Library library, CancellationToken stop) =>
+        EntityTag.Read(http.Request)?.MadeFrom(await library.RevisionOf(kind, id, stop));
+
+    /// <summary>The document that a change is made to; null when there is none, or it cannot be read and is replaced whole.</summary>
+    private static async Task<T?> Before<T>(DocumentKind<T> kind, string id, Cabida.Store.Library library, CancellationToken stop)
+        where T : class
+    {
+        try
+        {
+            return (await library.Find(kind, id, stop))?.Document;
+        }
+        catch (NotWorkableException)
+        {
+            return null;
+        }
+    }
+
+    private static async Task<Results<Ok<TView>, ProblemHttpResult>> Shown<T, TView>(Stored<T> stored, HttpContext http, IViews<T, TView> views, Listings listings, CancellationToken stop)
+    {
+        EntityTag.Put(http, stored.Revision);
+        var view = await listings.Try(() => views.Of(stored, stop), stop);
+        return view.Ok ? TypedResults.Ok(view.Value) : Gate.CannotBeWorkedOut(view.Problem!);
     }
 
     private static async Task<Results<Ok<TView>, ProblemHttpResult>> Answer<T, TView>(
-        Written<T> written, DocumentKind<T> kind, IViews<T, TView> views, CancellationToken stop) =>
-        written.Refused is { } refused ? Problem(refused, kind.Kind, written.UsedBy)
-        : written.Stored is { } stored ? TypedResults.Ok(await views.Of(stored, stop))
-        : Problem(Refusal.Missing, kind.Kind, null);
+        Written<T> written, DocumentKind<T> kind, HttpContext http, IViews<T, TView> views, Listings listings, CancellationToken stop)
+        where T : class =>
+        written is { Refused: null, Stored: { } stored } ? await Shown(stored, http, views, listings, stop)
+        : written.Refused is null ? Gone(written, kind.Kind, http)
+        : Problem(written, kind.Kind);
 
-    private static ProblemHttpResult Problem(Refusal refused, string kind, IReadOnlyList<string>? usedBy) => refused switch
+    /// <summary>An undo or redo that took the document away again.</summary>
+    private static ProblemHttpResult Gone<T>(Written<T> written, string kind, HttpContext http)
+    {
+        EntityTag.Put(http, written.Revision);
+        return Problem(new Written<T>(default, Refusal.Missing), kind);
+    }
+
+    private static ProblemHttpResult Unconditional(string kind) => TypedResults.Problem(
+        $"A change says which revision of the {kind} it was made from: If-Match with the ETag that it was answered with, as in \"17\".",
+        statusCode: StatusCodes.Status428PreconditionRequired, title: "Made from what?");
+
+    private static ProblemHttpResult Problem<T>(Written<T> written, string kind) => written.Refused switch
     {
         Refusal.Missing => TypedResults.Problem($"This {kind} is not here any more.", statusCode: StatusCodes.Status404NotFound, title: "Not here"),
         Refusal.Stale => TypedResults.Problem(
-            $"This {kind} was changed in another window since it was opened here. Nothing was overwritten.",
-            statusCode: StatusCodes.Status412PreconditionFailed, title: "Changed elsewhere"),
+            $"This {kind} was changed in another window since it was opened here{(written.Changed is { Count: > 0 } changed ? $" ({string.Join(", ", changed)})" : "")}. Nothing was overwritten.",
+            statusCode: StatusCodes.Status412PreconditionFailed, title: "Changed elsewhere",
+            extensions: new Dictionary<string, object?> { ["changed"] = written.Changed ?? [], ["revision"] = written.Revision }),
         Refusal.InUse => TypedResults.Problem(
-            $"It is used by {string.Join(", ", usedBy ?? [])}. Remove it there first.",
+            $"It is used by {string.Join(", ", written.UsedBy ?? [])}. Remove it there first.",
             statusCode: StatusCodes.Status409Conflict, title: "In use"),
         Refusal.NothingThere => TypedResults.Problem("There is nothing more to undo or redo here.", statusCode: StatusCodes.Status409Conflict, title: "Nothing there"),
-        _ => throw new ArgumentOutOfRangeException(nameof(refused)),
+        _ => throw new ArgumentOutOfRangeException(nameof(written)),
     };
 }

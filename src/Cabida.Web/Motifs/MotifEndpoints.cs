@@ -14,19 +14,11 @@ internal static class MotifEndpoints
     public static void MapMotifs(this RouteGroupBuilder api)
     {
         var motifs = api.MapGroup("/motifs").WithTags("Motifs");
-        motifs.MapGet("", async Task<Ok<List<MotifCard>>> (Cabida.Store.Library library, MotifViews views, CancellationToken stop) =>
-        {
-            var cards = new List<MotifCard>();
-            foreach (var stored in await library.All(DocumentKinds.Motif, stop))
-            {
-                cards.Add(await views.CardOf(stored, stop));
-            }
-
-            return TypedResults.Ok(cards);
-        }).WithName("ListMotifs");
+        motifs.MapGet("", async Task<Ok<Listing<MotifCard>>> (Listings listings, MotifViews views, CancellationToken stop) =>
+            TypedResults.Ok(await listings.Of(DocumentKinds.Motif, m => views.CardOf(m, stop), stop))).WithName("ListMotifs");
 
         motifs.MapPost("", async Task<Ok<MotifView>> (NewMotif wanted, Cabida.Store.Library library, ITypefaces faces, IViews<Motif, MotifView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Motif, Fresh(wanted.Name, faces), stop: stop), stop))).WithName("AddMotif");
+            TypedResults.Ok(await library.AddShown(DocumentKinds.Motif, Fresh(wanted.Name, faces), views, stop))).WithName("AddMotif");
 
         motifs.MapLibrary<Motif, MotifView>(DocumentKinds.Motif);
 
@@ -35,7 +27,7 @@ internal static class MotifEndpoints
 
         motifs.MapPost("/{id}/copy", async Task<Results<Ok<MotifView>, NotFound>> (string id, Cabida.Store.Library library, IViews<Motif, MotifView> views, CancellationToken stop) =>
             await library.Find(DocumentKinds.Motif, id, stop) is { Document: var motif }
-                ? TypedResults.Ok(await views.Of(await library.Add(DocumentKinds.Motif, motif with { Name = $"{motif.Name}, copy" }, stop: stop), stop))
+                ? TypedResults.Ok(await library.AddShown(DocumentKinds.Motif, motif with { Name = $"{motif.Name}, copy" }, views, stop))
                 : TypedResults.NotFound()).WithName("CopyMotif");
     }
 

@@ -2,8 +2,10 @@ using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using System.Threading.Channels;
 using Cabida.Core.Runs;
+using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Store.Rows;
+using Cabida.Web.Serving;
 
 namespace Cabida.Web.Runs;
 
@@ -26,6 +28,12 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
     public const string Kind = "fit";
 
     private static readonly TimeSpan ReportEvery = TimeSpan.FromSeconds(1);
+
+    /// <summary>So long is waited where the library cannot be read or written, as on a full disk.</summary>
+    private static readonly TimeSpan WaitAfterFault = TimeSpan.FromSeconds(5);
+
+    /// <summary>Work that was begun so often and never ended is not begun again.</summary>
+    private const int MostStarts = 2;
     private readonly Channel<bool> asked = Channel.CreateBounded<bool>(new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite });
     private readonly ConcurrentDictionary<long, CancellationTokenSource> running = new();
     private readonly ConcurrentDictionary<long, FitProgress> last = new();
@@ -79,15 +87,24 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
     {
         while (!stoppingToken.IsCancellationRequested)
         {
-            await using var scope = scopes.CreateAsyncScope();
-            var works = scope.ServiceProvider.GetRequiredService<Works>();
-            if (await works.Next(Kind, stoppingToken) is not { } row)
+            try
             {
-                await asked.Reader.ReadAsync(stoppingToken);
-                continue;
-            }
+                await using var scope = scopes.CreateAsyncScope();
+                var works = scope.ServiceProvider.GetRequiredService<Works>();
+                if (await works.Next(Kind, stoppingToken) is not { } row)
+                {
+                    await asked.Reader.ReadAsync(stoppingToken);
+                    continue;
+                }
 
-            await Do(row, works, scope.ServiceProvider.GetRequiredService<RunReader>(), stoppingToken);
+                await Do(row, works, scope.ServiceProvider.GetRequiredService<RunReader>(), stoppingToken);
+            }
+            catch (Exception fault) when (fault is not OperationCanceledException)
+            {
+                // A full disk, say: the application goes on, and what waits is tried again.
+                Waiting(log, fault);
+                await Task.Delay(WaitAfterFault, stoppingToken);
+            }
         }
     }
 
@@ -98,7 +115,14 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
         var progress = ProgressOf(row) with { Done = 0, State = WorkState.Running };
         try
         {
-            if (await reader.Find(row.Subject, stopping) is not { Ground: not null } run || run.Run.Revision != row.Revision)
+            var starts = await works.Begin(row.Id, stopping);
+            if (starts > MostStarts)
+            {
+                await End(progress with { State = WorkState.Failed, Problem = "Fitting this list ended the application twice. Change something of the run, or start it again." }, works, stopping);
+                return;
+            }
+
+            if (starts == 0 || await reader.Find(row.Subject, stopping) is not { Ground: not null } run || run.Run.Revision != row.Revision)
             {
                 await End(progress with { State = WorkState.Stopped }, works, stopping);
                 return;
@@ -115,12 +139,31 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
         catch (Exception fault) when (fault is not OperationCanceledException)
         {
             Failing(log, row.Subject, fault);
-            await End(progress with { State = WorkState.Failed, Problem = "Fitting stopped by a fault of the application. Change something of the run, or start it again." }, works, stopping);
+            await Fail(progress with
+            {
+                State = WorkState.Failed,
+                Problem = Gate.IsOurs(fault)
+                    ? "Fitting stopped by a fault of the application. Change something of the run, or start it again."
+                    : "Fitting stopped: the library could not be read or written. Is the disk full? Make room, then start it again.",
+            }, works, stopping);
         }
         finally
         {
             running.TryRemove(row.Id, out _);
             last.TryRemove(row.Id, out _);
+        }
+    }
+
+    /// <summary>Tells that work failed, also where that cannot be written down.</summary>
+    private async Task Fail(FitProgress progress, Works works, CancellationToken stop)
+    {
+        try
+        {
+            await works.Report(progress.WorkId, progress.Done, progress.State, progress.Problem, stop);
+        }
+        finally
+        {
+            Tell(progress);
         }
     }
 
@@ -142,7 +185,11 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
         var all = Parallel.ForEachAsync(run.Run.Document.Pieces, options, (piece, token) =>
         {
             token.ThrowIfCancellationRequested();
-            fitted.Of(run, piece);
+            using (Effort.Within(Effort.Large, token))
+            {
+                fitted.Of(run, piece);
+            }
+
             OneDone(piece);
             return ValueTask.CompletedTask;
         });
@@ -172,6 +219,9 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
             channel.Writer.TryWrite(progress);
         }
     }
+
+    [LoggerMessage(Level = LogLevel.Error, Message = "Long work waits: the library cannot be read or written")]
+    private static partial void Waiting(ILogger log, Exception fault);
 
     [LoggerMessage(Level = LogLevel.Error, Message = "Fitting run {Run} failed")]
     private static partial void Failing(ILogger log, string run, Exception fault);

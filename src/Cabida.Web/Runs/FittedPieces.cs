@@ -6,6 +6,7 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 using Cabida.Web.Inks;
+using Cabida.Web.Serving;
 
 namespace Cabida.Web.Runs;
 
@@ -46,7 +47,7 @@ internal sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides
 /// Fitted pieces, kept by what they depend on, so that a piece is set once for its board, its strip, its load and its
 /// card. Bounded: past its budget it starts again empty.
 /// </summary>
-internal sealed class FittedPieces
+internal sealed class FittedPieces(ILogger<FittedPieces> log)
 {
     private const long BudgetBytes = 384L << 20;
     private const int BytesPerVertex = 60;
@@ -105,7 +106,27 @@ internal sealed class FittedPieces
     /// <summary>A kept piece as its row has it now: how many are made and what was said of it do not change its ink.</summary>
     private static FittedPiece Of(Piece piece, FittedPiece kept) => ReferenceEquals(kept.Fit.Piece, piece) ? kept : kept with { Fit = kept.Fit with { Piece = piece } };
 
+    /// <summary>A piece fitted; one over which the application stumbles says so, and takes no other of its run with it.</summary>
     private FittedPiece Made(ReadRun run, Piece piece)
+    {
+        try
+        {
+            return Fitted(run, piece);
+        }
+        catch (NotWorkableException fault)
+        {
+            return Without(fault.Reason);
+        }
+        catch (Exception fault) when (Gate.IsOurs(fault))
+        {
+            Gate.Stumbling(log, piece.Name, fault);
+            return Without(Phrase.Say($"Cabida stumbled over it; the log says where."));
+        }
+
+        FittedPiece Without(Phrase why) => new(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Ground, why), [], [], []);
+    }
+
+    private FittedPiece Fitted(ReadRun run, Piece piece)
     {
         var on = run.SurfaceOf(piece);
         var ground = on.Ground;

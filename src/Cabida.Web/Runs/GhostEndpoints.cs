@@ -3,6 +3,7 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Formats.Svg;
+using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -28,7 +29,7 @@ internal sealed record GhostView(string Path, Box? InkBox, IReadOnlyList<RoomVie
 /// <param name="MovedUp">How far up.</param>
 internal sealed record GhostQuery(
     [FromQuery(Name = "centring")] string? Centring, [FromQuery(Name = "taper")] string? Taper, [FromQuery(Name = "placing")] string? Placing,
-    [FromQuery(Name = "side")] string? Side, [FromQuery(Name = "movedRight")] double? MovedRight, [FromQuery(Name = "movedUp")] double? MovedUp);
+    [FromQuery(Name = "side")] string? Side, [FromQuery(Name = "movedRight")] double? MovedRight, [FromQuery(Name = "movedUp")] double? MovedUp) : IQuery;
 
 internal static class GhostEndpoints
 {

@@ -11,7 +11,7 @@ internal static class ApiJson
 {
     public static void Configure(JsonSerializerOptions options)
     {
-        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase));
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.NumberHandling = JsonNumberHandling.Strict;
         options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;

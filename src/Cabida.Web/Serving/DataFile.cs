@@ -17,7 +17,10 @@ internal static class DataFile
     /// <summary>Makes the file or brings it to the current form; adds the demo data to an empty library when asked for.</summary>
     public static async Task Prepare(WebApplication app)
     {
-        Directory.CreateDirectory(app.Configuration["Data"] ?? "data");
+        var folder = app.Configuration["Data"] ?? "data";
+        Directory.CreateDirectory(folder);
+        using var starting = await StartLock.Take(folder);
+        await StartLock.FreeMigrations(ConnectionString(app.Configuration));
         await using var scope = app.Services.CreateAsyncScope();
         await scope.ServiceProvider.GetRequiredService<CabidaContext>().Database.MigrateAsync();
         await scope.ServiceProvider.GetRequiredService<LibraryTypefaces>().Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);

@@ -27,19 +27,11 @@ internal static class StockEndpoints
     private static void Map<T, TView>(RouteGroupBuilder group, DocumentKind<T> kind, string name, Func<string, T> fresh)
         where T : class
     {
-        group.MapGet("", async Task<Ok<List<TView>>> (Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-        {
-            var all = new List<TView>();
-            foreach (var stored in await library.All(kind, stop))
-            {
-                all.Add(await views.Of(stored, stop));
-            }
-
-            return TypedResults.Ok(all);
-        }).WithName($"List{name}s");
+        group.MapGet("", async Task<Ok<Listing<TView>>> (Listings listings, IViews<T, TView> views, CancellationToken stop) =>
+            TypedResults.Ok(await listings.Of(kind, s => views.Of(s, stop), stop))).WithName($"List{name}s");
 
         group.MapPost("", async Task<Ok<TView>> (NewStock wanted, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Add(kind, fresh(wanted.Name), stop: stop), stop))).WithName($"Add{name}");
+            TypedResults.Ok(await library.AddShown(kind, fresh(wanted.Name), views, stop))).WithName($"Add{name}");
 
         group.MapLibrary<T, TView>(kind);
     }

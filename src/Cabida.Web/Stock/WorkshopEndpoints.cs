@@ -20,7 +20,7 @@ internal static class WorkshopEndpoints
         var group = api.MapGroup("/workshops").WithTags("Stock");
         // There is one; it is there from the first time it is asked for.
         group.MapGet("", async Task<Ok<WorkshopView>> (Cabida.Store.Library library, IViews<Workshop, WorkshopView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Find(DocumentKinds.Workshop, Workshop.Only, stop) ?? await library.Add(DocumentKinds.Workshop, Workshop.Unnamed, Workshop.Only, stop), stop))).WithName("GetOwnWorkshop");
+            TypedResults.Ok(await views.Of(await library.Find(DocumentKinds.Workshop, Workshop.Only, stop) ?? await library.Add(DocumentKinds.Workshop, Workshop.Unnamed, Workshop.Only, stop: stop), stop))).WithName("GetOwnWorkshop");
         group.MapLibrary<Workshop, WorkshopView>(DocumentKinds.Workshop);
     }
 }

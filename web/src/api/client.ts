@@ -16,12 +16,28 @@ export const api = createClient<paths>({ baseUrl: '/', fetch: send });
 export class Problem extends Error {
   readonly status: number;
   readonly title: string;
+  /** The revision of what the answer is about, where it has one. */
+  readonly revision: number | undefined;
 
-  constructor(status: number, title: string, detail: string) {
+  constructor(status: number, title: string, detail: string, revision?: number) {
     super(detail);
     this.status = status;
     this.title = title;
+    this.revision = revision;
   }
+
+  /** Whether the same sent again would be refused again. */
+  get isFinal() {
+    return this.status >= 400 && this.status < 500 && ![401, 408, 412, 429].includes(this.status);
+  }
+}
+
+/** Says which revision a change was made from: an entity tag (RFC 9110). */
+export const made = (from: number) => ({ header: { 'If-Match': `"${from}"` } });
+
+function revisionOf(response: Response) {
+  const tag = /^"(\d+)"$/.exec(response.headers.get('ETag') ?? '');
+  return tag ? Number(tag[1]) : undefined;
 }
 
 /** The data of an answer, or the problem it tells of. */
@@ -32,7 +48,7 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
   });
   if (response.ok) return data as T;
   const told = (error ?? {}) as { title?: string; detail?: string };
-  throw new Problem(response.status, told.title ?? 'Something went wrong', told.detail ?? `The server answered ${response.status}.`);
+  throw new Problem(response.status, told.title ?? 'Something went wrong', told.detail ?? `The server answered ${response.status}.`, revisionOf(response));
 }
 
 /** Sends a file as it is; the answer, or the problem it tells of. */

@@ -15,8 +15,8 @@ function bench() {
   });
   const told: string[] = [];
   const keeper = new Keeper<View, string>(
-    { save: (words, from) => hear(`${words} from ${from}`, words), undo: () => hear('undo', 'before'), redo: () => hear('redo', 'after') },
-    { draft() {}, began: () => told.push('unsaved'), kept: (v) => told.push(keeper.wanted === undefined ? `kept ${v.words}` : 'part'), failed: (why) => told.push(why), overtaken: () => told.push('overtaken') },
+    { save: (words, from) => hear(`${words} from ${from}`, words), undo: (from) => hear(`undo ${from}`, 'before'), redo: (from) => hear(`redo ${from}`, 'after') },
+    { draft() {}, began: () => told.push('unsaved'), kept: (v) => told.push(keeper.wanted === undefined ? `kept ${v.words}` : 'part'), failed: (why) => told.push(why), overtaken: () => told.push('overtaken'), givenUp: () => told.push('given up') },
   );
   keeper.revision = 1;
   const next = async (how: 'answer' | Error = 'answer') => {
@@ -64,7 +64,7 @@ test('undo waits until what was typed is kept', async () => {
   await vi.advanceTimersByTimeAsync(0);
   expect(heard).toEqual(['Bo from 1']);
   await next();
-  expect(heard.at(-1)).toBe('undo');
+  expect(heard.at(-1)).toBe('undo 2');
   await next();
   expect(told.at(-1)).toBe('kept before');
   expect(keeper.revision).toBe(3);
@@ -90,4 +90,23 @@ test('a save that fails is tried again; one that was overtaken waits, and nothin
   expect(keeper.wanted).toBe('Cleo');
   keeper.drop();
   expect(keeper.waits).toBe(false);
+});
+
+test('what the server will not take is not sent again as it is, and undo takes it back', async () => {
+  const { keeper, heard, told, next } = bench();
+  keeper.want('x'.repeat(400));
+  await vi.advanceTimersByTimeAsync(1000);
+  await next(new Problem(422, 'Cannot be taken', 'name: It is 400 letters long'));
+  await vi.advanceTimersByTimeAsync(60_000);
+  expect(heard).toHaveLength(1);
+  expect(told.at(-1)).toBe('name: It is 400 letters long');
+  // Changed, it is sent.
+  keeper.want('short');
+  await vi.advanceTimersByTimeAsync(1000);
+  expect(heard.at(-1)).toBe('short from 1');
+  await next(new Problem(422, 'Cannot be taken', 'no'));
+  await keeper.travel('undo');
+  expect(heard).toHaveLength(2);
+  expect(told.at(-1)).toBe('given up');
+  expect(keeper.wanted).toBeUndefined();
 });

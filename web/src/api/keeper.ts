@@ -3,8 +3,8 @@ import { Problem } from './client';
 /** How a document is kept on the server. */
 export interface Keeping<V, D> {
   save: (document: D, madeFrom: number) => Promise<V>;
-  undo: () => Promise<V>;
-  redo: () => Promise<V>;
+  undo: (madeFrom: number) => Promise<V>;
+  redo: (madeFrom: number) => Promise<V>;
 }
 
 /** What the page does about what happens to its document. */
@@ -16,6 +16,8 @@ export interface Told<V, D> {
   kept: (fresh: V) => void;
   failed: (why: string) => void;
   overtaken: (why: string) => void;
+  /** What was refused was given up; what is kept stands. */
+  givenUp: () => void;
 }
 
 const PAUSE = 350;
@@ -23,7 +25,8 @@ const RETRY = 3000;
 
 /**
  * Saves a document as it is typed: one request at a time, the newest state last. From the first stroke on the
- * document counts as not kept; a save that fails is tried again, one that was overtaken elsewhere waits for a choice.
+ * document counts as not kept; a save that fails is tried again, one that was overtaken elsewhere waits for a choice, and one that the server will not take
+ * stays as it was typed until it is changed or taken back.
  */
 export class Keeper<V extends { revision: number }, D> {
   keeping: Keeping<V, D>;
@@ -33,6 +36,8 @@ export class Keeper<V extends { revision: number }, D> {
   wanted: D | undefined;
   /** Whether it was changed elsewhere, and what is typed here waits for a choice. */
   waits = false;
+  /** What the server will not take; sent again only once it was changed. */
+  private refused: D | undefined;
   private running: Promise<void> | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -52,6 +57,7 @@ export class Keeper<V extends { revision: number }, D> {
   drop() {
     clearTimeout(this.timer);
     this.waits = false;
+    this.refused = undefined;
     this.wanted = undefined;
     this.told.draft(undefined);
   }
@@ -65,13 +71,21 @@ export class Keeper<V extends { revision: number }, D> {
   /** Takes the last step back, or again; what is typed is kept first, so that it is the step. */
   async travel(way: 'undo' | 'redo') {
     await this.flush();
+    if (this.wanted !== undefined && this.wanted === this.refused) {
+      // The step that is taken back is the one that was never taken.
+      if (way === 'undo') {
+        this.drop();
+        this.told.givenUp();
+      }
+      return;
+    }
     if (this.wanted !== undefined) return;
     this.told.began();
-    this.show(await this.keeping[way]());
+    this.show(await this.keeping[way](this.revision));
   }
 
   private async saveAll() {
-    while (this.wanted !== undefined) {
+    while (this.wanted !== undefined && this.wanted !== this.refused) {
       const sent = this.wanted;
       try {
         const fresh = await this.keeping.save(sent, this.revision);
@@ -82,6 +96,7 @@ export class Keeper<V extends { revision: number }, D> {
         const why = e instanceof Error ? e.message : String(e);
         this.waits = e instanceof Problem && e.status === 412;
         if (this.waits) this.told.overtaken(why);
+        else if (e instanceof Problem && e.isFinal) this.refused = sent;
         else this.after(RETRY);
         this.told.failed(why);
         return;

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSaving } from '../frame/saving';
+import { Problem } from './client';
 import { Keeper, type Keeping } from './keeper';
 
 interface Source<V, D> extends Keeping<V, D> {
@@ -25,7 +26,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   // What the last answer held. The cache tells of it a moment later; until then this is the newer of the two.
   const [known, setKnown] = useState<{ revision: number; document: D }>();
   const [conflict, setConflict] = useState<string>();
-  const [keeper] = useState(() => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, overtaken: setConflict }));
+  const [keeper] = useState(() => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, givenUp() {}, overtaken: setConflict }));
   const now = useRef({ source, known });
   useEffect(() => {
     now.current.source = source;
@@ -34,6 +35,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
       ...keeper.told,
       began: () => saving.began(keeper),
       failed: saving.failed,
+      givenUp: () => saving.done(keeper),
       kept: (fresh) => {
         now.current.known = { revision: fresh.revision, document: source.of(fresh) };
         setKnown(now.current.known);
@@ -42,7 +44,8 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
         if (keeper.wanted === undefined) saving.done(keeper);
       },
     };
-    if (view && view.revision > keeper.revision) keeper.revision = view.revision;
+    const at = view?.revision ?? (error instanceof Problem ? error.revision : undefined) ?? 0;
+    if (at > keeper.revision) keeper.revision = at;
   });
 
   // Nothing typed is lost when the page is left or hidden: it is saved at once, and leaving is asked about until it is.
@@ -94,6 +97,12 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     void keeper.flush();
   }, [keeper]);
 
+  /** The revision it stands at once nothing is under way. */
+  const settled = useCallback(async () => {
+    await keeper.flush();
+    return keeper.revision;
+  }, [keeper]);
+
   return {
     view,
     document: draft ?? newest(known, view, source.of),
@@ -104,6 +113,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     redo: () => travel('redo'),
     takeTheirs,
     keepMine,
+    settled,
   };
 }
 

@@ -4,24 +4,31 @@ import { useSaving } from '../frame/saving';
 interface Removal {
   /** What is removed, as the note calls it. */
   name: string;
-  remove: () => Promise<unknown>;
-  undo: () => Promise<unknown>;
+  /** The revision it stands at; what has none is removed whatever it is. */
+  settled?: () => Promise<number>;
+  remove: (madeFrom: number) => Promise<unknown>;
+  undo: (madeFrom: number) => Promise<unknown>;
   /** Where to go once it is gone. */
   onGone?: () => void;
 }
 
 /** Removes something at once and offers to bring it back. */
-export function useRemoval({ name, remove, undo, onGone }: Removal) {
+export function useRemoval({ name, settled, remove, undo, onGone }: Removal) {
   const cache = useQueryClient();
   const saving = useSaving();
   return useMutation({
-    mutationFn: remove,
+    mutationFn: async () => {
+      const madeFrom = (await settled?.()) ?? 0;
+      await remove(madeFrom);
+      return madeFrom;
+    },
     onError: (e) => saving.say(e.message),
-    onSuccess: () => {
+    onSuccess: (madeFrom) => {
       void cache.invalidateQueries();
       onGone?.();
       saving.say(`Removed ${name}.`, () => {
-        undo().then(
+        // Its removal is one revision more.
+        undo(madeFrom + 1).then(
           () => {
             void cache.invalidateQueries();
             saving.say(`${name} is back.`);

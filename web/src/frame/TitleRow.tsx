@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Problem } from '../api/client';
 import { useKeys } from './useKeys';
 
 interface Props {
@@ -40,6 +41,14 @@ export function Conflict({ words, takeTheirs, keepMine }: { words?: string; take
 }
 
 /** Shown while something is on its way, or why it did not come. */
-export function Waiting({ error }: { error: Error | null }) {
-  return <div className="page waiting">{error ? <><h1>Not to be had</h1><p>{error.message}</p></> : <p className="soft">One moment …</p>}</div>;
+export function Waiting({ error, undo }: { error: Error | null; undo?: () => void }) {
+  if (!error) return <div className="page waiting"><p className="soft">One moment …</p></div>;
+  const broken = error instanceof Problem && error.status === 422;
+  return (
+    <div className="page waiting">
+      <h1>{broken ? 'It cannot be worked out' : 'Not to be had'}</h1>
+      <p>{error.message}</p>
+      {broken && undo && <p><button type="button" className="btn btn-sm btn-line" onClick={undo}>Undo the last change</button></p>}
+    </div>
+  );
 }

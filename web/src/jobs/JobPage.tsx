@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
@@ -22,9 +22,9 @@ function Ordering({ id }: { id: string }) {
   const job = useDocument<Schemas['JobView'], Schemas['Job']>({
     key: ['job', id],
     load: () => answer(api.GET('/api/jobs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/jobs/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/jobs/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/jobs/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/jobs/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/jobs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/jobs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (v) => v.job,
     touches: [['jobs']],
   });
@@ -38,12 +38,13 @@ function Ordering({ id }: { id: string }) {
   });
   const remove = useRemoval({
     name: job.document?.name ?? '',
-    remove: () => answer(api.DELETE('/api/jobs/{id}', { params })),
-    undo: () => answer(api.POST('/api/jobs/{id}/undo', { params })),
+    settled: job.settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/jobs/{id}', { params: { ...params, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/jobs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
     onGone: () => void go('/jobs'),
   });
   const { view, document, edit } = job;
-  if (!view || !document) return <Waiting error={job.error} />;
+  if (!view || !document) return <Waiting error={job.error} undo={job.undo} />;
   const set = (change: Partial<Schemas['Job']>) => edit((j) => ({ ...j, ...change }));
   return (
     <div className="page">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
+import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { JobSlip } from './JobSlip';
 
@@ -14,16 +15,17 @@ export function JobsPage() {
   if (!data) return <Waiting error={error} />;
   return (
     <div className="page">
-      <TitleRow title="Jobs" about={data.length ? 'by the day they are due' : ''} />
-      {data.length === 0 && (
+      <TitleRow title="Jobs" about={data.cards.length ? 'by the day they are due' : ''} />
+      {data.cards.length + data.broken.length === 0 && (
         <div className="empty">
           <p>No job yet. A job is an order: who wants it, for when, and its runs of names.</p>
           <p>First measure a blank on the <a href="/shelf">shelf</a>, or look round with the demo day of a small workshop.</p>
           <Button size="sm" variant="line" disabled={demo.isPending} onClick={() => demo.mutate()}>Bring in the demo day</Button>
         </div>
       )}
+      <BrokenCards kind="jobs" of={data.broken} />
       <div className="slips">
-        {data.map((j) => <JobSlip key={j.id} job={j} />)}
+        {data.cards.map((j) => <JobSlip key={j.id} job={j} />)}
         <NewJob />
       </div>
     </div>

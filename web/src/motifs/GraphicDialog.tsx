@@ -14,7 +14,7 @@ type View = Schemas['GraphicView'];
 export function GraphicDialog({ onChoose, onClose }: { onChoose: (graphic: View) => void; onClose: () => void }) {
   const cache = useQueryClient();
   const { units } = useUnits();
-  const all = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')) });
+  const all = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')), select: (l) => l.cards });
   const [chosen, setChosen] = useState<string>();
   const [picture, setPicture] = useState<{ id: string; name: string }>();
   const came = (g: View) => {

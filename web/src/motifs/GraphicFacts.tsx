@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 import { length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
@@ -17,9 +17,9 @@ export function GraphicFacts({ graphic, onUse }: { graphic: View; onUse: () => v
   const { view, document, edit, undo } = useDocument<View, Schemas['Graphic']>({
     key: ['graphic', graphic.id],
     load: () => answer(api.GET('/api/graphics/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/graphics/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/graphics/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/graphics/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/graphics/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/graphics/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/graphics/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (v) => v.graphic,
     touches: [['graphics']],
   });

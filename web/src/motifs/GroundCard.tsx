@@ -20,7 +20,7 @@ const PLAIN: Ground = { ...NOTHING, width: { text: '100', unit: 'millimetre' }, 
 
 /** What stands behind the motif while it is composed, and the name it is seen with. */
 export function GroundCard({ view, motif, edit }: Props) {
-  const blanks = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')) });
+  const blanks = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')), select: (l) => l.cards });
   const { ground } = motif;
   const set = (to: Partial<Ground>) => edit((m) => ({ ...m, ground: { ...m.ground, ...to } }));
   const kind = ground.blankId ? ground.blankId : ground.width.text || ground.height.text ? 'plain' : 'none';

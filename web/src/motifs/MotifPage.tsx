@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
@@ -22,7 +22,7 @@ export function MotifPage() {
 
 function Composing({ id }: { id: string }) {
   const motif = useMotif(id);
-  if (!motif.view || !motif.document) return <Waiting error={motif.error} />;
+  if (!motif.view || !motif.document) return <Waiting error={motif.error} undo={motif.undo} />;
   const lines = flat(motif.document.parts).map((p) => p.part).filter((p) => p.kind === 'lettering');
   return <Composed id={id} motif={motif} atHand={(lines.find((p) => p.text.includes('{name')) ?? lines[0])?.id} />;
 }
@@ -47,7 +47,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
         redo={motif.redo}
       >
         <Copy id={id} />
-        <Remove id={id} name={document.name} inUse={view.usedBy.length > 0} />
+        <Remove id={id} name={document.name} inUse={view.usedBy.length > 0} settled={motif.settled} />
       </TitleRow>
       <Conflict words={motif.conflict} takeTheirs={motif.takeTheirs} keepMine={motif.keepMine} />
       <GhostContext value={{ seen, by: pointed?.by, point: (by, change) => setPointed(change && { by, change }) }}>
@@ -87,12 +87,13 @@ function Copy({ id }: { id: string }) {
   return <button type="button" className="btn btn-sm btn-line" disabled={copy.isPending} onClick={() => copy.mutate()}>Copy</button>;
 }
 
-function Remove({ id, name, inUse }: { id: string; name: string; inUse: boolean }) {
+function Remove({ id, name, inUse, settled }: { id: string; name: string; inUse: boolean; settled: () => Promise<number> }) {
   const go = useNavigate();
   const remove = useRemoval({
     name,
-    remove: () => answer(api.DELETE('/api/motifs/{id}', { params: { path: { id } } })),
-    undo: () => answer(api.POST('/api/motifs/{id}/undo', { params: { path: { id } } })),
+    settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/motifs/{id}', { params: { path: { id }, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/motifs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
     onGone: () => void go('/motifs'),
   });
   return <button type="button" className="btn btn-sm btn-line" disabled={inUse} title={inUse ? 'Runs use it' : undefined} onClick={() => remove.mutate()}>Remove</button>;

@@ -4,6 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
 import { InkPicture } from '../board/InkPicture';
+import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 
 /** Every motif, drawn in ink with a sample name. */
@@ -12,10 +13,11 @@ export function MotifsPage() {
   if (!data) return <Waiting error={error} />;
   return (
     <div className="page">
-      <TitleRow title="Motifs" about={`${data.length} ${data.length === 1 ? 'motif' : 'motifs'}, shown with a sample name`} />
-      {data.length === 0 && <p className="empty">No motif yet. A motif is artwork that stays lettering: a name that changes, and whatever stands around it.</p>}
+      <TitleRow title="Motifs" about={`${data.cards.length} ${data.cards.length === 1 ? 'motif' : 'motifs'}, shown with a sample name`} />
+      {data.cards.length + data.broken.length === 0 && <p className="empty">No motif yet. A motif is artwork that stays lettering: a name that changes, and whatever stands around it.</p>}
+      <BrokenCards kind="motifs" of={data.broken} />
       <div className="cards">
-        {data.map((m) => (
+        {data.cards.map((m) => (
           <Link key={m.id} to={`/motifs/${m.id}`} className="slip motif-slip">
             {m.inkBox ? <InkPicture label={m.name} box={m.inkBox} inks={m.inks} /> : <span className="soft">no ink</span>}
             <strong>{m.name || 'Without a name'}</strong>

@@ -22,7 +22,7 @@ export function TrialPage() {
   const motif = useMotif(id);
   const trial = useQuery({ queryKey: ['trial', id], queryFn: () => answer(api.GET('/api/motifs/{id}/trial', { params: { path: { id } } })) });
   const typefaces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
-  const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
+  const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const [typed, setTyped] = useState<string>();
   const [by, setBy] = useState<SortBy>('letterHeight');
   const [film, setFilm] = useState('');

@@ -1,4 +1,4 @@
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 import type { Motif } from './parts';
 
@@ -8,9 +8,9 @@ export function useMotif(id: string) {
   return useDocument<Schemas['MotifView'], Motif>({
     key: ['motif', id],
     load: () => answer(api.GET('/api/motifs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/motifs/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/motifs/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/motifs/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/motifs/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/motifs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/motifs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (view) => view.motif,
     touches: [['motifs'], ['forms', id], ['trial', id]],
   });

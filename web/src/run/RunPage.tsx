@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
-import { answer, api } from '../api/client';
+import { answer, api, made } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
@@ -23,7 +23,7 @@ export function RunPage() {
 function Running({ id, at }: { id: string; at: string }) {
   const run = useRun(id);
   const { view, document, edit } = run;
-  if (!view || !document) return <Waiting error={run.error} />;
+  if (!view || !document) return <Waiting error={run.error} undo={run.undo} />;
   return (
     <div className={at === 'fit' ? 'page fill run-fit' : 'page'}>
       <TitleRow
@@ -35,7 +35,7 @@ function Running({ id, at }: { id: string; at: string }) {
         undo={run.undo}
         redo={run.redo}
       >
-        {at === 'set-up' && <RemoveRun id={id} name={document.name} jobId={document.jobId} />}
+        {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={document.name} jobId={document.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <> <small>{document.pieces.length}</small></>}</NavLink>)}
         </nav>
@@ -50,12 +50,13 @@ function Running({ id, at }: { id: string; at: string }) {
   );
 }
 
-function RemoveRun({ id, name, jobId }: { id: string; name: string; jobId: string }) {
+function RemoveRun({ id, name, jobId, settled }: { id: string; name: string; jobId: string; settled: () => Promise<number> }) {
   const go = useNavigate();
   const remove = useRemoval({
     name,
-    remove: () => answer(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
-    undo: () => answer(api.POST('/api/runs/{id}/undo', { params: { path: { id } } })),
+    settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/runs/{id}', { params: { path: { id }, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/runs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
     onGone: () => void go(`/jobs/${jobId}`),
   });
   return <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>Remove the run</button>;

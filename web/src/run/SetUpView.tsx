@@ -13,10 +13,10 @@ import { ZoneChoice } from './ZoneChoice';
 
 /** What a run is made of: blank, motif, film, cutter, sizing and names. */
 export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
-  const blanks = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')) });
-  const motifs = useQuery({ queryKey: ['motifs'], queryFn: () => answer(api.GET('/api/motifs')) });
-  const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
-  const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
+  const blanks = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')), select: (l) => l.cards });
+  const motifs = useQuery({ queryKey: ['motifs'], queryFn: () => answer(api.GET('/api/motifs')), select: (l) => l.cards });
+  const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
+  const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')), select: (l) => l.cards });
   const { view, document, edit } = run;
   if (!view || !document) return null;
   const motif = motifs.data?.find((m) => m.id === document.motif?.id);

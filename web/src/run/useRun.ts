@@ -1,4 +1,4 @@
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 
 /** A run, saved as it is typed. What is derived from it is asked for anew after each save. */
@@ -7,9 +7,9 @@ export function useRun(id: string) {
   return useDocument<Schemas['RunView'], Schemas['Run']>({
     key: ['run', id],
     load: () => answer(api.GET('/api/runs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/runs/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/runs/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/runs/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/runs/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/runs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/runs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (v) => v.run,
     touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
   });

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { answer, api } from '../api/client';
+import { answer, api, made } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import type { Blank, Edit } from './names';
 
@@ -9,10 +9,11 @@ interface Props {
   blank: Blank;
   edit: Edit;
   inUse: boolean;
+  settled: () => Promise<number>;
 }
 
 /** What can be done with a blank as a whole. */
-export function BlankDeeds({ id, blank, edit, inUse }: Props) {
+export function BlankDeeds({ id, blank, edit, inUse, settled }: Props) {
   const go = useNavigate();
   const cache = useQueryClient();
   const copy = useMutation({
@@ -21,8 +22,9 @@ export function BlankDeeds({ id, blank, edit, inUse }: Props) {
   });
   const remove = useRemoval({
     name: blank.name,
-    remove: () => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id } } })),
-    undo: () => answer(api.POST('/api/blanks/{id}/undo', { params: { path: { id } } })),
+    settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id }, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/blanks/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
     onGone: () => void go('/shelf'),
   });
   return (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
@@ -29,9 +29,9 @@ export function useBlank(id: string) {
   return useDocument<Schemas['BlankView'], Schemas['Blank']>({
     key: ['blank', id],
     load: () => answer(api.GET('/api/blanks/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/blanks/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/blanks/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/blanks/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/blanks/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/blanks/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/blanks/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (view) => view.blank,
     touches: [['blanks']],
   });
@@ -47,7 +47,7 @@ function Measuring({ id }: { id: string }) {
   const [zone, setZone] = useState<string>();
   const [film, setFilm] = useState<string>();
   const { view, document, edit } = blank;
-  if (!view || !document) return <Waiting error={blank.error} />;
+  if (!view || !document) return <Waiting error={blank.error} undo={blank.undo} />;
   const size = view.sizes.find((s) => s.size === sizeName) ?? view.sizes[0];
   if (!size) return null;
   const used = view.jobs.length ? `used in ${view.jobs.join(', ')}` : 'not used yet';
@@ -60,7 +60,7 @@ function Measuring({ id }: { id: string }) {
         undo={blank.undo}
         redo={blank.redo}
       >
-        <BlankDeeds id={id} blank={document} edit={edit} inUse={view.usedBy.length > 0} />
+        <BlankDeeds id={id} blank={document} edit={edit} inUse={view.usedBy.length > 0} settled={blank.settled} />
       </TitleRow>
       <Conflict words={blank.conflict} takeTheirs={blank.takeTheirs} keepMine={blank.keepMine} />
       <div className="measure-layout">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
+import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
@@ -19,7 +20,7 @@ export function ShelfPage() {
   const { data, error } = useQuery({ queryKey: ['blanks'], queryFn: () => answer(api.GET('/api/blanks')) });
   const [sieve, setSieve] = useState<Sieve>(NONE);
   if (!data) return <Waiting error={error} />;
-  const here = data.filter((b) => !b.jobId);
+  const here = data.cards.filter((b) => !b.jobId);
   const shown = here.filter((b) => found(b, sieve, units.unit));
   const boards = shelves(shown);
   const retired = here.filter((b) => b.retired).length;
@@ -28,10 +29,11 @@ export function ShelfPage() {
       <TitleRow title="Shelf" about={`${here.length - retired} ${here.length - retired === 1 ? 'blank' : 'blanks'}, ${boards.length > 1 ? 'each shelf drawn' : 'drawn'} to one scale`}>
         <Sieves all={here} sieve={sieve} onSieve={setSieve} retired={retired} />
       </TitleRow>
-      {here.length === 0 && (
+      {here.length + data.broken.length === 0 && (
         <p className="empty">Nothing measured yet. A blank is a mug, a shirt, a board or a frame as you buy it: measure it once, and every run can use it.</p>
       )}
       {here.length > 0 && shown.length === 0 && <p className="empty">No blank is like that. <button type="button" className="btn btn-sm btn-line" onClick={() => setSieve(NONE)}>Show all of them</button></p>}
+      <BrokenCards kind="blanks" of={data.broken} />
       {boards.map((board) => (
         <section key={board.name} aria-label={board.name || 'Blanks'}>
           {board.name && <h2 className="section">{board.name}</h2>}

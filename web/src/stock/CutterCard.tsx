@@ -1,5 +1,5 @@
 import { Form } from 'react-bootstrap';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
@@ -10,19 +10,20 @@ type Cutter = Schemas['Cutter'];
 /** A cutter by what it really reaches. */
 export function CutterCard({ id }: { id: string }) {
   const params = { path: { id } };
-  const { view, document: cutter, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['CutterView'], Cutter>({
+  const { view, document: cutter, edit, conflict, takeTheirs, keepMine, undo, settled } = useDocument<Schemas['CutterView'], Cutter>({
     key: ['cutter', id],
     load: () => answer(api.GET('/api/cutters/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/cutters/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/cutters/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/cutters/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/cutters/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/cutters/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/cutters/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (v) => v.cutter,
     touches: [['cutters']],
   });
   const remove = useRemoval({
     name: cutter?.name ?? '',
-    remove: () => answer(api.DELETE('/api/cutters/{id}', { params })),
-    undo: () => answer(api.POST('/api/cutters/{id}/undo', { params })),
+    settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/cutters/{id}', { params: { ...params, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/cutters/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
   });
   if (!view || !cutter) return null;
   const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));

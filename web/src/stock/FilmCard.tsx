@@ -1,5 +1,5 @@
 import { Form } from 'react-bootstrap';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
@@ -14,19 +14,20 @@ const SETTINGS: [keyof Schemas['CutSettings'], string][] = [['blade', 'Blade'], 
 /** A film: its colour, sheet, limits, and how it is cut. */
 export function FilmCard({ id }: { id: string }) {
   const params = { path: { id } };
-  const { view, document: film, edit, conflict, takeTheirs, keepMine, undo } = useDocument<Schemas['FilmView'], Film>({
+  const { view, document: film, edit, conflict, takeTheirs, keepMine, undo, settled } = useDocument<Schemas['FilmView'], Film>({
     key: ['film', id],
     load: () => answer(api.GET('/api/films/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/films/{id}', { params: { ...params, header: { 'If-Match': madeFrom } }, body })),
-    undo: () => answer(api.POST('/api/films/{id}/undo', { params })),
-    redo: () => answer(api.POST('/api/films/{id}/redo', { params })),
+    save: (body, madeFrom) => answer(api.PUT('/api/films/{id}', { params: { ...params, ...made(madeFrom) }, body })),
+    undo: (madeFrom) => answer(api.POST('/api/films/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    redo: (madeFrom) => answer(api.POST('/api/films/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
     of: (v) => v.film,
     touches: [['films']],
   });
   const remove = useRemoval({
     name: film?.name ?? '',
-    remove: () => answer(api.DELETE('/api/films/{id}', { params })),
-    undo: () => answer(api.POST('/api/films/{id}/undo', { params })),
+    settled,
+    remove: (madeFrom) => answer(api.DELETE('/api/films/{id}', { params: { ...params, ...made(madeFrom) } })),
+    undo: (madeFrom) => answer(api.POST('/api/films/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
   });
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { answer, api } from '../api/client';
+import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { CutterCard } from './CutterCard';
 import { FilmCard } from './FilmCard';
@@ -22,13 +23,15 @@ export function StockPage() {
       <h2 className="section">The workshop</h2>
       <WorkshopCard />
       <h2 className="section">Films</h2>
+      <BrokenCards kind="films" of={films.data.broken} />
       <div className="stock-cards">
-        {films.data.map((f) => <FilmCard key={f.id} id={f.id} />)}
+        {films.data.cards.map((f) => <FilmCard key={f.id} id={f.id} />)}
         <NewStock what="film" hint="A film is whatever is cut: vinyl, flex, card." add={(name) => addFilm.mutate(name)} />
       </div>
       <h2 className="section">Cutters</h2>
+      <BrokenCards kind="cutters" of={cutters.data.broken} />
       <div className="stock-cards">
-        {cutters.data.map((c) => <CutterCard key={c.id} id={c.id} />)}
+        {cutters.data.cards.map((c) => <CutterCard key={c.id} id={c.id} />)}
         <NewStock what="cutter" hint="Measure what it really reaches: less than its mat." add={(name) => addCutter.mutate(name)} />
       </div>
       <h2 className="section">Typefaces</h2>
