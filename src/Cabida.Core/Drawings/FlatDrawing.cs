@@ -77,7 +77,7 @@ public static class FlatDrawing
 
         foreach (var place in film is null ? sheet.Places : [])
         {
-            strokes.Add(new(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, Points(WallZone.OnWall(wall, place.Area)), Closed: true, place.Name));
+            strokes.AddRange(WallZone.OnWall(wall, place.Area).Select(p => new Stroke(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, Points(p), Closed: true, place.Name)));
         }
 
         strokes.Add(new(StrokeKind.Centre, [wall.Laid(-Shift(low), low) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default, wall.Laid(-Shift(height), 1.04 * height)]));

@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using CsCheck;
 
 namespace Cabida.Core.Tests.Blanks;
 
@@ -50,6 +51,42 @@ public class WallZonesTests
         side.Zone!.Nominal.Outline.SymmetricDifference(front.Zone!.Nominal.Outline).Area.ShouldBeLessThan(1e-6);
         side.Wall!.Turn.Degrees.ShouldBeGreaterThan(0);
     }
+
+    /// <summary>Wherever a strip stands, it takes its width and clearance out of the turn, at the back at both ends of the development.</summary>
+    [Theory]
+    [InlineData(240, 240, 100)]
+    [InlineData(276, 219, 150)]
+    [InlineData(180, 300, 60)]
+    public void A_strip_goes_on_round_the_back(double upper, double lower, double high) =>
+        Gen.Select(Gen.Double[0, 1], Gen.Double[3, 40], Gen.Double[0, 6], Gen.Bool).Sample((share, width, clearance, left) =>
+        {
+            var half = (upper + lower) / 4;
+            var across = Math.Round(share * half, 3);
+            var blank = TestBlanks.Tumbler($"{upper}", $"{lower}", $"{high}") with
+            {
+                Zones = [TestBlanks.Wrap with { Margins = ZoneMargins.All(TypedLength.Mm(0)) }],
+                KeptClear = [new KeptClear("seam", "Seam", ClearShape.Strip)
+                {
+                    Width = TypedLength.Mm(Math.Round(width, 3)), Clearance = TypedLength.Mm(Math.Round(clearance, 3)),
+                    Place = new Place { Side = left ? Sideways.Left : Sideways.Right, Across = TypedLength.Mm(across) },
+                }],
+            };
+            var laid = BlankSheet.Of(blank).Sizes[0].Zones[0];
+            var (zone, wall) = (laid.Zone!.Nominal, laid.Wall!);
+            // How much of the turn is free, and where, at three heights, worked out on the circle.
+            var blocked = width + (2 * clearance);
+            return new[] { 0.1, 0.5, 0.9 }.All(at =>
+            {
+                var v = at * wall.Height.Value.Millimetres;
+                var girth = wall.GirthAt(v).Value.Millimetres;
+                var middle = across / wall.GirthAt(wall.Height.Value.Millimetres / 2).Value.Millimetres * girth;
+                var back = girth / 2;
+                // The largest free stretch between the strip and the cut at the back: one where the strip lies across the cut.
+                var free = middle + (blocked / 2) >= back ? girth - blocked : Math.Max(middle + back, back - middle) - (blocked / 2);
+                var found = Enumerable.Range(0, 1200).Count(i => zone.Outline.Covers(Outlines.Factory.CreatePoint(wall.Laid(((i + 0.5) / 1200 * girth) - back, v).ToCoordinate()))) * girth / 1200;
+                return Math.Abs(found - free) < 0.4;
+            });
+        }, iter: 25);
 
     [Fact]
     public void A_seam_and_a_lip_are_kept_clear_wherever_the_zone_looks_at_them_from()

@@ -62,7 +62,7 @@ internal static class WallZone
         {
             var datums = Datums.Of(new Box(-wall.GirthAt(middle).Value.Millimetres / 2, 0, wall.GirthAt(middle).Value.Millimetres / 2, wall.Height.Value.Millimetres));
             List<Polygon> Kept(Func<ReadClear, double> grown) =>
-                [.. kept.Select(k => ClearShapes.Of(k, datums, grown(k))).Where(k => k.Ok).Select(k => OnWall(turned, k.Value))];
+                [.. kept.Select(k => ClearShapes.Of(k, datums, grown(k))).Where(k => k.Ok).SelectMany(k => OnWall(turned, k.Value))];
             var carvedNominal = nominal.Without(Kept(k => k.Clearance));
             var carvedCautious = cautious.Without(Kept(k => k.Clearance + k.Uncertainty.Millimetres));
             if (carvedNominal is null || carvedCautious is null)
@@ -185,24 +185,40 @@ internal static class WallZone
 
     /// <summary>
     /// A place given by distances from the front line (round the wall at the place's own height) and from the base, in the
-    /// flat coordinates of the turned wall.
+    /// flat coordinates of the turned wall. Its middle keeps its share of the turn, so that an upright strip stays upright on a
+    /// taper; from there it is as wide as it is at every height. What reaches beyond the middle of the back goes on at the
+    /// other end of the development, so there may be two polygons, or none where it lies beyond the wall.
     /// </summary>
-    internal static Polygon OnWall(Wall turned, Polygon place)
+    internal static IReadOnlyList<Polygon> OnWall(Wall turned, Polygon place)
     {
-        var middle = Box.Of(place)!.Value;
         var height = turned.Height.Value.Millimetres;
-        var dense = (Polygon)NetTopologySuite.Densify.Densifier.Densify(
-            Overlay.Intersection(place, Outlines.Rectangle(new Box(-6000, -1, 6000, height + 1))) as Polygon ?? place, 1);
-        var at = Math.Clamp(middle.CentreY, 0, height);
-        return Outlines.Factory.CreatePolygon([.. dense.ExteriorRing.Coordinates.Select(c =>
+        double Girth(double v) => turned.GirthAt(v).Value.Millimetres;
+        var onHeight = Outlines.Within(place, Outlines.Rectangle(new Box(-Reach, -BeyondWall, Reach, height + BeyondWall)));
+        if (Box.Of(onHeight) is not { } box)
         {
-            var half = turned.GirthAt(at).Value.Millimetres / 2;
-            // Distances are kept as shares of the turn, so that an upright strip stays upright on a taper.
-            var share = Math.Clamp(c.X, -half, half) / (2 * half);
-            var girth = turned.GirthAt(c.Y).Value.Millimetres;
-            return turned.Laid((share - (turned.Turn.Degrees / 360)) * girth, c.Y).ToCoordinate();
-        })]);
+            return [];
+        }
+
+        var share = box.CentreX / Girth(Math.Clamp(box.CentreY, 0, height));
+        // The surface unrolled to its true lengths, cut open at the middle of the back.
+        double At(int step) => -BeyondWall + ((height + (2 * BeyondWall)) * step / SideSteps);
+        var surface = Outlines.Ring([
+            .. Enumerable.Range(0, SideSteps + 1).Select(At).Select(v => new PlanePoint(Girth(v) / 2, v)),
+            .. Enumerable.Range(0, SideSteps + 1).Select(i => At(SideSteps - i)).Select(v => new PlanePoint(-Girth(v) / 2, v))]);
+        var turns = box.Width >= Girth(box.CentreY) ? [0] : new[] { -1, 0, 1 };
+        return [.. turns.SelectMany(turn =>
+        {
+            var there = Outlines.Mapped(onHeight, p => new PlanePoint(p.X - box.CentreX + ((share + turn) * Girth(p.Y)), p.Y), double.MaxValue);
+            return Outlines.PolygonsOf(Outlines.Within(there, surface)).SelectMany(p => Outlines.PolygonsOf(
+                Outlines.Mapped(p, q => turned.Laid(q.X - (turned.Turn.Degrees / 360 * Girth(q.Y)), q.Y), 1)));
+        })];
     }
+
+    /// <summary>Farther than round any goods; millimetres.</summary>
+    private const double Reach = 6000;
+
+    /// <summary>A place may begin this little beyond the wall; millimetres.</summary>
+    private const double BeyondWall = 1;
 
     private static Phrase WidthSum(Wall wall, ReadZone zone, Dimension width, double middle)
     {
