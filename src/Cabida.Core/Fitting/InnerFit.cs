@@ -71,7 +71,7 @@ internal static class InnerFit
                 least = Math.Min(least, (nx * c.X) + (ny * c.Y));
             }
 
-            places = Clipped(places, nx, ny, (nx * edge.From.X) + (ny * edge.From.Y) - least);
+            places = HalfPlane.Clip(places, nx, ny, (nx * edge.From.X) + (ny * edge.From.Y) - least);
             if (places.Count == 0)
             {
                 return places;
@@ -82,26 +82,4 @@ internal static class InnerFit
     }
 
     private static List<PlanePoint> Corners(Box b) => [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)];
-
-    /// <summary>What of a convex polygon lies in n·t ≥ c (Sutherland and Hodgman 1974).</summary>
-    private static List<PlanePoint> Clipped(List<PlanePoint> polygon, double nx, double ny, double c)
-    {
-        var kept = new List<PlanePoint>(polygon.Count + 1);
-        for (var i = 0; i < polygon.Count; i++)
-        {
-            var (a, b) = (polygon[i], polygon[(i + 1) % polygon.Count]);
-            var (da, db) = ((nx * a.X) + (ny * a.Y) - c, (nx * b.X) + (ny * b.Y) - c);
-            if (da >= -Rounding)
-            {
-                kept.Add(a);
-            }
-
-            if ((da < -Rounding && db > Rounding) || (da > Rounding && db < -Rounding))
-            {
-                kept.Add(a.Towards(b, da / (da - db)));
-            }
-        }
-
-        return kept;
-    }
 }

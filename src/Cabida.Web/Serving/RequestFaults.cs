@@ -14,6 +14,8 @@ internal sealed class RequestFaults : IExceptionHandler
         {
             NotWorkableException fault => Gate.CannotBeWorkedOut(fault.Reason),
             BadHttpRequestException { InnerException: JsonException json } => Gate.Refused([new FieldProblem(FieldOf(json), Phrase.Say($"This is nothing that belongs here."))]),
+            // A part that does not say which kind of part it is.
+            NotSupportedException { Source: "System.Text.Json" } kind => Gate.Refused([new FieldProblem(PathIn(kind.Message), Phrase.Say($"It does not say what kind of thing it is."))]),
             BadHttpRequestException bad => TypedResults.Problem(bad.Message, statusCode: bad.StatusCode, title: "Cannot be read"),
             _ => null,
         };
@@ -25,6 +27,9 @@ internal sealed class RequestFaults : IExceptionHandler
         await answer.ExecuteAsync(httpContext);
         return true;
     }
+
+    /// <summary>The path that the reader names at the end of its message.</summary>
+    private static string PathIn(string message) => message.Split("Path: $") is [_, var rest, ..] ? rest.TrimStart('.').Split(' ')[0] : "";
 
     private static string FieldOf(JsonException fault) => fault.Path?.TrimStart('$').TrimStart('.') ?? "";
 }

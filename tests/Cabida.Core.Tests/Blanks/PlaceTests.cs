@@ -46,8 +46,8 @@ public class PlaceTests
         var laid = Laid(new Place { From = Datum.Hem, Away = TypedLength.Mm(60) }, width: "");
         laid.Zone!.Nominal.Bounds.Width.ShouldBe(500 - 80, 1e-9);
         laid.Zone.Nominal.Bounds.Height.ShouldBe(40, 1e-9);
-        laid.Zone.Sums[0].ToString().ShouldContain("width 500.0 mm − left 40.0 mm − right 40.0 mm");
-        laid.Zone.Sums[1].ToString().ShouldContain("high, typed for the zone");
+        laid.Zone.Sums[0].ToString().ShouldContain("width 500.0 mm − 2 × 40.0 mm");
+        laid.Zone.Sums[1].ToString().ShouldContain("high as typed");
     }
 
     private static LaidZone Laid(Place place, string width = "80")

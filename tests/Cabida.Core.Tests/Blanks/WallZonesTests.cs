@@ -99,11 +99,14 @@ public class WallZonesTests
                 new KeptClear("seam", "seam", ClearShape.Strip) { Width = TypedLength.Mm(4), Clearance = TypedLength.Mm(3), Place = new Place { Side = Sideways.Left, Across = TypedLength.Mm(60) } },
             ],
         };
-        var wrap = Laid(mug, TestBlanks.Wrap).Zone!.Nominal;
-        wrap.Bounds.MaxY.ShouldBe(94 - 22, 1e-6);
-        wrap.Bounds.MinX.ShouldBe(-60 + 5, 1e-6);
-        var left = Laid(mug, Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"));
-        left.Zone!.Nominal.Bounds.MinX.ShouldBe(-15 + 5, 1e-6);
+        // Where a zone begins on the wall, to the right of the front; its own middle is what is left of it.
+        double Begins(LaidZone laid) => (laid.Wall!.Turn.Degrees / 360 * 257.611) + laid.Zone!.Nominal.Bounds.MinX;
+        var wrap = Laid(mug, TestBlanks.Wrap);
+        wrap.Zone!.Nominal.Bounds.MaxY.ShouldBe(94 - 22, 1e-6);
+        Begins(wrap).ShouldBe(-60 + 5, 1e-3);
+        wrap.Zone.Nominal.Bounds.CentreX.ShouldBe(0, 1e-6);
+        wrap.Stands!.Across.ShouldBe((-55 + 99.806 - 8 + 8) / 2, 1e-3);
+        Begins(Laid(mug, Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"))).ShouldBe(-60 + 5, 1e-3);
     }
 
     [Fact]

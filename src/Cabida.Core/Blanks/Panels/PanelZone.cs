@@ -26,8 +26,7 @@ internal static class PanelZone
     {
         var notes = new List<Phrase>();
         var box = Box.Of(panel.Nominal)!.Value;
-        var within = new Box(
-            box.MinX + zone.Left.Millimetres, box.MinY + zone.Bottom.Millimetres, box.MaxX - zone.Right.Millimetres, box.MaxY - zone.Top.Millimetres);
+        var within = Margined(box, zone);
         Box? size = null;
         if (zone.Width is not null || zone.Height is not null)
         {
@@ -47,39 +46,56 @@ internal static class PanelZone
             return new Laid(null, Nothing(panel, zone), notes);
         }
 
-        var middle = size is { } s ? new PlanePoint(s.CentreX, s.CentreY) : new PlanePoint(within.CentreX, within.CentreY);
-        Box? platen = limits.Platen is var (pw, ph) ? new Box(middle.X - (pw / 2), middle.Y - (ph / 2), middle.X + (pw / 2), middle.Y + (ph / 2)) : null;
+        if (size is null)
+        {
+            var start = Start(panel, zone);
+            if (start.Problem is { } unknown)
+            {
+                return new Laid(null, Phrase.Say($"{zone.Spec.Name:strong}: {unknown}"), notes);
+            }
+
+            within = start.Value is { } from ? from(within) : within;
+        }
+
+        Box? platen = limits.Platen is var (pw, ph) ? PlatenOn(zone.Spec.Place, size ?? within, pw, ph) : null;
+        // Where a zone begins at a distance from a seam or hem it is cut there, whatever the outline leaves.
+        var begins = size is null && within != Margined(box, zone) ? within : (Box?)null;
         var nominal = Shape(panel.Nominal, 0);
         var cautious = Shape(panel.Cautious, 1);
-        if (nominal is null || cautious is null)
+        if (nominal?.Left is not { } best || cautious?.Left is not { } safe)
         {
             return new Laid(null, Nothing(panel, zone), notes);
         }
 
-        Note(nominal.Bounds);
-        var kinds = nominal.Bounds;
-        var width = new Dimension(Length.Mm(kinds.Width), Length.Mm(Math.Max(0, kinds.Width - cautious.Bounds.Width)));
-        var height = new Dimension(Length.Mm(kinds.Height), Length.Mm(Math.Max(0, kinds.Height - cautious.Bounds.Height)));
-        return new Laid(new Zone(nominal, cautious, width, height, nominal.Datum.Y, Sums()).TurnedAs(zone.Spec), null, notes);
+        Note(best.Bounds);
+        var (inWidth, inHeight) = (best.Bounds.Width, best.Bounds.Height);
+        var width = new Dimension(Length.Mm(inWidth), Length.Mm(Math.Max(0, inWidth - safe.Bounds.Width)));
+        var height = new Dimension(Length.Mm(inHeight), Length.Mm(Math.Max(0, inHeight - safe.Bounds.Height)));
+        return new Laid(new Zone(best, safe, width, height, best.Datum.Y, Sums(nominal)).TurnedAs(zone.Spec), null, notes);
 
-        ZoneShape? Shape(Polygon outline, int uncertain)
+        Carved? Shape(Polygon outline, int uncertain)
         {
-            // The box of the cautious outline moves the margins in with it.
-            var own = Box.Of(outline)!.Value;
-            var margins = new Box(
-                own.MinX + zone.Left.Millimetres, own.MinY + zone.Bottom.Millimetres, own.MaxX - zone.Right.Millimetres, own.MaxY - zone.Top.Millimetres);
-            var boxes = new List<(Box Box, Func<PlanePoint, LimitKind> Kind)> { (margins, p => Side(margins, p)) };
-            boxes.AddRange(size is { } b ? [(b, (Func<PlanePoint, LimitKind>)(_ => LimitKind.Size))] : []);
-            boxes.AddRange(platen is { } q ? [(q, (Func<PlanePoint, LimitKind>)(_ => LimitKind.Platen))] : []);
-            if (boxes.Any(x => x.Box.Width <= 0 || x.Box.Height <= 0))
+            // The margins move in with the cautious outline.
+            var area = Inset.Of(outline, new SideInsets(zone.Left.Millimetres, zone.Right.Millimetres, zone.Bottom.Millimetres, zone.Top.Millimetres));
+            if (limits.Rim > 0 || outline.NumInteriorRings > 0)
+            {
+                area = Outlines.Within(area, limits.Rim > 0 ? Eroded(outline, limits.Rim) : outline);
+            }
+
+            if (Box.Of(area) is not { } margined)
             {
                 return null;
             }
 
-            Area area = limits.Rim > 0 ? Eroded(outline, limits.Rim) : outline;
-            foreach (var (rectangle, _) in boxes)
+            var boxes = new List<(Box Box, LimitKind? Kind)>();
+            boxes.AddRange(begins is { } start ? [(start, null)] : []);
+            boxes.AddRange(size is { } b ? [(b, LimitKind.Size)] : []);
+            boxes.AddRange(platen is { } q ? [(q, LimitKind.Platen)] : []);
+            var pressed = margined;
+            foreach (var (rectangle, kind) in boxes)
             {
-                area = area.EnvelopeInternal.IsNull || Inside(area, rectangle) ? area : Overlay.Intersection(area, Outlines.Rectangle(rectangle));
+                area = Inside(area, rectangle) ? area : Overlay.Intersection(area, Outlines.Rectangle(rectangle));
+                pressed = kind == LimitKind.Platen ? pressed : Box.Of(area) ?? pressed;
             }
 
             var part = Outlines.PolygonsOf(area).OrderByDescending(p => p.Area).FirstOrDefault();
@@ -92,7 +108,7 @@ internal static class PanelZone
             var shape = ZoneShape.Of(part, new PlanePoint(bounds.CentreX, bounds.CentreY), e =>
             {
                 var p = e.From.Towards(e.To, 0.5);
-                return boxes.Where(x => OnSide(x.Box, p)).Select(x => (LimitKind?)x.Kind(p)).FirstOrDefault() ?? LimitKind.Edge;
+                return boxes.Where(x => x.Kind is not null && OnSide(x.Box, p)).Select(x => x.Kind).FirstOrDefault() ?? Side(e);
             });
             List<Polygon> away = [.. kept.Select(k => ClearShapes.Of(k, panel.Datums, k.Clearance + (uncertain * k.Uncertainty.Millimetres))).Where(k => k.Ok).Select(k => k.Value)];
             if (panel.Inner is { } inner)
@@ -100,7 +116,7 @@ internal static class PanelZone
                 away.Add(inner);
             }
 
-            return shape.Without(away);
+            return new Carved(margined, pressed, bounds, shape.Without(away));
         }
 
         void Note(Box left)
@@ -110,25 +126,81 @@ internal static class PanelZone
                 return;
             }
 
-            var cut = Math.Max(typed.Width - left.Width, typed.Height - left.Height);
-            if (cut > WorthSaying)
+            // What was not typed is as large as it comes.
+            var (wide, high) = (zone.Width is null ? left.Width : typed.Width, zone.Height is null ? left.Height : typed.Height);
+            if (Math.Max(wide - left.Width, high - left.Height) > WorthSaying)
             {
-                var by = limits.Platen is { } p && (p.Width < typed.Width - WorthSaying || p.Height < typed.Height - WorthSaying) ? "what the press covers" : "the margins and what must stay clear";
-                notes.Add(Phrase.Say($"{zone.Spec.Name:strong} as typed, {Length.Mm(typed.Width)} × {Length.Mm(typed.Height)}, goes beyond {by}; {Length.Mm(left.Width)} × {Length.Mm(left.Height)} is left."));
+                var by = limits.Platen is { } p && (p.Width < wide - WorthSaying || p.Height < high - WorthSaying) ? "what the press covers" : "the margins and what must stay clear";
+                notes.Add(Phrase.Say($"{zone.Spec.Name:strong} as typed, {Length.Mm(wide)} × {Length.Mm(high)}, goes beyond {by}; {Length.Mm(left.Width)} × {Length.Mm(left.Height)} is left."));
             }
         }
 
-        List<Phrase> Sums() =>
-        [
-            zone.Width is not null ? Phrase.Say($"{width.Cautious:strong} wide, typed for the zone")
-                : Phrase.Say($"{width.Cautious:strong} = width {panel.Width.Value}{Less("left", zone.Left)}{Less("right", zone.Right)}{RimSum()} − {width.Uncertainty} uncertainty"),
-            zone.Height is not null ? Phrase.Say($"{height.Cautious:strong} high, typed for the zone")
-                : Phrase.Say($"{height.Cautious:strong} = height {panel.Height.Value}{Less("top", zone.Top)}{Less("bottom", zone.Bottom)}{RimSum()} − {height.Uncertainty} uncertainty"),
-        ];
+        List<Phrase> Sums(Carved carved)
+        {
+            Phrase Of(Dimension is1, Phrase way, double? typed, Dimension whole, string name, (string Name, Length By) a, (string Name, Length By) b, Func<Box, double> along)
+            {
+                var (cut, pressed, clear) = (along(carved.Margined) - along(carved.Pressed), along(carved.Pressed) - along(carved.Sized), along(carved.Sized) - is1.Value.Millimetres);
+                if (typed is { } given)
+                {
+                    if (Math.Abs(given - is1.Cautious.Millimetres) < WorthSaying)
+                    {
+                        return Phrase.Say($"{is1.Cautious:strong} {way} as typed");
+                    }
 
-        Phrase Less(string word, Length margin) => margin > Length.Mm(limits.Rim) ? Phrase.Say($" − {word} {margin}") : Phrase.Empty;
+                    return new ZoneSum(Phrase.Say($"typed {Length.Mm(given)}"), Length.Mm(given))
+                        .Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                        .For(is1, way, "what lies beyond the margins");
+                }
 
-        Phrase RimSum() => limits.Rim > 0 ? Phrase.Say($", rim {Length.Mm(limits.Rim)} all round") : Phrase.Empty;
+                var rim = Length.Mm(limits.Rim);
+                (Length first, Length second) = (a.By > rim ? a.By : rim, b.By > rim ? b.By : rim);
+                return new ZoneSum(Phrase.Say($"{name} {whole.Value}"), whole.Value)
+                    .LessBoth(first == rim && rim > Length.Zero ? "rim" : "", a.By >= rim ? a.Name : "rim", first, b.By >= rim ? b.Name : "rim", second)
+                    .Less(Phrase.Say($"{Length.Mm(cut)} for where it begins"), Told(cut)).Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                    .For(is1, way, "its outline");
+            }
+
+            return
+            [
+                Of(width, Phrase.Say($"wide"), zone.Width, panel.Width, "width", ("left", zone.Left), ("right", zone.Right), b => b.Width),
+                Of(height, Phrase.Say($"high"), zone.Height, panel.Height, "height", ("top", zone.Top), ("bottom", zone.Bottom), b => b.Height),
+            ];
+        }
+
+        static double Told(double took) => took >= WorthSaying ? took : 0;
+    }
+
+    /// <summary>How a zone was carved, step by step.</summary>
+    /// <param name="Margined">The box of what rim and margins leave.</param>
+    /// <param name="Pressed">Of what its typed size, or where it begins, leaves of that.</param>
+    /// <param name="Sized">Of what the press covers of that.</param>
+    /// <param name="Left">What is left once places are kept clear; null for nothing.</param>
+    private sealed record Carved(Box Margined, Box Pressed, Box Sized, ZoneShape? Left);
+
+    private static Box Margined(Box box, ReadZone zone) =>
+        new(box.MinX + zone.Left.Millimetres, box.MinY + zone.Bottom.Millimetres, box.MaxX - zone.Right.Millimetres, box.MaxY - zone.Top.Millimetres);
+
+    /// <summary>A zone without a size of its own begins where it was measured in: at a distance from its datum, or at the margin from a collar.</summary>
+    private static Outcome<Func<Box, Box>?> Start(Panel panel, ReadZone zone)
+    {
+        var place = zone.Spec.Place;
+        if (place.From is Datum.Middle or Datum.Top or Datum.Bottom && place.Away.IsEmpty || place.From == Datum.Middle)
+        {
+            return Outcome<Func<Box, Box>?>.Of(null);
+        }
+
+        var at = panel.Datums.Centre(place.Away.IsEmpty ? place with { Away = TypedLength.Mm((Datums.IsUpwards(place.From) ? zone.Bottom : zone.Top).Millimetres) } : place, 0);
+        return at.Problem is { } unknown ? Outcome<Func<Box, Box>?>.Fail(unknown) : Outcome<Func<Box, Box>?>.Of(Datums.IsUpwards(place.From)
+            ? b => b with { MinY = Math.Max(b.MinY, at.Value.Y) }
+            : b => b with { MaxY = Math.Min(b.MaxY, at.Value.Y) });
+    }
+
+    /// <summary>What the press covers: it lies where the zone begins, so that a zone it does not cover ends at its far side.</summary>
+    private static Box PlatenOn(Place place, Box zone, double width, double height)
+    {
+        var low = place.From == Datum.Middle || height >= zone.Height ? zone.CentreY - (height / 2)
+            : Datums.IsUpwards(place.From) ? zone.MinY : zone.MaxY - height;
+        return new Box(zone.CentreX - (width / 2), low, zone.CentreX + (width / 2), low + height);
     }
 
     /// <summary>Moved in from its edges; a mitred corner stays a corner, and a round one is no larger than it may be.</summary>
@@ -144,8 +216,11 @@ internal static class PanelZone
         (Near(p.X, box.MinX) || Near(p.X, box.MaxX) || Near(p.Y, box.MinY) || Near(p.Y, box.MaxY))
         && p.X >= box.MinX - ZoneShape.OnEdge && p.X <= box.MaxX + ZoneShape.OnEdge && p.Y >= box.MinY - ZoneShape.OnEdge && p.Y <= box.MaxY + ZoneShape.OnEdge;
 
-    private static LimitKind Side(Box box, PlanePoint p) =>
-        Near(p.X, box.MinX) ? LimitKind.LeftSide : Near(p.X, box.MaxX) ? LimitKind.RightSide : Near(p.Y, box.MinY) ? LimitKind.Bottom : LimitKind.Top;
+    /// <summary>An upright or level edge is a side; any other is the outline's. The zone lies on the left of an edge.</summary>
+    private static LimitKind Side(ZoneEdge e) =>
+        Near(e.From.X, e.To.X) ? e.To.Y > e.From.Y ? LimitKind.RightSide : LimitKind.LeftSide
+        : Near(e.From.Y, e.To.Y) ? e.To.X > e.From.X ? LimitKind.Bottom : LimitKind.Top
+        : LimitKind.Edge;
 
     private static bool Near(double a, double b) => Math.Abs(a - b) <= ZoneShape.OnEdge;
 

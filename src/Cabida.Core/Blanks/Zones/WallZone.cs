@@ -70,15 +70,63 @@ internal static class WallZone
                 return new Laid(null, turned, Phrase.Say($"What must stay clear leaves nothing of {zone.Spec.Name:strong}."), notes);
             }
 
-            (nominal, cautious) = (carvedNominal, carvedCautious);
+            if (!ReferenceEquals(carvedNominal, nominal) || !ReferenceEquals(carvedCautious, cautious))
+            {
+                return Carved(wall, turned, zone, round, span, carvedNominal, carvedCautious, notes);
+            }
         }
 
         var width = new Dimension(Length.Mm(round.Right(middle) - round.Left(middle)), Length.Mm(round.Right(middle) - round.Left(middle) - round.CautiousWidth(middle)));
         var height = new Dimension(Length.Mm(span.Nominal.High - span.Nominal.Low), Length.Mm(span.Nominal.High - span.Nominal.Low - (span.Cautious.High - span.Cautious.Low)));
         return new Laid(
-            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle), HeightSum(wall, zone, height)]).TurnedAs(zone.Spec),
+            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle, 0), HeightSum(wall, zone, height, 0)]).TurnedAs(zone.Spec),
             turned, null, notes);
     }
+
+    /// <summary>A zone out of which places were cut: it is as wide and high as it is now, and the wall is turned to the middle of what is left.</summary>
+    private static Laid Carved(Wall wall, Wall turned, ReadZone zone, Around round, (Span Nominal, Span Cautious) span, ZoneShape nominal, ZoneShape cautious, List<Phrase> notes)
+    {
+        var (low, high) = HeightsOf(turned, nominal);
+        var (safeLow, safeHigh) = HeightsOf(turned, cautious);
+        var middle = (low + high) / 2;
+        var (left, right) = ReachAt(turned, nominal, middle);
+        var (safeLeft, safeRight) = ReachAt(turned, cautious, middle);
+        if (right <= left || safeRight <= safeLeft)
+        {
+            return new Laid(null, turned, Phrase.Say($"What must stay clear leaves nothing of {zone.Spec.Name:strong} at its middle height."), notes);
+        }
+
+        var width = new Dimension(Length.Mm(right - left), Length.Mm(Math.Max(0, right - left - (safeRight - safeLeft))));
+        var height = new Dimension(Length.Mm(high - low), Length.Mm(Math.Max(0, high - low - (safeHigh - safeLow))));
+        var onMiddle = turned with { Turn = Angle.FromDegrees(turned.Turn.Degrees + (360 * (left + right) / 2 / turned.GirthAt(middle).Value.Millimetres)) };
+        var by = WallTurn.Between(turned, onMiddle);
+        var datum = onMiddle.Laid(0, middle);
+        var whole = round.Right(middle) - round.Left(middle);
+        return new Laid(
+            new Zone(nominal.Moved(by, datum), cautious.Moved(by, datum), width, height, middle,
+                [WidthSum(wall, zone, width, middle, whole - (right - left)), HeightSum(wall, zone, height, span.Nominal.High - span.Nominal.Low - (high - low))]).TurnedAs(zone.Spec),
+            onMiddle, null, notes);
+    }
+
+    /// <summary>From where to where a shape reaches along the wall.</summary>
+    private static (double Low, double High) HeightsOf(Wall turned, ZoneShape shape)
+    {
+        var heights = shape.Edges.Select(e => turned.OnWall(e.From).V).ToList();
+        return (heights.Min(), heights.Max());
+    }
+
+    /// <summary>From where to where a shape reaches round the wall at a height, to the right of the line the wall is turned to.</summary>
+    private static (double Left, double Right) ReachAt(Wall turned, ZoneShape shape, double v)
+    {
+        var girth = turned.GirthAt(v).Value.Millimetres;
+        // On an edge of the zone rounding decides; there it is looked at a little inside.
+        var ring = Outlines.Factory.CreateLineString([.. Enumerable.Range(0, RingSteps + 1).Select(i => ((double)i / RingSteps) - 0.5 - (turned.Turn.Degrees / 360)).Select(share => turned.Laid(share * girth, v).ToCoordinate())]);
+        var within = Overlay.Intersection(ring, shape.Outline).Coordinates.Select(c => turned.OnWall(new PlanePoint(c.X, c.Y)).Round.Radians / (2 * Math.PI) * girth).ToList();
+        return within.Count == 0 ? (0, 0) : (within.Min(), within.Max());
+    }
+
+    /// <summary>Steps of a ring on which a shape is measured: chords of a millimetre or less.</summary>
+    private const int RingSteps = 720;
 
     private sealed record Span(double Low, double High);
 
@@ -220,29 +268,32 @@ internal static class WallZone
     /// <summary>A place may begin this little beyond the wall; millimetres.</summary>
     private const double BeyondWall = 1;
 
-    private static Phrase WidthSum(Wall wall, ReadZone zone, Dimension width, double middle)
+    private static Phrase WidthSum(Wall wall, ReadZone zone, Dimension width, double middle, double clear)
     {
-        if (zone.Width is { } typed && typed - width.Value.Millimetres < WorthSaying && width.Uncertainty.Millimetres < WorthSaying)
+        var way = wall.Cone is null && wall.Belly is null ? Phrase.Say($"wide") : Phrase.Say($"at the middle");
+        if (zone.Width is { } typed)
         {
-            return Phrase.Say($"{width.Cautious:strong} wide as typed");
+            return typed - width.Value.Millimetres < WorthSaying && width.Uncertainty.Millimetres < WorthSaying
+                ? Phrase.Say($"{width.Cautious:strong} wide as typed")
+                : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(width, way, "what lies beside it");
         }
 
         var girth = wall.GirthAt(middle).Value;
-        var start = wall.Belly is not null
-            ? Phrase.Say($"{width.Cautious:strong} at the middle = girth of the film {girth}")
-            : wall.Cone is null
-            ? Phrase.Say($"{width.Cautious:strong} = girth {girth}")
-            : Phrase.Say($"{width.Cautious:strong} at the middle = girth {girth}");
-        var handle = wall.Handle is { } h ? Phrase.Say($" − handle {h.Value}") : Phrase.Empty;
-        var sides = zone.Left == zone.Right ? Phrase.Say($" − 2 × {zone.Left}") : Phrase.Say($" − left {zone.Left} − right {zone.Right}");
-        return zone.Width is null
-            ? Phrase.Say($"{start}{handle}{sides} − {width.Uncertainty} uncertainty")
-            : Phrase.Say($"{width.Cautious:strong} is what is left of the width typed");
+        var sum = new ZoneSum(wall.Belly is not null ? Phrase.Say($"girth of the film {girth}") : Phrase.Say($"girth {girth}"), girth);
+        return (wall.Handle is { } handle ? sum.Less("handle", handle.Value) : sum)
+            .LessBoth("", "left", zone.Left, "right", zone.Right).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(width, way, "what lies beside it");
     }
 
-    private static Phrase HeightSum(Wall wall, ReadZone zone, Dimension height) =>
-        zone.Height is { } typed && typed - height.Value.Millimetres < WorthSaying && height.Uncertainty.Millimetres < WorthSaying
+    private static Phrase HeightSum(Wall wall, ReadZone zone, Dimension height, double clear)
+    {
+        var way = Phrase.Say($"high");
+        return zone.Height is not { } typed
+            ? new ZoneSum(Phrase.Say($"height {wall.Height.Value}"), wall.Height.Value).Less("rim", zone.Top).Less("base", zone.Bottom)
+                .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(height, way, "what was not read")
+            : typed - height.Value.Millimetres < WorthSaying && height.Uncertainty.Millimetres < WorthSaying
             ? Phrase.Say($"{height.Cautious:strong} high as typed")
-            : zone.Height is not null ? Phrase.Say($"{height.Cautious:strong} is what is left of the height typed")
-            : Phrase.Say($"{height.Cautious:strong} = height {wall.Height.Value} − rim {zone.Top} − base {zone.Bottom} − {height.Uncertainty} uncertainty");
+            : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(height, way, "the margins");
+    }
+
+    private static double Told(double took) => took >= WorthSaying ? took : 0;
 }

@@ -152,6 +152,10 @@ public sealed class ZoneShape
         return Edges.MinBy(e => NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(p, e.From.ToCoordinate(), e.To.ToCoordinate())).Limit;
     }
 
+    /// <summary>The zone with its place changed and another datum centre.</summary>
+    internal ZoneShape Moved(Motion by, PlanePoint datum) => new(
+        (Polygon)Outlines.Moved(Outline, by), [.. Edges.Select(e => e with { From = by.Of(e.From), To = by.Of(e.To) })], datum, IsRectangle && by.KeepsBoxes);
+
     /// <summary>The zone with every point moved; its edges are divided so that they can bend, and keep their names.</summary>
     internal ZoneShape Mapped(Func<PlanePoint, PlanePoint> to, double longest)
     {
