@@ -27,6 +27,9 @@ public enum Rule
     /// <summary>Sides of one piece on one another.</summary>
     SidesOverlap,
 
+    /// <summary>Ink that cannot stand where it is to stand: a hole, a notch or a place kept clear is there.</summary>
+    StandsOnClear,
+
     /// <summary>A piece that cannot be worked out at all.</summary>
     NotWorkedOut,
 }

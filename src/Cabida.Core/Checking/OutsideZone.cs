@@ -1,3 +1,4 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -24,6 +25,16 @@ public sealed class OutsideZone : ICheck
         }
 
         var rooms = state == FitState.Over ? nominal : cautious;
+        if (rooms.StandsOn is { } on)
+        {
+            var depth = Length.Mm(rooms.Outside);
+            var there = on == LimitKind.KeptClear ? Phrase.Say($"what stays clear there reaches {depth:strong} into it") : Phrase.Say($"the zone ends {depth:strong} within it");
+            yield return new Finding(
+                Rule.StandsOnClear, state == FitState.Over ? Severity.Stop : Severity.Look, Box.Of(piece.Ink) is { } place ? new(place.CentreX, place.CentreY) : null, -rooms.Outside, 0,
+                Phrase.Say($"{piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand."));
+            yield break;
+        }
+
         // Ink is centred, so it usually stands out at two sides at once: one sentence for the width, one for the height.
         foreach (var (a, b, atA, atB, way) in new (Room, Room, Func<Box, PlanePoint>, Func<Box, PlanePoint>, string)[]
         {

@@ -21,8 +21,14 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     /// <summary>All four, in reading order.</summary>
     public IReadOnlyList<Room> All => [Above, Below, Left, Right];
 
-    /// <summary>The least.</summary>
-    public double Least => All.Min(r => r.Distance);
+    /// <summary>How deep ink stands outside the zone, or the zone's corners within the ink; zero where it lies inside.</summary>
+    public double Outside { get; init; }
+
+    /// <summary>What it stands on where it lies within the zone's extents and yet outside: in a hole, in a notch, over what stays clear.</summary>
+    public LimitKind? StandsOn { get; init; }
+
+    /// <summary>The least; negative by how deep the ink stands outside, also where no side tells so.</summary>
+    public double Least => Outside > Tolerances.Fit ? Math.Min(-Outside, All.Min(r => r.Distance)) : All.Min(r => r.Distance);
 
     /// <summary>What touches, or is crossed.</summary>
     public IReadOnlyList<LimitKind> Limits => [.. All.Where(r => r.Distance < Touching).Select(r => r.Limit).Distinct()];
@@ -57,11 +63,18 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
             .ToList();
         // Four rotations, so that the zone stays on the left of its edges.
-        return new Rooms(
+        var rooms = new Rooms(
             Upwards(boundary, zone.Edges, p => p),
             Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)),
             Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)),
             Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)));
+        if (Standing.Of(ink, zone) is not { } outside || outside.Depth <= Tolerances.Fit)
+        {
+            return rooms;
+        }
+
+        // Where a side is already over, that side tells of it.
+        return rooms with { Outside = outside.Depth, StandsOn = rooms.All.All(r => r.Distance > -outside.Depth / 2) ? outside.Limit : null };
     }
 
     /// <summary>

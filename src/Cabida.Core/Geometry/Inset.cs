@@ -36,6 +36,12 @@ public static class Inset
         }
 
         var ring = (Polygon)Outlines.Factory.CreatePolygon((LinearRing)outline.ExteriorRing);
+        if (ring.NumPoints == 5 && Box.Of(ring) is { } box && Math.Abs((box.Width * box.Height) - ring.Area) <= 1e-12 * ring.Area)
+        {
+            var left = new Box(box.MinX + by.Left, box.MinY + by.Bottom, box.MaxX - by.Right, box.MaxY - by.Top);
+            return left is { Width: > 0, Height: > 0 } ? Outlines.Rectangle(left) : Outlines.Empty;
+        }
+
         return IsConvex(ring) ? OfConvex(ring, by) : by.AreEqual ? Overlay.Grown(ring, -by.Left, new(QuarterSteps, NetTopologySuite.Operation.Buffer.EndCapStyle.Round, NetTopologySuite.Operation.Buffer.JoinStyle.Mitre, 4))
             : OfAny(ring, by);
     }

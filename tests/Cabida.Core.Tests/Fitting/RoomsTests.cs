@@ -36,6 +36,34 @@ public class RoomsTests
         below.Limit.ShouldBe(LimitKind.KeptClear);
     }
 
+    /// <summary>Wherever ink stands about a zone with a hole and a notch, it fits just when overlay finds nothing of it outside.</summary>
+    [Fact]
+    public void Ink_that_is_outside_anywhere_never_fits() =>
+        Gen.Select(Gen.Double[-70, 70], Gen.Double[-60, 60], Gen.Double[1, 60], Gen.Double[1, 40], Gen.Double[-180, 180], Gen.Bool).Sample((x, y, w, h, turn, ring) =>
+        {
+            var disc = FitShapes.Disc(60);
+            var zone = FitShapes.Zone(disc.Difference(FitShapes.Disc(22, 8)).Difference(Outlines.Rectangle(new Box(35, -8, 70, 8))), 0, 0);
+            NetTopologySuite.Geometries.Geometry block = Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2));
+            // A frame too, which may lie round the hole.
+            var shape = ring ? block.Difference(Outlines.Placed(block, 0.9, 0, 0)) : block;
+            var ink = Outlines.Moved(shape, Motion.TurnLeft(turn).Moved(x, y));
+            var outside = ink.Difference(zone.Outline);
+            var rooms = Rooms.Of(ink, zone);
+            // Slivers of a hundredth of a millimetre either way are rounding of the shapes.
+            return rooms.Least >= -Tolerances.Fit ? outside.Buffer(-0.002).IsEmpty : outside.Area > 0;
+        }, iter: 4000);
+
+    [Fact]
+    public void A_name_in_the_hole_of_a_disc_does_not_fit_and_says_what_it_stands_on()
+    {
+        var zone = FitShapes.Zone(FitShapes.Disc(75).Difference(FitShapes.Disc(40)), 0, 0);
+        var rooms = Rooms.Of(Outlines.Rectangle(new Box(-25, -8, 25, 8)), zone);
+        rooms.StandsOn.ShouldBe(LimitKind.KeptClear);
+        // Its middle is nearest to the hole's edge at its corners: 40 − √(25² + 8²) there, 32 at the middle of its long sides.
+        rooms.Outside.ShouldBe(40 - Math.Sqrt((25 * 25) + (8 * 8)), 0.05);
+        FitStates.Of(rooms, rooms).ShouldBe(FitState.Over);
+    }
+
     [Fact]
     public void States_follow_the_two_zones()
     {

@@ -26,6 +26,11 @@ export function FindingsCard({ piece, set, run, lit, onLight }: Props) {
         <div key={i} className={`finding ${f.severity}${lit === i ? ' lit' : ''}`} tabIndex={0} onMouseEnter={() => onLight(i)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(i)} onBlur={() => onLight(undefined)}>
           <Words of={f.message} />
           {i === piece.findings.findIndex((o) => o.rule === 'outsideZone' && o.side === f.side) && <Remedies piece={piece} side={f.side ?? ''} all={f.side ? null : all} run={run} />}
+          {f.rule === 'standsOnClear' && run.document?.placing !== 'free' && (
+            <div className="remedies">
+              <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, placing: 'free' }))}>Let it find its place</button>
+            </div>
+          )}
         </div>
       ))}
     </section>
