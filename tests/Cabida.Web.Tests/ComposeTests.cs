@@ -55,7 +55,7 @@ public sealed class ComposeTests : IDisposable
             part["outlinesId"] = (string)noted["graphic"]!["outlinesId"]!;
             m["parts"]!.AsArray().Add(part);
         });
-        (await app.CreateClient().DeleteAsync($"/api/graphics/{id}")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await app.Send(HttpMethod.Delete, $"/api/graphics/{id}", null, "*")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
 
     [Theory]
@@ -201,8 +201,8 @@ public sealed class ComposeTests : IDisposable
     [Fact]
     public async Task A_blank_that_a_motif_stands_on_and_a_film_it_names_cannot_be_removed()
     {
-        (await app.CreateClient().DeleteAsync("/api/blanks/platform-board")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
-        (await app.CreateClient().DeleteAsync("/api/films/moss-card")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await app.Send(HttpMethod.Delete, "/api/blanks/platform-board", null, "*")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await app.Send(HttpMethod.Delete, "/api/films/moss-card", null, "*")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
     }
 
     [Fact]

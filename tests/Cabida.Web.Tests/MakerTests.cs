@@ -97,7 +97,7 @@ public sealed class MakerTests : IDisposable
     {
         await RunOf("Bram");
         var blank = (string)(await app.List("/api/blanks"))[0]!["id"]!;
-        var refused = await app.CreateClient().DeleteAsync($"/api/blanks/{blank}");
+        var refused = await app.Send(HttpMethod.Delete, $"/api/blanks/{blank}", null, "*");
         refused.StatusCode.ShouldBe(HttpStatusCode.Conflict);
         (await refused.Content.ReadAsStringAsync()).ShouldContain("used by Mugs");
     }
@@ -118,7 +118,7 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         var view = await app.Get($"/api/runs/{run}");
-        (await app.Put($"/api/runs/{run}", JsonNode.Parse("""{"name":5}""")!, (int)view["revision"]!)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await app.Put($"/api/runs/{run}", JsonNode.Parse("""{"name":5}""")!, (int)view["revision"]!)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
         ((string)(await app.Get($"/api/runs/{run}"))["run"]!["name"]!).ShouldBe("Mugs");
     }
 

@@ -139,7 +139,7 @@ public sealed class ViewsTests : IDisposable
     public async Task What_was_removed_can_be_brought_back()
     {
         var client = app.CreateClient();
-        (await client.DeleteAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await app.Send(HttpMethod.Delete, "/api/blanks/rail-lantern", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await client.GetAsync("/api/blanks/rail-lantern")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         ((string)(await app.Step("/api/blanks/rail-lantern", "undo"))["blank"]!["name"]!).ShouldBe("Lantern chimney");
     }
@@ -175,12 +175,12 @@ public sealed class ViewsTests : IDisposable
     public async Task Removing_a_job_waits_for_its_runs()
     {
         var client = app.CreateClient();
-        (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
-        (await client.DeleteAsync("/api/runs/depot-glasses")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        (await client.DeleteAsync("/api/runs/luggage-tags")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        (await client.DeleteAsync("/api/runs/tea-mugs")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        (await client.DeleteAsync("/api/jobs/fernhollow-depot")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        var problem = await (await client.DeleteAsync("/api/jobs/fernhollow-depot")).Content.ReadFromJsonAsync<JsonNode>();
+        (await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        (await app.Send(HttpMethod.Delete, "/api/runs/depot-glasses", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await app.Send(HttpMethod.Delete, "/api/runs/luggage-tags", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await app.Send(HttpMethod.Delete, "/api/runs/tea-mugs", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        var problem = await (await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")).Content.ReadFromJsonAsync<JsonNode>();
         problem!["title"]!.ToString().ShouldBe("Not here");
     }
 }

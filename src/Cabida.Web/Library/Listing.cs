@@ -30,6 +30,7 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
         var all = await library.List(kind, stop);
         var broken = all.Where(l => !l.Read.Ok).Select(l => new BrokenCard(l.Id, l.Revision, l.Name, l.Read.Problem!)).ToList();
         var readable = all.Where(l => l.Read.Ok).Select(l => l.Read.Value);
+        var names = all.ToDictionary(l => l.Id, l => l.Name, StringComparer.Ordinal);
         var cards = new List<TCard>();
         foreach (var stored in order is null ? readable : order(readable))
         {
@@ -40,7 +41,7 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
             }
             else
             {
-                broken.Add(new BrokenCard(stored.Id, stored.Revision, kind.NameOf(stored.Document), card.Problem!));
+                broken.Add(new BrokenCard(stored.Id, stored.Revision, names[stored.Id], card.Problem!));
             }
         }
 

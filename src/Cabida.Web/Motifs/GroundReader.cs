@@ -38,7 +38,15 @@ internal sealed class GroundReader(Cabida.Store.Library library)
     {
         if (ground.BlankId.Length > 0)
         {
-            return await OfBlank(ground, stop);
+            try
+            {
+                return await OfBlank(ground, stop);
+            }
+            catch (NotWorkableException fault)
+            {
+                // A motif does not depend on the blank it is seen on.
+                return None("", Phrase.Say($"The blank that it is composed against cannot be worked out. {fault.Reason}"));
+            }
         }
 
         var (w, h) = (ground.Width.OrZero(LengthRange.Object).Millimetres, ground.Height.OrZero(LengthRange.Object).Millimetres);

@@ -73,8 +73,13 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
             yield return now;
             while (now.State <= WorkState.Running)
             {
-                now = await channel.Reader.ReadAsync(stop);
-                yield return now;
+                var next = await channel.Reader.ReadAsync(stop);
+                // What was told before is older than what was known at the start.
+                if (next.State > WorkState.Running || next.Done >= now.Done)
+                {
+                    now = next;
+                    yield return now;
+                }
             }
         }
         finally
