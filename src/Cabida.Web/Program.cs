@@ -92,6 +92,7 @@ api.MapGhosts();
 api.MapListFiles();
 api.MapSeen();
 api.MapProofs();
+api.MapVerdicts();
 api.MapWorkshop();
 api.MapLoads();
 api.MapLengths();

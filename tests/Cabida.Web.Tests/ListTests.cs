@@ -148,31 +148,61 @@ public sealed class ListTests : IDisposable
     }
 
     [Fact]
-    public async Task An_approval_is_void_once_the_ink_or_the_blank_is_another()
+    public async Task An_approval_is_void_once_what_was_seen_is_another()
     {
-        var proof = await app.Get($"{Run}/proof");
         var first = await Piece();
         ((string)first["state"]!).ShouldBe("open");
         async Task<JsonNode> Piece() => (await app.Get($"{Run}/proof/pieces?from=0&count=1"))["pieces"]![0]!;
-        JsonNode Verdict(bool approved, string words) => new JsonObject { ["approved"] = approved, ["words"] = words, ["inkHash"] = (string)first["inkHash"]!, ["blankRevision"] = (int)proof["blankRevision"]! };
-        await app.Change(Run, "run", r =>
-        {
-            r["pieces"]![0]!["verdict"] = Verdict(true, "");
-            r["shown"] = new JsonObject { ["on"] = "2026-11-25 10:00", ["shown"] = new JsonObject { [(string)first["id"]!] = (string)first["inkHash"]! } };
-        });
+        (await app.Send(HttpMethod.Post, $"{Run}/shown", null, "*")).EnsureSuccessStatusCode();
+        (await Approve(first)).StatusCode.ShouldBe(HttpStatusCode.OK);
         ((string)(await Piece())["state"]!).ShouldBe("approved");
         await app.Change(Run, "run", r => r["letterHeight"]!["text"] = "33");
         ((string)(await Piece())["state"]!).ShouldBe("voided");
         ((string)(await Piece())["since"]!).ShouldBe("changed");
-        await app.Step($"{Run}", "undo");
+        // A page that still shows the old letters cannot approve them.
+        (await Approve(first)).StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        await app.Step(Run, "undo");
         ((string)(await Piece())["state"]!).ShouldBe("approved");
         ((string)(await Piece())["since"]!).ShouldBe("same");
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = Verdict(false, "with an accent, please"));
+
+        // Another film, of another colour: the ink is the same, what the customer gets is not.
+        var films = await app.List("/api/films");
+        var other = films.First(f => (string)f!["film"]!["colour"]! != (string)first["inks"]![0]!["colour"]!)!;
+        await app.Change(Run, "run", r => r["film"] = new JsonObject { ["id"] = (string)other["id"]!, ["revision"] = (int)other["revision"]! });
+        ((string)(await Piece())["state"]!).ShouldBe("voided");
+        await app.Step(Run, "undo");
+
+        // A note on the blank is no business of the customer's.
+        var blank = (string)(await app.Get(Run))["run"]!["blank"]!["id"]!;
+        var revision = (int)(await app.Change($"/api/blanks/{blank}", "blank", b => b["note"] = "from the market"))["revision"]!;
+        await app.Change(Run, "run", r => r["blank"]!["revision"] = revision);
+        ((string)(await Piece())["state"]!).ShouldBe("approved");
+
+        // A page may not approve by itself, only ask for something else.
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = null);
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject { ["approved"] = true, ["words"] = "", ["inkHash"] = "x", ["blankRevision"] = 1, ["seen"] = (string)first["seen"]! });
+        ((string)(await Piece())["state"]!).ShouldBe("open");
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject { ["approved"] = false, ["words"] = "with an accent, please", ["inkHash"] = "", ["blankRevision"] = 0, ["seen"] = "" });
         ((string)(await Piece())["state"]!).ShouldBe("corrected");
         using var pdf = await app.CreateClient().GetAsync($"{Run}/proof.pdf");
         pdf.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
         Encoding.ASCII.GetString(await pdf.Content.ReadAsByteArrayAsync(), 0, 5).ShouldBe("%PDF-");
         (await app.CreateClient().GetByteArrayAsync($"{Run}/picture.png?name=Halina&size=300"))[1..4].ShouldBe("PNG"u8.ToArray());
+
+        Task<HttpResponseMessage> Approve(JsonNode piece) => app.Send(HttpMethod.Post, $"{Run}/approval", new JsonObject { ["pieces"] = new JsonArray(new JsonObject { ["pieceId"] = (string)piece["id"]!, ["seen"] = (string)piece["seen"]! }) }, "*");
+    }
+
+    [Fact]
+    public async Task A_list_that_was_cleared_and_pasted_again_has_what_was_set_by_hand()
+    {
+        var typed = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
+        var id = (string)(await app.Change(Run, "run", r => r["pieces"]![1]!["own"]!["right"] = new JsonObject { ["text"] = "3", ["unit"] = "millimetre" }))["run"]!["pieces"]![1]!["id"]!;
+        (await app.Change(Run, "run", r => r["namesTyped"] = ""))["run"]!["pieces"]!.AsArray().ShouldBeEmpty();
+        await app.Change(Run, "run", r => r["name"] = "Typed something meanwhile");
+        var back = (await app.Change(Run, "run", r => r["namesTyped"] = typed))["run"]!;
+        ((string)back["pieces"]![1]!["id"]!).ShouldBe(id);
+        ((string)back["pieces"]![1]!["own"]!["right"]!["text"]!).ShouldBe("3");
+        back["away"]!.AsArray().ShouldBeEmpty();
     }
 
     [Fact]

@@ -20,9 +20,6 @@ public enum Placing
 /// <param name="Nudge">How far its centre is moved from the datum centre.</param>
 public sealed record FitRules(Placing Placing, Turning Turning, double TurnRange, PlanePoint Nudge)
 {
-    /// <summary>The most angles of a range that are tried before the best of them is refined.</summary>
-    private const int MostAngles = 25;
-
     /// <summary>On the datum centre and upright.</summary>
     public static FitRules OnDatum { get; } = new(Placing.Anchored, Turning.Upright, 0, default);
 
@@ -34,13 +31,20 @@ public sealed record FitRules(Placing Placing, Turning Turning, double TurnRange
         _ => [0],
     };
 
-    /// <summary>How far apart the angles of a range are.</summary>
-    internal double AngleStep => Turning == Turning.Range ? Math.Max(1, 2 * TurnRange / (MostAngles - 1)) : 0;
+    /// <summary>The angles of a range at which a piece of a given size is placed lie so far apart, in degrees.</summary>
+    private const double PlacingStep = 2.5;
 
-    private IEnumerable<double> Steps(double range)
+    private const double WidestStep = 1;
+    private const double FinestStep = 0.2;
+
+    /// <summary>How finely angles are looked at for ink: a quarter of the turn by which a thing so long moves out of a way so narrow.</summary>
+    internal static double StepFor(Motifs.IScaledInk ink) => ink.BoxAt(1) is { Width: > 0, Height: > 0 } b
+        ? Math.Clamp(Math.Atan2(Math.Min(b.Width, b.Height), Math.Max(b.Width, b.Height)) * 180 / Math.PI / 4, FinestStep, WidestStep) : WidestStep;
+
+    private static IEnumerable<double> Steps(double range)
     {
         yield return 0;
-        for (var a = AngleStep; a < range + 1e-9; a += AngleStep)
+        for (var a = PlacingStep; a < range + 1e-9; a += PlacingStep)
         {
             yield return a;
             yield return -a;

@@ -1,17 +1,28 @@
 using System.Runtime.CompilerServices;
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using NetTopologySuite.Algorithm.Locate;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
 
+/// <summary>A place with a turn.</summary>
+/// <param name="At">Where the ink's origin stands.</param>
+/// <param name="Turn">How far it is turned to the left, in degrees.</param>
+internal readonly record struct TurnedPlace(PlanePoint At, double Turn)
+{
+    /// <summary>The change of place.</summary>
+    public Motion Motion => Motion.TurnLeft(Turn).Moved(At.X, At.Y);
+}
+
 /// <summary>
-/// The places at which ink lies inside a zone with corners that point inwards, or with holes. By how much ink at a place t
-/// violates the zone, v(t), is the most that any point of it lies outside, or any corner of the zone inside the ink. It cannot
-/// change faster than t moves, so a cell of places with v at its middle larger than its own radius holds none that fits: cells
-/// are halved until one does (branch and bound with a Lipschitz bound, Piyavskii 1972).
+/// The places, and turns, at which ink lies inside a zone with corners that point inwards, or with holes. By how much ink at a
+/// place t violates the zone, v(t), is the most that any point of it lies outside, or any corner of the zone inside the ink. It
+/// cannot change faster than the ink's points move: by as much as t, and by the ink's radius times its turn. So a cell of places
+/// with v at its middle larger than its own radius, so measured, holds none that fits: cells are halved until one does (branch
+/// and bound with a Lipschitz bound, Piyavskii 1972).
 /// </summary>
 internal sealed class FreePlaces
 {
@@ -20,6 +31,9 @@ internal sealed class FreePlaces
 
     /// <summary>Cells looked at before a search gives up; only shapes with very many equally near misses come so far.</summary>
     private const int MostCells = 60_000;
+
+    /// <summary>The same where turns are searched too.</summary>
+    private const int MostTurnedCells = 80_000;
 
     private static readonly ConditionalWeakTable<ZoneShape, FreePlaces> Known = [];
 
@@ -31,8 +45,8 @@ internal sealed class FreePlaces
     {
         this.zone = zone;
         distance = new ZoneDistance(zone);
-        corners = [.. zone.Edges.Select(e => e.From)];
         Finest = Fine * Math.Sqrt((zone.Bounds.Width * zone.Bounds.Width) + (zone.Bounds.Height * zone.Bounds.Height));
+        corners = Poking(zone, Finest);
     }
 
     /// <summary>The places of a zone; what follows from the zone alone is worked out once.</summary>
@@ -45,7 +59,7 @@ internal sealed class FreePlaces
     public PlanePoint? Nearest(Area ink, PlanePoint to)
     {
         var allowed = Overlay.Covering(zone.Outline);
-        return Search(ink, Whole(ink), 0, Finest, to, t => allowed(Outlines.Placed(ink, 1, t.X, t.Y)));
+        return Search(ink, Whole(ink), 0, Finest, to, t => allowed(Outlines.Moved(ink, t.Motion)))?.At;
     }
 
     /// <summary>A place at which ink stands outside by no more than a slack; null when there is none.</summary>
@@ -53,7 +67,24 @@ internal sealed class FreePlaces
     /// <param name="slack">By how much it may stand outside, in millimetres.</param>
     /// <param name="around">Places to look at; null for all.</param>
     public PlanePoint? Any(Area ink, double slack, Box? around = null) => Whole(ink) is not { } all ? null
-        : Search(ink, around is not { } a ? all : Common(all, a), slack, slack, null, _ => true);
+        : Search(ink, around is not { } a ? all : Common(all, a), slack, slack, null, _ => true)?.At;
+
+    /// <summary>A place and a turn at which ink stands outside by no more than a slack; null when there is none.</summary>
+    /// <param name="ink">The ink about its origin.</param>
+    /// <param name="range">How far it may be turned to either side, in degrees.</param>
+    /// <param name="slack">By how much it may stand outside, in millimetres.</param>
+    public TurnedPlace? AnyTurned(Area ink, double range, double slack) =>
+        Search(ink, zone.Bounds, slack, slack, null, _ => true, new Turns(0, range));
+
+    /// <summary>
+    /// By how much ink at a place stands outside, or a corner of the zone inside it; negative where there is room all round. Where
+    /// that is more than a limit some figure above the limit is answered.
+    /// </summary>
+    public Func<TurnedPlace, double, double> Violations(Area ink)
+    {
+        var sampled = new SampledInk(ink, Samples(ink));
+        return (t, limit) => Exact(t, sampled, limit);
+    }
 
     private static Box? Common(Box a, Box b) => new Box(Math.Max(a.MinX, b.MinX), Math.Max(a.MinY, b.MinY), Math.Min(a.MaxX, b.MaxX), Math.Min(a.MaxY, b.MaxY)) is var c && c.Width >= 0 && c.Height >= 0 ? c : null;
 
@@ -64,33 +95,36 @@ internal sealed class FreePlaces
     private static Box Upright(Box b) => new(Math.Min(b.MinX, b.MaxX), Math.Min(b.MinY, b.MaxY), Math.Max(b.MinX, b.MaxX), Math.Max(b.MinY, b.MaxY));
 
     /// <summary>The first place that is found; with a point to be near to, the nearest.</summary>
-    private PlanePoint? Search(Area ink, Box? places, double slack, double finest, PlanePoint? near, Func<PlanePoint, bool> accept)
+    private TurnedPlace? Search(Area ink, Box? places, double slack, double finest, PlanePoint? near, Func<TurnedPlace, bool> accept, Turns turns = default)
     {
         if (places is not { } box)
         {
             return null;
         }
 
-        var sampled = new SampledInk(ink, Samples(ink, finest));
+        var sampled = new SampledInk(ink, Samples(ink));
+        var most = turns.Half > 0 ? MostTurnedCells : MostCells;
         var cells = new PriorityQueue<Cell, double>();
-        Add(new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2));
-        (PlanePoint At, double Far)? best = null;
-        for (var looked = 0; looked < MostCells && cells.TryDequeue(out var cell, out var least) && (best is null || least < best.Value.Far - (finest / 2)); looked++)
+        Add(new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * sampled.Radius));
+        (TurnedPlace At, double Far)? best = null;
+        for (var looked = 0; looked < most && cells.TryDequeue(out var cell, out var least) && (best is null || least < best.Value.Far - (finest / 2)); looked++)
         {
+            Effort.Spend(StepsPerCell);
             var far = near is { } n ? cell.Middle.To(n) : 0;
-            if (cell.Violation <= slack && (best is null || far < best.Value.Far) && Violation(new Cell(cell.X, cell.Y, 0, 0), sampled) <= slack && accept(cell.Middle))
+            var at = new TurnedPlace(cell.Middle, cell.Turn);
+            if (cell.Violation <= slack && (best is null || far < best.Value.Far) && Violation(new Cell(cell.X, cell.Y, 0, 0, cell.Turn, 0), sampled) <= slack && accept(at))
             {
                 if (near is null)
                 {
-                    return cell.Middle;
+                    return at;
                 }
 
-                best = (cell.Middle, far);
+                best = (at, far);
             }
 
             if (cell.Radius > finest / 2)
             {
-                foreach (var half in cell.Halves())
+                foreach (var half in cell.Halves(sampled.Radius))
                 {
                     Add(half);
                 }
@@ -110,66 +144,113 @@ internal sealed class FreePlaces
         }
     }
 
+    /// <summary>Steps for a cell, most of which a few of the ink's points settle.</summary>
+    private const int StepsPerCell = 60;
+
     /// <summary>A lower bound of how far the ink stands outside at the middle of a cell; exact for small cells.</summary>
     private double Violation(Cell cell, SampledInk ink)
     {
         var (x, y, enough, doubt) = (cell.X, cell.Y, (cell.Radius * 1.5) + Finest, distance.Doubt);
         var exact = cell.Radius < 4 * doubt;
+        var (sin, cos) = Math.SinCos(cell.Turn * Math.PI / 180);
         var most = 0.0;
-        foreach (var p in ink.Samples)
+        var samples = ink.Samples;
+        for (var i = 0; i < samples.Length; i++)
         {
-            var about = distance.About(x + p.X, y + p.Y);
+            var p = samples[i];
+            double px = x + (cos * p.X) - (sin * p.Y), py = y + (sin * p.X) + (cos * p.Y);
+            var about = distance.About(px, py);
             if (about + doubt <= most)
             {
                 continue;
             }
 
-            most = Math.Max(most, exact && about - doubt <= enough ? distance.Signed(x + p.X, y + p.Y) : about - doubt);
+            most = Math.Max(most, exact && about - doubt <= enough ? distance.Signed(px, py) : about - doubt);
             if (most > enough)
             {
+                // What settled this cell likely settles the next ones.
+                ink.Forward(i);
                 return most;
             }
         }
 
         foreach (var q in corners)
         {
-            if (ink.Holds(q.X - x, q.Y - y))
+            double qx = q.X - x, qy = q.Y - y;
+            var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
+            if (ink.Holds(back.X, back.Y))
             {
-                most = Math.Max(most, ink.Depth(new PlanePoint(q.X - x, q.Y - y)));
+                most = Math.Max(most, ink.Depth(back));
+                if (most > enough)
+                {
+                    return most;
+                }
             }
         }
 
         return most;
     }
 
-    private double SampleGap => Finest * 8;
-
-    /// <summary>Points of the ink's boundary, no further apart than <see cref="SampleGap"/> and not needlessly near.</summary>
-    private PlanePoint[] Samples(Area ink, double finest)
+    /// <summary>How far the ink stands outside at a place; negative by the room it has.</summary>
+    private double Exact(TurnedPlace at, SampledInk ink, double limit)
     {
-        var samples = new List<PlanePoint>();
-        foreach (var ring in Outlines.RingsOf(ink))
+        var (sin, cos) = Math.SinCos(at.Turn * Math.PI / 180);
+        var (most, doubt) = (double.NegativeInfinity, distance.Doubt);
+        var samples = ink.Samples;
+        Effort.Spend(StepsPerCell);
+        for (var i = 0; i < samples.Length; i++)
         {
-            PlanePoint? last = null;
-            foreach (var c in ring.Coordinates)
+            var p = samples[i];
+            double px = at.At.X + (cos * p.X) - (sin * p.Y), py = at.At.Y + (sin * p.X) + (cos * p.Y);
+            if (distance.About(px, py) + doubt > most)
             {
-                var p = new PlanePoint(c.X, c.Y);
-                if (last is { } before && before.To(p) > SampleGap)
+                most = Math.Max(most, distance.Signed(px, py));
+                if (most > limit)
                 {
-                    var parts = (int)Math.Ceiling(before.To(p) / SampleGap);
-                    samples.AddRange(Enumerable.Range(1, parts - 1).Select(i => before.Towards(p, (double)i / parts)));
-                }
-
-                if (last is not { } near || near.To(p) > finest / 4)
-                {
-                    samples.Add(p);
-                    last = p;
+                    ink.Forward(i);
+                    return most;
                 }
             }
         }
 
-        return [.. samples];
+        foreach (var q in corners)
+        {
+            double qx = q.X - at.At.X, qy = q.Y - at.At.Y;
+            var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
+            if (ink.Holds(back.X, back.Y))
+            {
+                most = Math.Max(most, ink.Depth(back));
+                if (most > limit)
+                {
+                    return most;
+                }
+            }
+        }
+
+        return most;
     }
+
+    /// <summary>
+    /// The corners of the hull of each part of the ink, the farthest first. Nothing else of a part can be outside the zone
+    /// unless the zone's own edge pokes into the part, which <see cref="corners"/> tell.
+    /// </summary>
+    private static PlanePoint[] Samples(Area ink) =>
+        [.. Outlines.PolygonsOf(ink).SelectMany(p => p.ConvexHull().Coordinates).Select(c => new PlanePoint(c.X, c.Y)).Distinct().OrderByDescending(p => (p.X * p.X) + (p.Y * p.Y))];
+
+    /// <summary>Points of the zone's edge that can lie within ink all of whose hull lies inside: those of holes and of bays, near one another.</summary>
+    private static PlanePoint[] Poking(ZoneShape zone, double finest)
+    {
+        var hull = zone.Outline.ConvexHull();
+        bool OnHull(ZoneEdge e) => hull.Boundary.IsWithinDistance(Outlines.Factory.CreatePoint(e.From.Towards(e.To, 0.5).ToCoordinate()), ZoneShape.OnEdge);
+        var edges = zone.Edges.Where(e => !OnHull(e)).ToList();
+        var gap = Math.Max(GapOfFinest * finest, edges.Sum(e => e.From.To(e.To)) / MostPoking);
+        return [.. edges.SelectMany(e => Outlines.Divided(e.From, e.To, gap)).Concat(edges.Select(e => e.To)).Distinct()];
+    }
+
+    /// <summary>How near to one another such points are, in finest cells; nearer than strokes are wide.</summary>
+    private const double GapOfFinest = 20;
+
+    private const int MostPoking = 1500;
 
     /// <summary>Ink as a search sees it: points of its boundary, what lies within it, and how deep.</summary>
     private sealed class SampledInk(Area ink, PlanePoint[] samples)
@@ -179,25 +260,49 @@ internal sealed class FreePlaces
 
         public PlanePoint[] Samples => samples;
 
-        public bool Holds(double x, double y) => within.Locate(new Coordinate(x, y)) == Location.Interior;
+        /// <summary>How far the ink reaches from its origin.</summary>
+        public double Radius { get; } = samples.Length == 0 ? 0 : samples.Max(p => Math.Sqrt((p.X * p.X) + (p.Y * p.Y)));
+
+        /// <summary>Brings a point a good way to the front.</summary>
+        public void Forward(int i)
+        {
+            var to = i / 8;
+            (samples[i], samples[to]) = (samples[to], samples[i]);
+        }
+
+        private readonly Envelope box = ink.EnvelopeInternal;
+
+        public bool Holds(double x, double y) => box.Contains(x, y) && within.Locate(new Coordinate(x, y)) == Location.Interior;
 
         public double Depth(PlanePoint p) => edges.Min(e => p.To(p.NearestOn(e.From, e.To)));
     }
 
-    /// <summary>A box of places.</summary>
-    private readonly record struct Cell(double X, double Y, double HalfX, double HalfY)
+    /// <summary>A range of turns, in degrees.</summary>
+    private readonly record struct Turns(double Middle, double Half);
+
+    /// <summary>A box of places and turns; how far turning moves the ink's farthest point stands for its third side.</summary>
+    private readonly record struct Cell(double X, double Y, double HalfX, double HalfY, double Turn, double HalfArc)
     {
         public double Violation { get; init; }
 
         public PlanePoint Middle => new(X, Y);
 
-        public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY));
+        public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY)) + HalfArc;
 
         public double NearestTo(PlanePoint p) => Math.Sqrt(Square(Math.Max(0, Math.Abs(p.X - X) - HalfX)) + Square(Math.Max(0, Math.Abs(p.Y - Y) - HalfY)));
 
-        public IEnumerable<Cell> Halves() => HalfX >= HalfY
-            ? [new(X - (HalfX / 2), Y, HalfX / 2, HalfY), new(X + (HalfX / 2), Y, HalfX / 2, HalfY)]
-            : [new(X, Y - (HalfY / 2), HalfX, HalfY / 2), new(X, Y + (HalfY / 2), HalfX, HalfY / 2)];
+        public IEnumerable<Cell> Halves(double radius)
+        {
+            if (HalfArc > HalfX && HalfArc > HalfY)
+            {
+                var quarter = HalfArc / 2 / radius * 180 / Math.PI;
+                return [this with { Turn = Turn - quarter, HalfArc = HalfArc / 2 }, this with { Turn = Turn + quarter, HalfArc = HalfArc / 2 }];
+            }
+
+            return HalfX >= HalfY
+                ? [this with { X = X - (HalfX / 2), HalfX = HalfX / 2 }, this with { X = X + (HalfX / 2), HalfX = HalfX / 2 }]
+                : [this with { Y = Y - (HalfY / 2), HalfY = HalfY / 2 }, this with { Y = Y + (HalfY / 2), HalfY = HalfY / 2 }];
+        }
 
         private static double Square(double v) => v * v;
     }

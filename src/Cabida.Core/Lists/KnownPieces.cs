@@ -8,17 +8,31 @@ namespace Cabida.Core.Lists;
 /// The pieces that a list made before, to be recognised in it again: by the same row; then by the same name; then a name that was
 /// mended, by standing where nothing else is recognised and being nearly the same. So a piece keeps what was set by hand for it.
 /// </summary>
-internal sealed class KnownPieces(IReadOnlyList<Piece> before)
+internal sealed class KnownPieces
 {
-    private readonly HashSet<string> taken = before.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+    private readonly List<Piece> before;
+    private readonly List<Piece> away;
+    private readonly HashSet<string> taken;
+
+    /// <summary>What is known.</summary>
+    /// <param name="before">The pieces there were, in order; of several with one id the first.</param>
+    /// <param name="away">Pieces whose rows left the list before.</param>
+    public KnownPieces(IReadOnlyList<Piece> before, IReadOnlyList<Piece> away)
+    {
+        this.before = [.. before.DistinctBy(p => p.Id)];
+        taken = this.before.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        this.away = [.. away.DistinctBy(p => p.Id).Where(p => taken.Add(p.Id))];
+    }
 
     /// <summary>The ids for rows, in order: known ones where they are recognised.</summary>
     public IReadOnlyList<Piece> For(IReadOnlyList<Piece> rows)
     {
         var found = new Piece?[rows.Count];
-        var left = before.ToList();
+        var (left, gone) = (before.ToList(), away.ToList());
         Match(rows, found, left, RowKey);
+        Match(rows, found, gone, RowKey);
         Match(rows, found, left, p => p.Name);
+        Match(rows, found, gone, p => p.Name);
         MatchMended(rows, found, left);
         return [.. rows.Select((row, i) => found[i] is { } known ? Same(known, row) : row with { Id = FreshId(row.Name) })];
     }
@@ -53,7 +67,7 @@ internal sealed class KnownPieces(IReadOnlyList<Piece> before)
         {
             if (found[i] is { } known)
             {
-                last = place[known.Id];
+                last = place.GetValueOrDefault(known.Id, last);
             }
             else if (left.FirstOrDefault(p => place[p.Id] == last + 1) is { } next && NearlySame(next.Name, rows[i].Name))
             {

@@ -64,7 +64,8 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
     /// <param name="typed">The list as typed or pasted.</param>
     /// <param name="columns">What its columns are.</param>
     /// <param name="before">The pieces there were.</param>
-    public static NameList Read(string typed, ListColumns columns, IReadOnlyList<Piece> before)
+    /// <param name="away">Pieces whose rows left the list before, to be known again.</param>
+    public static NameList Read(string typed, ListColumns columns, IReadOnlyList<Piece> before, IReadOnlyList<Piece>? away = null)
     {
         ArgumentNullException.ThrowIfNull(typed);
         ArgumentNullException.ThrowIfNull(columns);
@@ -85,8 +86,24 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
         reading.Judge();
         var notes = reading.Notes.OrderBy(n => n.Kind).ThenBy(n => n.Line).ToList();
-        return new NameList(new KnownPieces(before).For(reading.Rows), [.. notes.Take(MostNotes)], reading.Filled, Math.Max(0, notes.Count - MostNotes));
+        return new NameList(new KnownPieces(before, away ?? []).For(reading.Rows), [.. notes.Take(MostNotes)], reading.Filled, Math.Max(0, notes.Count - MostNotes));
     }
+
+    /// <summary>
+    /// The pieces that are away once a list was read: those that were, and those that left it with something that would be missed
+    /// when their rows came back. The latest stay.
+    /// </summary>
+    /// <param name="before">The pieces there were.</param>
+    /// <param name="away">Those that were away.</param>
+    /// <param name="now">The pieces there are.</param>
+    public static IReadOnlyList<Piece> AwayAfter(IReadOnlyList<Piece> before, IReadOnlyList<Piece> away, IReadOnlyList<Piece> now)
+    {
+        var here = now.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
+        return [.. before.Where(p => p.Verdict is not null || p.AllOwn.Any(o => !o.IsNone)).Concat(away).Where(p => !here.Contains(p.Id)).DistinctBy(p => p.Id).Take(MostAway)];
+    }
+
+    /// <summary>So many pieces that left a list are known again.</summary>
+    public const int MostAway = 500;
 
     /// <summary>A list while it is read.</summary>
     private sealed class Reading(ListColumns columns)

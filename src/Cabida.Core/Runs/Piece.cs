@@ -103,4 +103,8 @@ public sealed record Overrides
 /// <param name="Words">The correction in the customer's words; empty when approved.</param>
 /// <param name="InkHash">The ink that was shown.</param>
 /// <param name="BlankRevision">The revision of the blank it was shown on.</param>
-public sealed record Verdict(bool Approved, string Words, string InkHash, [property: Range(0, int.MaxValue)] int BlankRevision);
+public sealed record Verdict(bool Approved, string Words, string InkHash, [property: Range(0, int.MaxValue)] int BlankRevision)
+{
+    /// <summary>All that was shown and will be made (<see cref="Proofs.SeenHash"/>); empty for verdicts from before it was taken.</summary>
+    public string Seen { get; init; } = "";
+}

@@ -38,7 +38,7 @@ public sealed record RunSide(string Id, Pin? Motif, string Zone);
 
 /// <summary>What was shown to the customer last.</summary>
 /// <param name="On">When, as <c>yyyy-MM-dd HH:mm</c>.</param>
-/// <param name="Shown">The ink that was shown, by piece.</param>
+/// <param name="Shown">What was shown, by piece.</param>
 public sealed record ShownProof(string On, IReadOnlyDictionary<string, string> Shown);
 
 /// <summary>One motif on one zone of one blank for a list of names.</summary>
@@ -123,6 +123,9 @@ public sealed record Run(
     /// <summary>Other sides of the same pieces.</summary>
     [MaxLength(MostSides)]
     public IReadOnlyList<RunSide> Sides { get; init; } = [];
+
+    /// <summary>Pieces whose rows left the list with something that was set by hand or said of them; they have it again when their rows come back.</summary>
+    public IReadOnlyList<Piece> Away { get; init; } = [];
 
     /// <summary>What was shown to the customer last; null before anything was.</summary>
     public ShownProof? Shown { get; init; }

@@ -51,7 +51,7 @@ public static class LineArch
         var s = Math.Min(Math.Abs(sagitta), half);
         var radius = ((half * half) + (s * s)) / (2 * s);
         var u = Math.Clamp(x - box.CentreX, -half, half);
-        return Math.Sign(sagitta) * (Math.Sqrt((radius * radius) - (u * u)) - (radius - s));
+        return Math.Sign(sagitta) * (Math.Sqrt(Math.Max(0, (radius * radius) - (u * u))) - (radius - s));
     }
 
     private sealed class Mover(Func<Coordinate, double> height) : GeometryTransformer

@@ -127,6 +127,14 @@ public static class ProofPdf
         letters.Draw(canvas, piece.Name, left, y + 4.6f, 3.6f, Ink, most: layout.CellWidth - (piece.Mark.Length > 0 ? 22 : 0));
         letters.Draw(canvas, piece.Mark, left + layout.CellWidth, y + 4.6f, 2.9f, Accent, SKTextAlign.Right);
         letters.Draw(canvas, piece.Facts, left, y + 8.6f, 2.7f, Soft, most: layout.CellWidth);
+        if (piece.NotYet is { } why)
+        {
+            // Nobody is asked to approve what cannot be made.
+            letters.Draw(canvas, "not ready: nothing to tick", left, y + 13.2f, 2.7f, Accent, most: layout.CellWidth);
+            letters.Draw(canvas, why, left, y + 16.4f, 2.5f, Soft, most: layout.CellWidth);
+            return;
+        }
+
         using var box = Stroke(Ink, 0.25f);
         canvas.DrawRect(left, y + 10.6f, 3, 3, box);
         letters.Draw(canvas, piece.State.Length > 0 ? piece.State : "as shown", left + 4.4f, y + 13.2f, 2.7f, piece.State.Length > 0 ? Accent : Soft, most: layout.CellWidth - 5);

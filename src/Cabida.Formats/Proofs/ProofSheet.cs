@@ -11,11 +11,12 @@ public sealed record ColouredInk(Area Ink, string Colour);
 /// <summary>A piece of a proof.</summary>
 /// <param name="Name">Its name.</param>
 /// <param name="Facts">Its size and what was conceded, in a line.</param>
+/// <param name="NotYet">Why it cannot be made as it is, so that nothing is asked about it; null where it can.</param>
 /// <param name="State">How it stands: open, approved, the correction.</param>
 /// <param name="Mark">What became of it since the last proof; empty for nothing.</param>
 /// <param name="Inks">Its ink, the lowest film first.</param>
 /// <param name="Zone">Where it stands.</param>
-public sealed record ProofPiece(string Name, string Facts, string State, string Mark, IReadOnlyList<ColouredInk> Inks, Area Zone);
+public sealed record ProofPiece(string Name, string Facts, string? NotYet, string State, string Mark, IReadOnlyList<ColouredInk> Inks, Area Zone);
 
 /// <summary>A proof: a set at one scale, for the customer.</summary>
 /// <param name="Workshop">Whose it is.</param>

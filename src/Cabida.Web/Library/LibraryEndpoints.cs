@@ -112,7 +112,8 @@ internal static class LibraryEndpoints
         return view.Ok ? TypedResults.Ok(view.Value) : Gate.CannotBeWorkedOut(view.Problem!);
     }
 
-    private static async Task<Results<Ok<TView>, ProblemHttpResult>> Answer<T, TView>(
+    /// <summary>What became of a write, as the page shows it.</summary>
+    internal static async Task<Results<Ok<TView>, ProblemHttpResult>> Answer<T, TView>(
         Written<T> written, DocumentKind<T> kind, HttpContext http, IViews<T, TView> views, Listings listings, CancellationToken stop)
         where T : class =>
         written is { Refused: null, Stored: { } stored } ? await Shown(stored, http, views, listings, stop)
@@ -126,7 +127,8 @@ internal static class LibraryEndpoints
         return Problem(new Written<T>(default, Refusal.Missing), kind);
     }
 
-    private static ProblemHttpResult Unconditional(string kind) => TypedResults.Problem(
+    /// <summary>A change that does not say what it was made from.</summary>
+    internal static ProblemHttpResult Unconditional(string kind) => TypedResults.Problem(
         $"A change says which revision of the {kind} it was made from: If-Match with the ETag that it was answered with, as in \"17\".",
         statusCode: StatusCodes.Status428PreconditionRequired, title: "Made from what?");
 

@@ -19,7 +19,7 @@ namespace Cabida.Web.Proofs;
 /// <summary>A piece as the customer sees it; <c>Sizes</c> are the boxes round the ink of its sides.</summary>
 internal sealed record ProofPieceView(
     string Id, string Name, int Copies, IReadOnlyList<InkView> Inks, IReadOnlyList<Box> Sizes, Box? InkBox, Box ZoneBox, string ZonePath, double LetterHeight, IReadOnlyList<Phrase> Concessions,
-    ProofState State, string Words, SinceShown Since, string InkHash, bool MayBeCut);
+    ProofState State, string Words, SinceShown Since, string Seen, bool MayBeCut);
 
 /// <summary>Some of the pieces, in the list's order.</summary>
 internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView> Pieces);
@@ -30,12 +30,11 @@ internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView>
 /// <param name="Mark">Their mark.</param>
 /// <param name="MarkBox">The box of the mark.</param>
 /// <param name="Shown">When it was shown last; empty before.</param>
-/// <param name="BlankRevision">The revision of the blank that approvals are for.</param>
 /// <param name="Gone">Names of pieces that were shown and are no longer in the list.</param>
 /// <param name="Goods">What artwork is seen against.</param>
 /// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees. Null for what is not turned.</param>
 internal sealed record ProofView(
-    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int BlankRevision, int Gone, GoodsView Goods, double? Facing);
+    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int Gone, GoodsView Goods, double? Facing);
 
 internal static class ProofEndpoints
 {
@@ -52,7 +51,7 @@ internal static class ProofEndpoints
             var (workshop, inks) = await mark.Read(stop);
             return TypedResults.Ok(new ProofView(
                 run.Lacks, workshop, [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))], Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
-                run.Run.Document.Shown?.On ?? "", run.Run.Document.Blank?.Revision ?? 0,
+                run.Run.Document.Shown?.On ?? "",
                 run.Run.Document.Shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0, GoodsView.Of(run.Blank?.Material), run.Ground?.Wall?.Turn.Degrees));
         }).WithName("GetProof");
 
@@ -119,12 +118,22 @@ internal static class ProofEndpoints
     private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run)
     {
         var fit = piece.Fit;
-        var (revision, zone) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone);
+        var (revision, zone, seen) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
         return new ProofPieceView(
             fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. piece.Fits.Select(f => Box.Of(f.Ink)).OfType<Box>()], Box.Around(laid.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
-            Proofing.StateOf(fit.Piece.Verdict, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, piece.Hash), piece.Hash, piece.MayBeCut);
+            Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen), seen, piece.MayBeCut);
     }
+
+    /// <summary>Tells apart all that the customer sees and gets of a piece.</summary>
+    internal static string SeenOf(FittedPiece piece, ReadRun run)
+    {
+        var on = run.SurfaceOf(piece.Fit.Piece);
+        return SeenHash.Of(piece.Hash, piece.Films.Select(f => on.Ground.FilmOf(f.Film.FilmId)), run.Run.Document.Blank!.Id, run.Blank!, on.Sheet);
+    }
+
+    /// <summary>Why a piece is not offered to the customer: what stops it, or that nothing of it can be set.</summary>
+    private static string WhyNot(FittedPiece piece) => piece.Findings.FirstOrDefault(f => f.Severity == Core.Checking.Severity.Stop)?.Message.ToString() ?? "Nothing of it can be set yet.";
 
     private static ProofPiece OnPaper(FittedPiece piece, ReadRun run)
     {
@@ -136,6 +145,7 @@ internal static class ProofEndpoints
         facts.AddRange(fit.Concessions.Select(c => c.Message.ToString()));
         return new ProofPiece(
             fit.Piece.Name, string.Join(", ", facts),
+            piece.MayBeCut ? null : WhyNot(piece),
             view.State switch { ProofState.Approved => "approved", ProofState.Corrected => $"asked: {view.Words}", ProofState.Voided => "was approved; changed since", _ => "" },
             view.Since switch { SinceShown.New => "new", SinceShown.Changed => "changed", _ => "" },
             [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))], laid.Zone);

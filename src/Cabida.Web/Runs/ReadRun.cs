@@ -81,5 +81,5 @@ internal sealed record ReadRun(
 
     /// <summary>Tells apart grounds whose pieces could differ: by all of the run but its list and what was said of it.</summary>
     public string GroundHash { get; } = Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(DocumentJson.Write(
-        Run.Document with { Name = "", JobId = "", Cutter = null, ScissorsRoom = TypedLength.Empty, NamesTyped = "", Columns = [], Pieces = [], Shown = null, MostBow = TypedLength.Empty }))), 0, 12);
+        Run.Document with { Name = "", JobId = "", Cutter = null, ScissorsRoom = TypedLength.Empty, NamesTyped = "", Columns = [], Pieces = [], Away = [], Shown = null, MostBow = TypedLength.Empty }))), 0, 12);
 }

@@ -165,12 +165,18 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     public async Task<Run> Tidy(Run incoming, Run stored, CancellationToken stop)
     {
         var columns = await ColumnsOf(incoming, stored, stop);
+        // What was approved is known here alone: a page may take a verdict back or ask for a correction, not approve by itself.
+        var verdicts = stored.Pieces.Concat(stored.Away).DistinctBy(p => p.Id).ToDictionary(p => p.Id, p => p.Verdict, StringComparer.Ordinal);
+        var brought = incoming.Pieces.Select(p => p.Verdict is not { Approved: true } said || said == verdicts.GetValueOrDefault(p.Id) ? p : p with { Verdict = verdicts.GetValueOrDefault(p.Id) }).ToList();
+        var pieces = NameList.Read(incoming.NamesTyped, columns, brought, stored.Away).Pieces;
         return incoming with
         {
             JobId = stored.JobId,
+            Shown = stored.Shown,
+            Away = NameList.AwayAfter(stored.Pieces, stored.Away, pieces),
             Columns = columns.Fields,
             HasHeading = columns.HasHeading,
-            Pieces = NameList.Read(incoming.NamesTyped, columns, incoming.Pieces).Pieces,
+            Pieces = pieces,
             Films = await FilmsOf(incoming, stop),
         };
     }

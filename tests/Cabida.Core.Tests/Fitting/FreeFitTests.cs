@@ -147,4 +147,88 @@ public class FreeFitTests
 
     private static Polygon Star(double[] radii, double width, double height) => Outlines.Ring(
         [.. radii.Select((r, i) => new PlanePoint(width * r * Math.Cos(2 * Math.PI * i / radii.Length), height * r * Math.Sin(2 * Math.PI * i / radii.Length)))]);
+
+    private static ZoneShape Arm(double degrees, double width, double length)
+    {
+        // A round body with one arm: the thin thing fits best along the arm, at just its turn.
+        var arm = Outlines.Moved(Outlines.Rectangle(new Box(0, -width / 2, length, width / 2)), Motion.TurnLeft(degrees));
+        return FitShapes.Zone(FitShapes.Disc(16, 16).Union(arm), 0, 0);
+    }
+
+    [Theory]
+    [InlineData(-37.25, 12, 130)]
+    [InlineData(51.7, 7, 110)]
+    [InlineData(8.1, 5, 90)]
+    public void A_bar_finds_the_arm_at_whatever_turn_and_in_whatever_wider_range(double degrees, double width, double length)
+    {
+        var (bar, zone) = (FitShapes.Block(40, 4), Arm(degrees, width, length));
+        FitPlace Fit(double range) => BestFit.Find(bar, true, zone, new FitRules(Placing.Free, Turning.Range, range, default))!;
+        // Along the arm the bar ends at the arm's end and in the body: it is as wide as the arm, or as long as both.
+        var along = Math.Min(width / 4, (length + 16) / 40);
+        var ranges = new[] { 10.0, Math.Abs(degrees) - 3, Math.Abs(degrees) + 0.5, 60, 90 }.Order().ToList();
+        var scales = ranges.Select(r => Fit(r).Scale).ToList();
+        scales[^1].ShouldBeGreaterThan(0.99 * along);
+        for (var i = 1; i < scales.Count; i++)
+        {
+            scales[i].ShouldBeGreaterThan(scales[i - 1] * 0.999, $"±{ranges[i]} after ±{ranges[i - 1]}");
+        }
+    }
+
+    /// <summary>Against every place, turn and size of a dense grid, each refined by trying all around it.</summary>
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void No_more_than_half_a_hundredth_below_a_search_of_every_place_and_turn(int seed)
+    {
+        var random = new Random(seed);
+        // A star with a hole, and a shape of a few corners to put in it.
+        var star = Outlines.Ring([.. Enumerable.Range(0, 10).Select(i => (Turn: Math.PI * i / 5, Far: (i % 2 == 0 ? 32 : 14) + (6 * random.NextDouble()))).Select(p => new PlanePoint(p.Far * Math.Cos(p.Turn), p.Far * Math.Sin(p.Turn)))]);
+        var zone = FitShapes.Zone(star.Difference(Outlines.Placed(FitShapes.Disc(3, 6), 1, 4, -3)), 0, 0);
+        var one = Outlines.Rectangle(new Box(-4 - (4 * random.NextDouble()), -1 - random.NextDouble(), 5, 1.5));
+        const double range = 70;
+        var found = BestFit.Find(FitShapes.Of(one), true, zone, new FitRules(Placing.Free, Turning.Range, range, default))!;
+        zone.Outline.Buffer(1e-3).Covers(Outlines.Moved(Outlines.Placed(one, found.Scale, 0, 0), found.Motion)).ShouldBeTrue();
+        var allowed = NetTopologySuite.Geometries.Prepared.PreparedGeometryFactory.Prepare(zone.Outline);
+        bool Fits(double x, double y, double turn, double s) => allowed.Covers(Outlines.Moved(Outlines.Placed(one, s, 0, 0), Motion.TurnLeft(turn).Moved(x, y)));
+        var best = 0.0;
+        (double X, double Y, double Turn) at = default;
+        void Try(double x, double y, double turn)
+        {
+            // Only what beats the best so far is worth sizing.
+            if (Fits(x, y, turn, best * 1.0005))
+            {
+                var (low, high) = (Math.Max(best * 1.0005, 1e-3), 12.0);
+                while (high - low > 1e-4 * low)
+                {
+                    var middle = (low + high) / 2;
+                    (low, high) = Fits(x, y, turn, middle) ? (middle, high) : (low, middle);
+                }
+
+                (best, at) = (low, (x, y, turn));
+            }
+        }
+
+        for (var x = -38.0; x <= 38; x += 1)
+        {
+            for (var y = -38.0; y <= 38; y += 1)
+            {
+                for (var turn = -range; turn <= range; turn += 2)
+                {
+                    Try(x, y, turn);
+                }
+            }
+        }
+
+        for (var step = 0.5; step > 0.005; step /= 2)
+        {
+            var middle = at;
+            for (var i = 0; i < 7 * 7 * 7; i++)
+            {
+                Try(middle.X + (((i % 7) - 3) * step / 2), middle.Y + (((i / 7 % 7) - 3) * step / 2), Math.Clamp(middle.Turn + (((i / 49) - 3) * step), -range, range));
+            }
+        }
+
+        found.Scale.ShouldBeGreaterThan(0.995 * best, $"turned {found.Turn} at {found.At}; the search has {at}");
+    }
 }

@@ -34,6 +34,18 @@ public class ProofPdfTests
     }
 
     [Fact]
+    public void What_cannot_be_made_is_not_offered_to_be_ticked()
+    {
+        using var pdf = PdfDocument.Open(ProofPdf.Write(Sheet(["Ada", "Bram", "Ioanna", "Siân", "Zoë"])));
+        var page = pdf.GetPages().Single();
+        // A place to tick is a square of 3; the fourth piece lacks a letter and has none.
+        page.Paths.Select(p => p.GetBoundingRectangle()).Count(b => b is { } r && Math.Abs((r.Width * 25.4 / 72) - 3) < 0.05 && Math.Abs((r.Height * 25.4 / 72) - 3) < 0.05).ShouldBe(4);
+        var text = string.Concat(page.Letters.Select(l => l.Value));
+        text.ShouldContain("not ready: nothing to tick");
+        text.ShouldContain("It lacks a letter.");
+    }
+
+    [Fact]
     public void Letters_of_a_word_stand_as_far_apart_as_they_are_wide()
     {
         using var pdf = PdfDocument.Open(ProofPdf.Write(Sheet(["Konstantinos"])));
@@ -87,6 +99,6 @@ public class ProofPdfTests
     {
         var zone = Outlines.Rectangle(new Box(-90, 0, 90, 60));
         return new ProofSheet("Lantern Yard Workshop", "at the old lamp shed", [new ColouredInk(Outlines.Rectangle(new Box(0, 0, 20, 10)), "#000000")], "Crew day: Crew mugs", "Fernhollow Tramway Museum", "25 November 2026", "#f4f1ea",
-            [.. names.Select((n, i) => new ProofPiece(n, "120.0 × 20.0 mm", i == 1 ? "asked: with an h" : "", i == 2 ? "changed" : "", [new ColouredInk(Outlines.Rectangle(new Box(-60, 20, 60, 40)), "#2b3f6b")], zone))]);
+            [.. names.Select((n, i) => new ProofPiece(n, "120.0 × 20.0 mm", i == 3 ? "It lacks a letter." : null, i == 1 ? "asked: with an h" : "", i == 2 ? "changed" : "", [new ColouredInk(Outlines.Rectangle(new Box(-60, 20, 60, 40)), "#2b3f6b")], zone))]);
     }
 }

@@ -79,9 +79,15 @@ export class Keeper<V extends { revision: number }, D> {
       }
       return;
     }
+    await this.order((madeFrom) => this.keeping[way](madeFrom));
+  }
+
+  /** Has the server change the document from the revision it stands at; what is typed is kept first. */
+  async order(send: (madeFrom: number) => Promise<V>) {
+    await this.flush();
     if (this.wanted !== undefined) return;
     this.told.began();
-    this.show(await this.keeping[way](this.revision));
+    this.show(await send(this.revision));
   }
 
   private async saveAll() {

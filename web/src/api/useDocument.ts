@@ -84,6 +84,17 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     }
   }, [keeper, saving]);
 
+  const order = useCallback(async (send: (madeFrom: number) => Promise<V>) => {
+    try {
+      await keeper.order(send);
+    } catch (e) {
+      saving.done(keeper);
+      saving.say(e instanceof Error ? e.message : String(e));
+      // What the page shows is not what there is.
+      for (const key of now.current.source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
+    }
+  }, [keeper, saving, cache]);
+
   const takeTheirs = useCallback(() => {
     keeper.drop();
     saving.done(keeper);
@@ -113,6 +124,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     redo: () => travel('redo'),
     takeTheirs,
     keepMine,
+    order,
     settled,
   };
 }

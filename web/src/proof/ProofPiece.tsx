@@ -12,8 +12,9 @@ interface Props {
   goods: Schemas['GoodsView'];
   /** The correction as it is typed, which the answer of the server comes after. */
   words: string;
-  /** True approves, words ask for a correction, null takes back what was said. */
-  onVerdict: (verdict: true | string | null) => void;
+  onApprove: () => void;
+  /** Words ask for a correction, null takes back what was said. */
+  onWords: (words: string | null) => void;
 }
 
 const STATES: Record<Schemas['ProofState'], [string, string, string]> = {
@@ -24,7 +25,7 @@ const STATES: Record<Schemas['ProofState'], [string, string, string]> = {
 };
 
 /** A piece of a proof, with what the customer says of it. */
-export function ProofPiece({ piece, cell, goods, words, onVerdict }: Props) {
+export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Props) {
   const { units } = useUnits();
   const [writing, setWriting] = useState(false);
   const [colour, shape, word] = STATES[piece.state];
@@ -42,14 +43,14 @@ export function ProofPiece({ piece, cell, goods, words, onVerdict }: Props) {
       <p className={`state ${colour}`} data-state={piece.state}><span aria-hidden="true">{shape}</span> {word}{words && <>: <q>{words}</q></>}</p>
       {writing ? (
         <Form className="correction" onSubmit={(e) => { e.preventDefault(); setWriting(false); }}>
-          <Form.Control as="textarea" rows={2} size="sm" autoFocus aria-label={`Correction for ${piece.name}, in the customer’s words`} placeholder="In the customer’s words" value={words} onChange={(e) => onVerdict(e.target.value)} />
+          <Form.Control as="textarea" rows={2} size="sm" autoFocus aria-label={`Correction for ${piece.name}, in the customer’s words`} placeholder="In the customer’s words" value={words} onChange={(e) => onWords(e.target.value)} />
           <button type="submit" className="quiet">Done</button>
         </Form>
       ) : (
         <div className="remedies">
-          {piece.state !== 'approved' && <button type="button" className="btn btn-sm btn-line" disabled={!piece.mayBeCut} onClick={() => onVerdict(true)}>Approve</button>}
+          {piece.state !== 'approved' && <button type="button" className="btn btn-sm btn-line" disabled={!piece.mayBeCut} onClick={() => onApprove()}>Approve</button>}
           <button type="button" className="btn btn-sm btn-line" onClick={() => setWriting(true)}>Correct</button>
-          {piece.state !== 'open' && <button type="button" className="quiet" onClick={() => onVerdict(null)}>Take back</button>}
+          {piece.state !== 'open' && <button type="button" className="quiet" onClick={() => onWords(null)}>Take back</button>}
         </div>
       )}
     </article>

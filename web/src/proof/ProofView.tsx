@@ -6,7 +6,7 @@ import { usePages } from '../run/usePages';
 import type { RunDocument } from '../run/useRun';
 import { ProofPiece } from './ProofPiece';
 import { PictureCard } from './PictureCard';
-import { approvedAll, shownNow, withVerdict } from './verdicts';
+import { approve, markShown, withWords } from './verdicts';
 
 /** The set as the customer sees it: at one scale, each piece approved or marked with a correction in the customer's words. */
 export function ProofView({ id, run }: { id: string; run: RunDocument }) {
@@ -23,7 +23,7 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
   const pieces = only === 'all' ? all : only === 'open' ? all.filter((p) => p.state !== 'approved') : changed;
   const waiting = all.filter((p) => p.state === 'open' && p.mayBeCut);
   const cell = cellOf(all);
-  const shown = () => edit((r) => ({ ...r, shown: shownNow(all, new Date()) }));
+  const shown = () => void run.order(markShown(id));
   return (
     <div className="proof">
       <header className="proof-head card">
@@ -44,12 +44,12 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
             <span role="status" className="fitting-progress">{stopped ? `stopped at ${all.length} of ${of}` : `${all.length} of ${of || document.pieces.length} names set`} {stopped ? <button type="button" className="quiet" onClick={goOn}>Go on</button> : <button type="button" className="quiet" onClick={stop}>Stop</button>}</span>
           )}
           <button type="button" className="btn btn-sm btn-line" disabled={!done} onClick={shown}>Shown as it is now</button>
-          <button type="button" className="btn btn-sm btn-line" disabled={!done || waiting.length === 0} onClick={() => edit((r) => approvedAll(r, waiting, data.blankRevision))}>Approve {waiting.length === count('open') ? `the ${waiting.length} open ones` : `the ${waiting.length} that can be cut`}</button>
+          <button type="button" className="btn btn-sm btn-line" disabled={!done || waiting.length === 0} onClick={() => void run.order(approve(id, waiting))}>Approve {waiting.length === count('open') ? `the ${waiting.length} open ones` : `the ${waiting.length} that can be cut`}</button>
           <label className="proof-only">Show <select className="form-select form-select-sm" aria-label="Show" value={only} onChange={(e) => setOnly(e.target.value as typeof only)}><option value="all">all</option><option value="open">not approved</option><option value="changed">changed since shown</option></select></label>
         </div>
       </header>
       <div className="proof-pieces">
-        {pieces.map((p) => <ProofPiece key={p.id} piece={p} cell={cell} goods={data.goods} words={document.pieces.find((d) => d.id === p.id)?.verdict?.words ?? ''} onVerdict={(verdict) => edit((r) => withVerdict(r, p, verdict, data.blankRevision))} />)}
+        {pieces.map((p) => <ProofPiece key={p.id} piece={p} cell={cell} goods={data.goods} words={document.pieces.find((d) => d.id === p.id)?.verdict?.words ?? ''} onApprove={() => void run.order(approve(id, [p]))} onWords={(words) => edit((r) => withWords(r, p.id, words))} />)}
         {done && pieces.length === 0 && <p className="soft">{only === 'open' ? 'Every piece is approved.' : 'Nothing has changed since it was shown.'}</p>}
       </div>
       <PictureCard id={id} first={document.pieces[0]?.name ?? ''} facing={data.facing} />

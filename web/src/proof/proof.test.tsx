@@ -3,32 +3,26 @@ import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { ProofPiece } from './ProofPiece';
 import { cellOf } from './ProofView';
-import { approvedAll, shownNow, withVerdict } from './verdicts';
+import { withWords } from './verdicts';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = (minX: number, minY: number, maxX: number, maxY: number) => ({ minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY, centreX: (minX + maxX) / 2, centreY: (minY + maxY) / 2 });
 const piece = (change: Partial<Schemas['ProofPieceView']> = {}): Schemas['ProofPieceView'] => ({
-  id: '1', name: 'Bram', copies: 1, inks: [], sizes: [box(-40, 10, 40, 30)], inkBox: box(-40, 10, 40, 30), zoneBox: box(-50, 0, 50, 40), zonePath: '', letterHeight: 20, concessions: [], state: 'open', words: '', since: 'same', inkHash: 'abc', mayBeCut: true, ...change,
+  id: '1', name: 'Bram', copies: 1, inks: [], sizes: [box(-40, 10, 40, 30)], inkBox: box(-40, 10, 40, 30), zoneBox: box(-50, 0, 50, 40), zonePath: '', letterHeight: 20, concessions: [], state: 'open', words: '', since: 'same', seen: 'abc', mayBeCut: true, ...change,
 });
 const run = { pieces: [{ id: '1', verdict: null }, { id: '2', verdict: null }] } as unknown as Schemas['Run'];
 
 describe('a verdict', () => {
-  it('is of the ink that was shown and of the blank, and can be taken back', () => {
-    const approved = withVerdict(run, piece(), true, 4);
-    expect(approved.pieces[0]?.verdict).toEqual({ approved: true, words: '', inkHash: 'abc', blankRevision: 4 });
-    expect(approved.pieces[1]?.verdict).toBeNull();
-    expect(withVerdict(approved, piece(), 'with an h', 4).pieces[0]?.verdict).toMatchObject({ approved: false, words: 'with an h' });
-    expect(withVerdict(approved, piece(), null, 4).pieces[0]?.verdict).toBeNull();
-    expect(approvedAll(run, [piece(), piece({ id: '2', inkHash: 'x' })], 1).pieces.map((p) => p.verdict?.inkHash)).toEqual(['abc', 'x']);
-  });
-
-  it('says when what is shown was shown', () => {
-    expect(shownNow([piece()], new Date(2026, 10, 5, 9, 7))).toEqual({ on: '2026-11-05 09:07', shown: { 1: 'abc' } });
+  it('asks for something else in words, and can be taken back', () => {
+    const asked = withWords(run, '1', 'with an h');
+    expect(asked.pieces[0]?.verdict).toMatchObject({ approved: false, words: 'with an h' });
+    expect(asked.pieces[1]?.verdict).toBeNull();
+    expect(withWords(asked, '1', null).pieces[0]?.verdict).toBeNull();
   });
 });
 
 describe('a piece of a proof', () => {
-  const html = (p: Schemas['ProofPieceView']) => renderToStaticMarkup(<ProofPiece piece={p} cell={{ width: 100, height: 40 }} goods={{ colour: '', isDark: false }} words={p.words} onVerdict={() => undefined} />);
+  const html = (p: Schemas['ProofPieceView']) => renderToStaticMarkup(<ProofPiece piece={p} cell={{ width: 100, height: 40 }} goods={{ colour: '', isDark: false }} words={p.words} onApprove={() => undefined} onWords={() => undefined} />);
 
   it('tells its state by a word and a shape, and what became of it', () => {
     expect(html(piece({ state: 'voided', since: 'changed' }))).toMatch(/✕.*changed since approval/);

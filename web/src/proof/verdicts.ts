@@ -1,21 +1,17 @@
-import type { Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 
 type Run = Schemas['Run'];
-type Piece = Pick<Schemas['ProofPieceView'], 'id' | 'inkHash'>;
+type Piece = Pick<Schemas['ProofPieceView'], 'id' | 'seen'>;
 
-/** The run with what the customer said of a piece: approved as it is shown, corrected in words, or nothing again. */
-export function withVerdict(run: Run, piece: Piece, verdict: true | string | null, blankRevision: number): Run {
-  const said = verdict === null ? null : { approved: verdict === true, words: verdict === true ? '' : verdict, inkHash: piece.inkHash, blankRevision };
-  return { ...run, pieces: run.pieces.map((p) => (p.id === piece.id ? { ...p, verdict: said } : p)) };
+/** The run with what the customer asks for instead, in their words; null takes back what was said. Approving is the server's. */
+export function withWords(run: Run, id: string, words: string | null): Run {
+  const said = words === null ? null : { approved: false, words, inkHash: '', blankRevision: 0, seen: '' };
+  return { ...run, pieces: run.pieces.map((p) => (p.id === id ? { ...p, verdict: said } : p)) };
 }
 
-/** The run with several pieces approved as they are shown. */
-export function approvedAll(run: Run, pieces: readonly Piece[], blankRevision: number): Run {
-  return pieces.reduce((r, p) => withVerdict(r, p, true, blankRevision), run);
-}
+/** Approves pieces as they are seen here; refused where one is not so any more. */
+export const approve = (id: string, pieces: readonly Piece[]) => (madeFrom: number) =>
+  answer(api.POST('/api/runs/{id}/approval', { params: { path: { id }, ...made(madeFrom) }, body: { pieces: pieces.map((p) => ({ pieceId: p.id, seen: p.seen })) } }));
 
-/** What is shown to the customer now, by its ink. */
-export function shownNow(pieces: readonly Piece[], at: Date): Schemas['ShownProof'] {
-  const two = (n: number) => String(n).padStart(2, '0');
-  return { on: `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())} ${two(at.getHours())}:${two(at.getMinutes())}`, shown: Object.fromEntries(pieces.map((p) => [p.id, p.inkHash])) };
-}
+/** Notes that the set was shown to the customer as it is now. */
+export const markShown = (id: string) => (madeFrom: number) => answer(api.POST('/api/runs/{id}/shown', { params: { path: { id }, ...made(madeFrom) } }));
