@@ -8,8 +8,22 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
     /// <summary>Every line is a name.</summary>
     public static ListColumns NamesOnly { get; } = new([], false);
 
-    private static readonly string[] NameWords = ["name", "names", "first name", "given name", "forename", "full name", "nombre", "prénom", "vorname", "imię", "tên", "όνομα"];
-    private static readonly string[] QuantityWords = ["quantity", "qty", "count", "number", "pieces", "copies", "how many", "amount"];
+    /// <summary>What a column of names is headed by, in the tongues orders come in.</summary>
+    private static readonly string[] NameWords =
+    [
+        "name", "names", "first name", "given name", "forename", "full name", "vorname", "nom", "prénom", "nombre", "nombres", "nome", "nomi", "naam", "voornaam", "navn", "fornavn", "namn", "förnamn", "nimi", "etunimi",
+        "imię", "imię i nazwisko", "jméno", "meno", "név", "keresztnév", "nume", "prenume", "ime", "vardas", "vārds", "ad", "adı", "isim", "όνομα", "ονοματεπώνυμο", "имя", "имена", "ім'я", "ім’я", "име", "სახელი",
+        "tên", "họ tên", "nama", "jina", "orúkọ", "שם", "اسم", "الاسم", "ชื่อ", "名前", "姓名", "名字", "이름",
+    ];
+
+    /// <summary>What a column of quantities is headed by.</summary>
+    private static readonly string[] QuantityWords =
+    [
+        "quantity", "qty", "count", "number", "pieces", "pcs", "copies", "how many", "amount", "anzahl", "menge", "stück", "stk", "quantité", "qté", "qte", "cantidad", "cant", "unidades", "quantità", "qtà", "pezzi", "quantidade", "qtd",
+        "aantal", "stuks", "antal", "antall", "määrä", "kpl", "kogus", "tk", "ilość", "liczba", "sztuk", "szt", "počet", "množství", "množstvo", "ks", "kusů", "mennyiség", "darab", "db", "cantitate", "buc", "količina", "kom",
+        "kiekis", "vnt", "skaits", "gab", "adet", "miktar", "ποσότητα", "τεμάχια", "τεμ", "количество", "кол-во", "шт", "кількість", "к-сть", "количина", "რაოდენობა", "số lượng", "sl", "jumlah", "idadi", "iye",
+        "כמות", "الكمية", "العدد", "จำนวน", "数量", "個数", "수량",
+    ];
 
     /// <summary>Guesses what columns are: by their heading where there is one, else the first column with words is the name.</summary>
     /// <param name="rows">The rows.</param>
@@ -63,5 +77,5 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
         var h => fields.FirstOrDefault(f => f == h) ?? (h == NameList.Size ? NameList.Size : ""),
     };
 
-    private static string Plain(string heading) => CleanedText.Of(heading).Text.ToLowerInvariant();
+    private static string Plain(string heading) => CleanedText.Of(heading).Text.ToLowerInvariant().TrimEnd(':', '.', ' ');
 }

@@ -135,7 +135,10 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 return;
             }
 
-            var name = CleanedText.Of(row[nameAt]);
+            var whole = CleanedText.Of(row[nameAt]);
+            // A column of quantities says how many; without one the name may.
+            var counted = columns.Fields.Contains(Quantity) ? null : CountedName.Of(whole.Text);
+            var name = counted is { } of ? whole with { Text = of.Name } : whole;
             var letters = new StringInfo(name.Text).LengthInTextElements;
             if (letters is 0 or > LongestName)
             {
@@ -143,6 +146,18 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                     ? Phrase.Say($"Line {line} has no name: it makes no piece.")
                     : Phrase.Say($"Line {line} has {letters} letters; a name holds {LongestName}. It is kept here, but makes no piece until it is shorter."));
                 return;
+            }
+
+            var copies = counted?.Count ?? CopiesOf(line, row);
+            if (copies == 0)
+            {
+                Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line} wants 0 of {name.Text:strong}: none is made."), new LineRemedy("Take it away", null)));
+                return;
+            }
+
+            if (counted is not null)
+            {
+                Notes.Add(new(line, NoteKind.Cleaned, false, Phrase.Say($"Line {line} is read as {copies} of {name.Text:strong}.")));
             }
 
             if (Rows.Count == MostPieces)
@@ -157,7 +172,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             }
 
             lines.Add((line, row));
-            Rows.Add(new Piece("", name.Text) { Values = ValuesOf(row), Copies = CopiesOf(line, row) });
+            Rows.Add(new Piece("", name.Text) { Values = ValuesOf(row), Copies = Math.Min(copies, MostCopies) });
         }
 
         /// <summary>Once all is read: what is doubled, and what looks like a mistake beside the rest.</summary>
@@ -176,7 +191,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
                 foreach (var suspicion in usual.Of(Rows[i].Name))
                 {
-                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {suspicion.Message}"), suspicion.Instead is { } instead && instead != Rows[i].Name ? new LineRemedy($"Make it {instead}", Line(cells, instead)) : null));
+                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {suspicion.Message}"), RemedyFor(suspicion, cells, Rows[i])));
                 }
             }
 
@@ -186,6 +201,18 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                     $"{Filled} names; a run holds {MostPieces}. The first {MostPieces} make pieces; the other {beyond} are kept here. Put them in a second run.")));
             }
         }
+
+        private LineRemedy? RemedyFor(Suspicion suspicion, IReadOnlyList<string> cells, Piece piece) => suspicion switch
+        {
+            { IsNoName: true } => new LineRemedy("Take it away", null),
+            { Several: { } names } => new LineRemedy($"Make it {names.Count} names", string.Join('\n', names.Select(n => Line(cells, n)))),
+            { Instead: { } instead } when instead != piece.Name => new LineRemedy($"Make it {instead}", Line(cells, Counted(instead, cells, piece))),
+            _ => null,
+        };
+
+        /// <summary>A name with the number that stood beside it, where no column has it.</summary>
+        private string Counted(string name, IReadOnlyList<string> cells, Piece piece) =>
+            !columns.Fields.Contains(Quantity) && CountedName.Of(CleanedText.Of(columns.Fields.Count == 0 ? string.Join(' ', cells) : cells[nameAt]).Text) is not null ? $"{piece.Copies} x {name}" : name;
 
         private void Stop(int line, Phrase message, LineRemedy? remedy = null) => Notes.Add(new(line, NoteKind.Wrong, true, message, remedy));
 
@@ -213,12 +240,12 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 return 1;
             }
 
-            if (double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n == Math.Floor(n) && n is >= 1 and <= MostCopies)
+            if (double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n == Math.Floor(n) && n is >= 0 and <= MostCopies)
             {
                 return (int)n;
             }
 
-            Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 1 to {MostCopies}; one is made.")));
+            Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 0 to {MostCopies}; one is made.")));
             return 1;
         }
 

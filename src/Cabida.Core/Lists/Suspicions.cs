@@ -8,7 +8,14 @@ namespace Cabida.Core.Lists;
 /// <summary>What of a name looks like a mistake, with how it might be meant.</summary>
 /// <param name="Message">What it is.</param>
 /// <param name="Instead">The name as it might be meant; null where there is nothing to propose.</param>
-internal sealed record Suspicion(Phrase Message, string? Instead);
+internal sealed record Suspicion(Phrase Message, string? Instead)
+{
+    /// <summary>The names it may be, where several stand in one line.</summary>
+    public IReadOnlyList<string>? Several { get; init; }
+
+    /// <summary>Whether it stands for a name that is still to come.</summary>
+    public bool IsNoName { get; init; }
+}
 
 /// <summary>Looks over the names of a list for mistakes that lists have; each is judged beside the others.</summary>
 internal sealed partial class Suspicions
@@ -48,6 +55,24 @@ internal sealed partial class Suspicions
             yield break;
         }
 
+        if (Placeholder().IsMatch(name))
+        {
+            yield return new(Phrase.Say($"{name:strong} looks like the place of a name that is still to come."), null) { IsNoName = true };
+            yield break;
+        }
+
+        if (SplitUp(name) is { } several)
+        {
+            yield return new(Phrase.Say($"{name:strong} looks like {several.Count} names in one line."), null) { Several = several };
+            yield break;
+        }
+
+        if (MisreadText.Of(name) is { } meant)
+        {
+            yield return new(Phrase.Say($"{name:strong} was stored in one way and read in another: some of its letters became two signs."), meant);
+            yield break;
+        }
+
         if (Pictures(name) is { } plain)
         {
             yield return new(Phrase.Say($"{name:strong} has a picture character, which no typeface here draws."), plain);
@@ -66,9 +91,19 @@ internal sealed partial class Suspicions
         {
             yield return new(Phrase.Say($"{name:strong} is all in capitals; the others are not."), Capitalised(name));
         }
-        else if (count >= Few && mostlyCapital && name.Any(char.IsLower) && !name.Any(char.IsUpper))
+        else if (count >= Few && mostlyCapital && name.Any(HasCapital) && !name.Any(char.IsUpper))
         {
             yield return new(Phrase.Say($"{name:strong} has no capital; the others have."), Capitalised(name));
+        }
+
+        if (CapitalWithin(name) is { } levelled)
+        {
+            yield return new(Phrase.Say($"{name:strong} has a capital within a word."), levelled);
+        }
+
+        if (Twice(name) is { } once)
+        {
+            yield return new(Phrase.Say($"{name:strong} says the same twice."), once);
         }
 
         if (Mixed(name))
@@ -90,6 +125,57 @@ internal sealed partial class Suspicions
         {
             yield return new(Phrase.Say($"{name:strong} is much longer than the rest: {Letters(name)} letters, most have about {median:0}."), null);
         }
+    }
+
+    /// <summary>A small letter that has a capital which is written at the start of names; letters of Georgian have one that is not.</summary>
+    private static bool HasCapital(char c) => char.IsLower(c) && c is not (>= '\u10d0' and <= '\u10ff');
+
+    /// <summary>Three names or more between commas, or two or more between signs that stand in no name.</summary>
+    private static List<string>? SplitUp(string name)
+    {
+        foreach (var (sign, least) in new[] { (';', 2), ('|', 2), ('/', 2), (',', 3) })
+        {
+            var parts = name.Split(sign, StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+            if (parts.Length >= least && parts.All(p => p.Any(char.IsLetter) && Letters(p) >= 2))
+            {
+                return [.. parts];
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>What comes before a capital within a word in real names.</summary>
+    private static readonly string[] Prefixes = ["mc", "mac", "de", "di", "du", "da", "del", "la", "le", "lo", "fitz", "van", "von", "ver", "st", "jo", "ro", "mo", "ja", "ke", "ta", "sha", "al", "el", "ap", "ben", "bel", "mary", "anna", "anne", "ann", "jean", "lou", "rose", "nga", "ni"];
+
+    /// <summary>
+    /// A word with a capital among its small letters, levelled: a capital I there is a small L, any other a slip of the key. Null
+    /// where there is none, or where names have it.
+    /// </summary>
+    private static string? CapitalWithin(string name)
+    {
+        var changed = false;
+        var levelled = string.Join(' ', name.Split(' ').Select(word => Inner().Replace(word, m =>
+        {
+            var before = word[..m.Index].Split('-', '\'', '’')[^1].ToLowerInvariant();
+            if (Prefixes.Contains(before) || before.Length == 0)
+            {
+                return m.Value;
+            }
+
+            changed = true;
+            return m.Value == "I" ? "l" : m.Value.ToLowerInvariant();
+        })));
+        return changed ? levelled : null;
+    }
+
+    /// <summary>The name once, where it is written twice; syllables that are doubled in real names are left alone.</summary>
+    private static string? Twice(string name)
+    {
+        var words = name.Split(' ');
+        var half = words.Length / 2;
+        return words.Length % 2 == 0 && words.Take(half).SequenceEqual(words.Skip(half), StringComparer.OrdinalIgnoreCase) && words.Take(half).Any(w => Letters(w) >= 4 && !Syllable().IsMatch(w))
+            ? string.Join(' ', words.Take(half)) : null;
     }
 
     private static int Letters(string name) => new StringInfo(name).LengthInTextElements;
@@ -136,6 +222,17 @@ internal sealed partial class Suspicions
         var kept = string.Concat(name.EnumerateRunes().Where(r => Rune.GetUnicodeCategory(r) is not (UnicodeCategory.OtherSymbol or UnicodeCategory.ModifierSymbol or UnicodeCategory.Format) || r.Value < 0x2000));
         return kept == name ? null : kept.Trim();
     }
+
+    [GeneratedRegex(@"^(?:t\.?\s?b\.?\s?[acd]\.?|n\.?/?a\.?|n\.n\.|to be (?:confirmed|announced|decided|advised)|(?:no|not) (?:name|known)(?: yet)?|unknown|none|blank|empty|test|dummy|placeholder|sample|name(?: here)?|x{2,}|\(?(?:same|see above|as above|dito|ditto)\)?)$", RegexOptions.IgnoreCase)]
+    private static partial Regex Placeholder();
+
+    /// <summary>A capital after a letter and before a small one, or at the end of a word that begins otherwise.</summary>
+    [GeneratedRegex(@"(?<=\p{L}*\p{Ll})\p{Lu}(?=\p{Ll}|$)|(?<=\p{Lu})I(?=\p{Ll})")]
+    private static partial Regex Inner();
+
+    /// <summary>A syllable of Mandarin as it is written in Latin letters; it is doubled in names that are said with affection.</summary>
+    [GeneratedRegex("^(?:[bpmfdtnlgkhjqxrzcsyw]|[zcs]h)?(?:a|ai|an|ang|ao|e|ei|en|eng|er|i|ia|ian|iang|iao|ie|in|ing|iong|iu|o|ong|ou|u|ua|uai|uan|uang|ue|ui|un|uo|ü)$", RegexOptions.IgnoreCase)]
+    private static partial Regex Syllable();
 
     [GeneratedRegex(@"^(?:\d{1,4}\s*[.):\-]\s*|[-•*·–]\s+|\d{1,4}\s+(?=\p{L}))")]
     private static partial Regex Numbered();

@@ -15,7 +15,7 @@ public class ListColumnsTests
         var list = NameList.Read(Table, columns, []);
         list.Pieces.Select(p => (p.Name, p.ValueOf("role"), p.Copies)).ShouldBe([("Agnieszka", "driver", 2), ("Bram", "guard", 1), ("Ioanna", "", 1)]);
         list.Notes.Select(n => (n.Line, n.Stops)).ShouldBe([(5, true), (3, false)]);
-        list.Notes[1].Message.ToString().ShouldContain("many is no number of pieces from 1 to 500");
+        list.Notes[1].Message.ToString().ShouldContain("many is no number of pieces from 0 to 500");
     }
 
     [Fact]
