@@ -54,6 +54,10 @@ public sealed class Works(CabidaContext db, TimeProvider clock)
         return await Find(id, stop) is { State: WorkState.Running } row ? row.Starts : 0;
     }
 
+    /// <summary>Puts work back that was begun and is left in good order, as when the application is closed.</summary>
+    public Task PutBack(long id, CancellationToken stop = default) => db.Works.Where(w => w.Id == id && w.State <= WorkState.Running)
+        .ExecuteUpdateAsync(w => w.SetProperty(x => x.Starts, x => x.Starts - 1), stop);
+
     /// <summary>Reports on work that has not ended; what was stopped meanwhile stays stopped.</summary>
     /// <returns>Whether it is still wanted.</returns>
     public async Task<bool> Report(long id, int done, WorkState state, string problem = "", CancellationToken stop = default)

@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Measures;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Wording;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -39,7 +40,7 @@ public sealed class LibraryTests : IDisposable
         await Library().Save(DocumentKinds.Job, stored.Id, stored.Revision, stored.Document with { Customer = "B" });
         var written = await Library().Save(DocumentKinds.Job, stored.Id, stored.Revision, stored.Document with { Customer = "C" });
         written.Refused.ShouldBe(Refusal.Stale);
-        written.Stored!.Document.Customer.ShouldBe("B");
+        written.Changed.ShouldBe(["customer"]);
         (await Library().Find(DocumentKinds.Job, stored.Id))!.Document.Customer.ShouldBe("B");
     }
 
@@ -143,7 +144,7 @@ public sealed class LibraryTests : IDisposable
     {
         const string First = """{"name":"Bench cutter","reachWidth":{"text":"292","unit":"millimetre"},"reachLength":{"text":"11 1/2","unit":"inch"},"note":""}""";
         DocumentJson.Read<Cutter>(1, First).ReachLength.Read(LengthRange.Object).Value.Value.Millimetres.ShouldBe(292.1, 1e-9);
-        Should.Throw<NotSupportedException>(() => DocumentJson.Read<Cutter>(99, First)).Message.ShouldContain("newer version");
+        Should.Throw<NotWorkableException>(() => DocumentJson.Read<Cutter>(99, First)).Message.ShouldContain("newer version");
     }
 
     [Fact]

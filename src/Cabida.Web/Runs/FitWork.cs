@@ -137,7 +137,12 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
             Tell(progress);
             await End(await Fitted(run, progress, works, source.Token), works, stopping);
         }
-        catch (OperationCanceledException) when (!stopping.IsCancellationRequested)
+        catch (OperationCanceledException) when (stopping.IsCancellationRequested)
+        {
+            await works.PutBack(row.Id, CancellationToken.None);
+            throw;
+        }
+        catch (OperationCanceledException)
         {
             Tell((last.GetValueOrDefault(row.Id) ?? progress) with { State = WorkState.Stopped });
         }

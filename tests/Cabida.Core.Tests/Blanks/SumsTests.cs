@@ -15,7 +15,10 @@ public partial class SumsTests
         .Where(k => k.Item8 is Datum.Middle or Datum.Top or Datum.Bottom)
         .Select(k => new KeptClear("k", "Place", k.Item1)
         {
-            Width = Mm(k.Item2), Height = Mm(k.Item3), Clearance = Mm(k.Item4), Place = new Place { From = k.Item8, Away = Mm(k.Item6), Side = k.Item7, Across = Mm(k.Item5) },
+            Width = Mm(k.Item2),
+            Height = Mm(k.Item3),
+            Clearance = Mm(k.Item4),
+            Place = new Place { From = k.Item8, Away = Mm(k.Item6), Side = k.Item7, Across = Mm(k.Item5) },
         });
 
     private static readonly Gen<ZoneSpec> Zone = Gen.Select(Margin, Margin, Margin, Margin, Gen.Bool, Gen.Double[20, 160], Gen.Double[10, 90])

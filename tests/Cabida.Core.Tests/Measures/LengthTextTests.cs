@@ -1,5 +1,5 @@
-using CsCheck;
 using Cabida.Core.Measures;
+using CsCheck;
 
 namespace Cabida.Core.Tests.Measures;
 
