@@ -5,7 +5,7 @@ using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
 
-/// <summary>How ink goes round a wall, measured along the ring at the zone's middle height.</summary>
+/// <summary>How ink goes round a wall, as a tape on the wall itself would say; distances are the least there are at any height.</summary>
 /// <param name="Covers">How far it reaches round, and how wide that looks from the front.</param>
 /// <param name="HandleLeft">From its left edge round to the handle; null without one.</param>
 /// <param name="HandleRight">From its right edge round to the handle; null without one.</param>
@@ -21,28 +21,17 @@ public sealed record GoingRound(Coverage Covers, Length? HandleLeft, Length? Han
     /// <summary>Measures ink on a wall.</summary>
     /// <param name="ink">The ink laid flat.</param>
     /// <param name="wall">The wall, turned so that the zone faces the reader.</param>
-    /// <param name="height">The height of the ring.</param>
-    /// <param name="width">Its width along the ring, where that is known better than from its flat box.</param>
-    public static GoingRound Of(Area ink, Wall wall, double height, Box? width = null)
+    public static GoingRound Of(Area ink, Wall wall)
     {
-        ArgumentNullException.ThrowIfNull(ink);
         ArgumentNullException.ThrowIfNull(wall);
-        var girth = wall.GirthAt(height).Value.Millimetres;
-        var box = Box.Of(ink) ?? throw new ArgumentException("There is no ink.", nameof(ink));
-        // What is not bent lies on the ring at its middle; its ends lie a little off it.
-        var flat = width ?? box;
-        double Round(double x) => width is not null || wall.Cone is null ? x : wall.OnWall(new PlanePoint(x, box.CentreY)).Round.Radians * girth / (2 * Math.PI);
-        var turned = wall.Turn.Radians * girth / (2 * Math.PI);
-        var (left, right) = (Round(flat.MinX) + turned, Round(flat.MaxX) + turned);
-        // Of the turns that name the same place the one whose middle is nearest to the front.
-        var whole = Math.Round((left + right) / 2 / girth) * girth;
-        (left, right) = (left - whole, right - whole);
-        var free = wall.Handle is { } handle ? (girth - handle.Value.Millimetres) / 2 : (double?)null;
+        var on = WallExtent.Of(ink, wall) ?? throw new ArgumentException("There is no ink.", nameof(ink));
+        var girth = wall.GirthAt((on.Low + on.High) / 2).Value.Millimetres;
+        var blocked = wall.Handle is { } handle ? handle.Value.Millimetres / 2 : (double?)null;
         return new GoingRound(
-            Coverage.Of(Length.Mm(right - left), Length.Mm(girth)),
-            free is { } l ? Length.Mm(left + l) : null,
-            free is { } r ? Length.Mm(r - right) : null,
-            Length.Mm(left + (girth / 2)), Length.Mm((girth / 2) - right), Length.Mm(right - left - girth),
+            Coverage.Of(Length.Mm((on.Right - on.Left) * girth / (2 * Math.PI)), Length.Mm(girth)),
+            blocked is { } l ? Length.Mm(on.LeftToBack - l) : null,
+            blocked is { } r ? Length.Mm(on.RightToBack - r) : null,
+            Length.Mm(on.LeftToBack), Length.Mm(on.RightToBack), Length.Mm(on.Width - girth),
             wall.Handle is null ? null : DrinkersShare(ink, wall));
     }
 

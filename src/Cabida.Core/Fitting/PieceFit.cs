@@ -147,7 +147,7 @@ public sealed record PieceFit(
             cautious is null || nominal is null ? films.Count > 0 ? FitState.Fits : FitState.NotSet : FitStates.Of(cautious, nominal),
             place, set.Zone, parts, ink, films, cautious, nominal,
             setting.NameHeight(parts), null, null,
-            box is { } b && ground.Wall is { } wall ? GoingRound.Of(ink, wall, set.Zone.MiddleHeight, distortion is null ? null : b) : null,
+            !ink.IsEmpty && ground.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
             looked.Where(l => l.Thinnest is not null).MinBy(l => l.Thinnest!.Value.Width)?.Thinnest,
             box is { } bow && distortion is null ? BowOf(bow, ground) : null,
             distortion, made, findings)

@@ -102,11 +102,8 @@ internal sealed record BenchView(
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
             [.. pieces.SelectMany(p => p.Fits.Select((fit, i) => (Fit: fit, Side: i)).Where(s => !s.Fit.Ink.IsEmpty).Select(s =>
-                PieceOf(s.Fit, p.Fit.Piece.Copies, Zone(s.Side), TopOf(sides[s.Side].Ground), [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()])))]);
+                PieceOf(s.Fit, p.Fit.Piece.Copies, Zone(s.Side), sides[s.Side].Ground, [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()])))]);
     }
-
-    /// <summary>The height of the surface's top edge in the zone's coordinates.</summary>
-    private static double? TopOf(RunGround ground) => ground.Wall?.Height.Value.Millimetres ?? ground.Panel?.Datums.Box.MaxY;
 
     private static double? RoundToHandle(Wall? wall, Zone? zone) => wall is null || zone is null || wall.Turn.Radians != 0
         ? null
@@ -144,9 +141,15 @@ internal sealed record BenchView(
         return Phrase.Say($"In the middle of the area that was measured; where that stands on the goods is not known.");
     }
 
-    private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, double? top, IReadOnlyList<int> loads)
+    private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, RunGround ground, IReadOnlyList<int> loads)
     {
-        var box = Box.Of(fit.Ink)!.Value;
+        // On a wall as a tape on the goods reads it, which on a taper is not what the flat drawing says.
+        if (ground.Wall is { } wall && WallExtent.Of(fit.Ink, wall) is { } on)
+        {
+            return new BenchPiece(fit.Piece.Name, zone, copies, loads, fit.State, fit.MayBeCut, on.Width, on.High - on.Low, fit.LetterHeight, wall.Height.Value.Millimetres - on.High, on.Low);
+        }
+
+        var (box, top) = (Box.Of(fit.Ink)!.Value, ground.Panel?.Datums.Box.MaxY);
         return new BenchPiece(fit.Piece.Name, zone, copies, loads, fit.State, fit.MayBeCut, box.Width, box.Height, fit.LetterHeight, top - box.MaxY, top is null ? null : box.MinY);
     }
 }

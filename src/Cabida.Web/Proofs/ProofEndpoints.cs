@@ -1,5 +1,6 @@
 using System.Globalization;
 using Cabida.Core.Drawings;
+using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Proofs;
@@ -120,9 +121,17 @@ internal static class ProofEndpoints
         var fit = piece.Fit;
         var (revision, zone, seen) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
         return new ProofPieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. piece.Fits.Select(f => Box.Of(f.Ink)).OfType<Box>()], Box.Around(laid.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. SizesOf(piece, run)], Box.Around(laid.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
             Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen), seen, piece.MayBeCut);
+    }
+
+    /// <summary>How large the ink of each side is: on a wall as a tape on it would say.</summary>
+    private static IEnumerable<Box> SizesOf(FittedPiece piece, ReadRun run)
+    {
+        var on = run.SurfaceOf(piece.Fit.Piece);
+        return piece.Fits.Zip(on.Sides.Select(s => s.Ground.Wall).Prepend(on.Ground.Wall), (fit, wall) =>
+            wall is not null && WallExtent.Of(fit.Ink, wall) is { } extent ? new Box(0, extent.Low, extent.Width, extent.High) : Box.Of(fit.Ink)).OfType<Box>();
     }
 
     /// <summary>Tells apart all that the customer sees and gets of a piece.</summary>
