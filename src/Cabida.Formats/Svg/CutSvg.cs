@@ -39,7 +39,7 @@ public static class CutSvg
                     Ns + "path",
                     new XAttribute("fill", colour),
                     new XAttribute("fill-rule", "evenodd"),
-                    new XAttribute("d", SvgPath.Of(p.Ink, Tolerances.File, height)),
+                    new XAttribute("d", SvgPath.OfCut(p.Ink, Tolerances.File, height)),
                     new XElement(Ns + "title", Printable(p.Name))))));
         return document.Declaration + "\n" + document + "\n";
     }

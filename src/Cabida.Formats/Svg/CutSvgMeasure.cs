@@ -11,9 +11,13 @@ namespace Cabida.Formats.Svg;
 /// <param name="Height">Its physical height in millimetres.</param>
 /// <param name="Pieces">The box of each path in millimetres, from the upper left, y down.</param>
 /// <param name="Outlines">How many closed outlines there are.</param>
-public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnlyList<Box> Pieces, int Outlines)
+/// <param name="Crossing">How many of them cross themselves.</param>
+public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnlyList<Box> Pieces, int Outlines, int Crossing)
 {
     private const double FlatteningError = 0.001;
+
+    /// <summary>By how much anything reaches beyond the file's own size; zero where nothing does.</summary>
+    public double Beyond => Used is { } used ? Math.Max(0, new[] { -used.MinX, -used.MinY, used.MaxX - Width, used.MaxY - Height }.Max()) : 0;
 
     /// <summary>The box of everything cut, or null when nothing is.</summary>
     public Box? Used => Box.Around(Pieces);
@@ -40,12 +44,13 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
         }
 
         double sx = width / box[2], sy = height / box[3];
-        var outlines = 0;
+        var (outlines, crossing) = (0, 0);
         var pieces = new List<Box>();
         foreach (var path in root.Descendants().Where(e => e.Name.LocalName == "path"))
         {
             var contours = Contours((string?)path.Attribute("d") ?? "");
             outlines += contours.Count;
+            crossing += contours.Count(c => !SoundCurves.IsSound([c]));
             var points = contours.SelectMany(c => CurveFlattening.Flatten(c, FlatteningError, Tolerances.InkTurn)).ToList();
             if (points.Count > 0)
             {
@@ -55,7 +60,7 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
             }
         }
 
-        return new CutSvgMeasure(width, height, pieces, outlines);
+        return new CutSvgMeasure(width, height, pieces, outlines, crossing);
     }
 
     private static double Millimetres(XElement root, string attribute) =>

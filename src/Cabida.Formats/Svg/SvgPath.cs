@@ -11,12 +11,23 @@ public static class SvgPath
     /// <param name="area">The area; millimetres, y up.</param>
     /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
     /// <param name="top">The height that becomes zero when y is turned down.</param>
-    public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double? top = null)
+    public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double? top = null) =>
+        Of(Outlines.RingsOf(area).Select(r => CurveFitting.Fit(r, tolerance)), top);
+
+    /// <summary>Path data for cutting: its curves, as they are written, cross nowhere and reach nowhere beyond the area's own box.</summary>
+    /// <param name="area">The area; millimetres, y up.</param>
+    /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
+    /// <param name="top">The height that becomes zero when y is turned down.</param>
+    public static string OfCut(NetTopologySuite.Geometries.Geometry area, double tolerance, double top) => Of(SoundCurves.Of(area, tolerance, Unit), top);
+
+    /// <summary>What coordinates are written to: a thousandth of a millimetre, well below what a cutter resolves.</summary>
+    private const double Unit = 0.001;
+
+    private static string Of(IEnumerable<Contour> contours, double? top)
     {
         var d = new StringBuilder();
-        foreach (var ring in Outlines.RingsOf(area))
+        foreach (var contour in contours)
         {
-            var contour = CurveFitting.Fit(ring, tolerance);
             d.Append('M');
             Append(contour.Start);
             foreach (var segment in contour.Segments)
@@ -50,6 +61,6 @@ public static class SvgPath
     public static string OfLine(IEnumerable<PlanePoint> points, bool closed) =>
         "M" + string.Join('L', points.Select(p => $"{Number(p.X)} {Number(p.Y)}")) + (closed ? "Z" : "");
 
-    /// <summary>Three decimals: a thousandth of a millimetre, well below what a cutter resolves.</summary>
+    /// <summary>Three decimals, as the unit is.</summary>
     internal static string Number(double value) => (Math.Round(value, 3) + 0.0).ToString("0.###", CultureInfo.InvariantCulture);
 }

@@ -12,6 +12,9 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
     /// <summary>A file's curves may lie this far from the computed outline: the file's tolerance and the ink's.</summary>
     private const double Allowed = Tolerances.File + Tolerances.Ink;
 
+    /// <summary>Beyond the reach a file may go by what its numbers are rounded by.</summary>
+    private const double MostBeyond = 2 * SoundCurves.Beyond;
+
     public static CutFile Of(PlannedRun plan, PlannedLoad load)
     {
         var title = FormattableString.Invariant(
@@ -19,9 +22,11 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
         var svg = CutSvg.Write(title, load.ReachWidth, load.ReachHeight, load.Film.Colour, load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)));
         var measured = CutSvgMeasure.Of(svg);
         var wrong = load.Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], load.ReachHeight) > Allowed).ToList();
-        return new CutFile(svg, measured, wrong.Count == 0
-            ? null
-            : $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed.");
+        return new CutFile(svg, measured,
+            wrong.Count > 0 ? $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed."
+            : measured.Crossing > 0 ? FormattableString.Invariant($"Read back, {measured.Crossing} outlines cross themselves.")
+            : measured.Beyond > MostBeyond ? FormattableString.Invariant($"Read back, it reaches {measured.Beyond:0.000} mm beyond what the cutter reaches.")
+            : null);
     }
 
     private static double Apart(Box computed, Box read, double top) => new[]
