@@ -18,6 +18,19 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     /// <summary>Closing up and making smaller go in steps of a tenth of a hundredth.</summary>
     private const double StepsPerPercent = 10;
 
+    /// <summary>The sides that the piece is short of at the size of its set, before anything is conceded; where none is told, those it is centred between.</summary>
+    private readonly Lazy<ShortSides> shortSides = new(() =>
+    {
+        var set = setting.Set(setting.Own);
+        if (setting.WantedScale(set) is not { } scale)
+        {
+            return ShortSides.None;
+        }
+
+        var place = set.Laying.PlaceAt(set.Composition, scale, setting.RulesFor(set.Composition));
+        return set.Laying.RoomsAt(set.Composition, place) is { } rooms ? MarginSteps.ShortOf(rooms) : ShortSides.None;
+    });
+
     /// <summary>A tried concession: which, and how many of its steps.</summary>
     private readonly record struct Step(Concession Concession, int Steps);
 
@@ -66,12 +79,14 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     private int MostSteps(Concession c) => c.Kind switch
     {
         ConcessionKind.CloseUp => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostCloseUp) * StepsPerPercent),
-        ConcessionKind.Margin => ground.Margins.Margins.Count(m => m >= c.LeastMargin.OrZero(LengthRange.Margin).Millimetres - 1e-9),
+        ConcessionKind.Margin => ground.Margins.Most(shortSides.Value, Least(c)),
         ConcessionKind.TwoLines => setting.Name is { } name && PieceVariant.CanBreak(name) && setting.Own.Lines is null && PieceVariant.Breaks(setting.Words).Any() ? 1 : 0,
         ConcessionKind.Face => setting.Own.TypefaceId.Length == 0 && ground.Faces.Find(c.TypefaceId) is not null && c.TypefaceId != setting.Name?.TypefaceId ? 1 : 0,
         ConcessionKind.Smaller => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostSmaller) * StepsPerPercent),
         _ => throw new ArgumentOutOfRangeException(nameof(c)),
     };
+
+    private static double Least(Concession c) => c.LeastMargin.OrZero(LengthRange.Margin).Millimetres;
 
     private int LeastSteps(List<Step> made, int at)
     {
@@ -97,7 +112,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
                 case ConcessionKind.CloseUp:
                     variant = variant with { CloseUp = variant.CloseUp + (n * 10 / StepsPerPercent) };
                     break;
-                case ConcessionKind.Margin when ground.Margins.ZoneAt(n - 1) is { } wider:
+                case ConcessionKind.Margin when ground.Margins.ZoneWith(ground.Margins.At(shortSides.Value, n, Least(c))) is { } wider:
                     zone = wider;
                     break;
                 case ConcessionKind.TwoLines:
@@ -132,7 +147,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     private Phrase Say(Step step, Result result) => step.Concession.Kind switch
     {
         ConcessionKind.CloseUp => Phrase.Say($"closed up {step.Steps / StepsPerPercent:0.0} %"),
-        ConcessionKind.Margin => Phrase.Say($"margin {Length.Mm(ground.Margins.Margins[step.Steps - 1])}"),
+        ConcessionKind.Margin => MarginSteps.Say(shortSides.Value, ground.Margins.At(shortSides.Value, step.Steps, Least(step.Concession))),
         ConcessionKind.TwoLines => Phrase.Say($"two lines"),
         ConcessionKind.Face => Phrase.Say($"{ground.Faces.Find(step.Concession.TypefaceId)?.Info.Name ?? ""}"),
         _ => Phrase.Say($"{100 * result.Smaller:0.0} % smaller"),

@@ -55,6 +55,14 @@ internal sealed class Laying
         ? FitsRigid(composition, place)
         : LargestFit.Fits(TurnedInk.Of(composition, place.Turn), place.Scale, Straight.Cautious, place.At);
 
+    /// <summary>The room of artwork at a place, in the zone that is judged; null for no ink.</summary>
+    public Rooms? RoomsAt(Composition composition, FitPlace place)
+    {
+        var straight = InPlace(composition, place);
+        var ink = composition.ToFit(rigid ? Flat(straight) : straight, place.Scale);
+        return ink.IsEmpty ? null : Rooms.Of(ink, Judged.Cautious);
+    }
+
     /// <summary>Parts in their places, straight.</summary>
     public static IReadOnlyList<PlacedPart> InPlace(Composition composition, FitPlace place) => [.. composition.PartsAt(place.Scale).Select(p => p.Then(place.Motion))];
 

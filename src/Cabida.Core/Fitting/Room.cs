@@ -131,7 +131,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             }
         }
 
-        return (crossings % 2 == 1 ? -over : under) is { } distance ? new Room(distance, limit) : null;
+        // A corner that only touches the ink is not within it, however rounding has it.
+        return (crossings % 2 == 1 && !Touches(ink, p) ? -over : under) is { } distance ? new Room(distance, limit) : null;
     }
 
     /// <summary>From a point up to where the zone ends; when the point is outside, back down to where it would be inside.</summary>
@@ -157,8 +158,10 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             }
         }
 
-        return crossings % 2 == 1 ? above : above is null ? below : null;
+        return crossings % 2 == 1 ? above : above is null && !Touches(zone, p) ? below : null;
     }
+
+    private static bool Touches(ZoneEdge[] edges, PlanePoint p) => edges.Any(e => p.To(p.NearestOn(e.From, e.To)) <= Tolerances.Fit);
 
     /// <summary>Where an edge stands over x, its right end left out so that a vertex counts once.</summary>
     private static double? HeightAt(ZoneEdge e, double x)

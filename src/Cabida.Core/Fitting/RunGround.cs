@@ -60,12 +60,3 @@ public sealed record RunGround(
 
     internal Composing Composing(Zone zone) => new(Faces, Graphics, ZoneGround.Of(zone, Wall, Mats, Taper), Cache, EqualScale);
 }
-
-/// <summary>The zone of a run again with smaller margins, step by step.</summary>
-/// <param name="Margins">The least margin at each step, in millimetres, from the one that is typed downwards.</param>
-/// <param name="ZoneAt">The zone with no margin larger than that of a step; null where nothing is left.</param>
-public sealed record MarginSteps(IReadOnlyList<double> Margins, Func<int, Zone?> ZoneAt)
-{
-    /// <summary>Margins stay as they are.</summary>
-    public static MarginSteps None { get; } = new([], _ => null);
-}

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Globalization;
 using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
@@ -13,9 +14,6 @@ namespace Cabida.Web.Runs;
 /// <summary>What a run says of how its pieces are fitted, as the core takes it.</summary>
 internal static class RunGrounds
 {
-    /// <summary>Margins shrink in steps of this, in millimetres.</summary>
-    private const double MarginStep = 0.5;
-
     /// <summary>The ground of a zone of a size.</summary>
     public static RunGround Of(Run run, Blank blank, SizeSheet size, LaidZone laid, Motif motif, Film film, IReadOnlyDictionary<string, Film> films, ITypefaces faces, IGraphics graphics, InkCache cache)
     {
@@ -31,7 +29,7 @@ internal static class RunGrounds
             Rules = new FitRules(run.Placing, Turning.Upright, 0, new PlanePoint(run.Right.OrZero(LengthRange.Offset).Millimetres, run.Up.OrZero(LengthRange.Offset).Millimetres)),
             Taper = run.Taper,
             Concessions = run.Sizing == Sizing.EachLargest ? [] : run.Concessions,
-            Margins = run.Concessions.Any(c => c.Kind == ConcessionKind.Margin) ? MarginsOf(blank, size.Size, laid.Spec) : MarginSteps.None,
+            Margins = run.Concessions.Any(c => c.Kind == ConcessionKind.Margin) ? MarginsOf(blank, size.Size, laid) : MarginSteps.None,
         };
     }
 
@@ -42,18 +40,15 @@ internal static class RunGrounds
         return double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n is >= 1 and <= 10_000 ? n / 100 : null;
     }
 
-    /// <summary>The zone laid out again with its margins cut down, a step at a time; each once, when it is asked for.</summary>
-    private static MarginSteps MarginsOf(Blank blank, string size, ZoneSpec spec)
+    /// <summary>The zone laid out again with other margins; each once, when it is asked for.</summary>
+    private static MarginSteps MarginsOf(Blank blank, string size, LaidZone laid)
     {
         double Read(TypedLength t) => t.OrZero(LengthRange.Margin).Millimetres;
-        var (m, typed) = (spec.Margins, new[] { spec.Margins.Top, spec.Margins.Bottom, spec.Margins.Left, spec.Margins.Right }.Max(Read));
-        var margins = Enumerable.Range(1, (int)Math.Ceiling(typed / MarginStep)).Select(i => Math.Max(0, typed - (i * MarginStep))).ToList();
-        TypedLength Cut(TypedLength t, double most) => Read(t) > most ? TypedLength.Mm(most) : t;
-        var zones = margins.Select(most => new Lazy<Zone?>(() =>
+        var (spec, m, zones) = (laid.Spec, laid.Spec.Margins, new ConcurrentDictionary<SideInsets, Lazy<Zone?>>());
+        return new MarginSteps(new SideInsets(Read(m.Left), Read(m.Right), Read(m.Bottom), Read(m.Top)), insets => zones.GetOrAdd(insets, by => new Lazy<Zone?>(() =>
         {
-            var cut = spec with { Margins = new ZoneMargins(Cut(m.Top, most), Cut(m.Bottom, most), Cut(m.Left, most), Cut(m.Right, most)) };
-            return BlankSheet.Of(blank with { Zones = [cut] }).SizeOf(size).ZoneOf(cut.Id)?.Zone;
-        })).ToList();
-        return new MarginSteps(margins, i => zones[i].Value);
+            var cut = spec with { Margins = new ZoneMargins(TypedLength.Mm(by.Top), TypedLength.Mm(by.Bottom), TypedLength.Mm(by.Left), TypedLength.Mm(by.Right)) };
+            return BlankSheet.Of(blank with { Zones = [cut] }).SizeOf(size).ZoneOf(cut.Id)?.ZoneInPlaceOf(laid);
+        })).Value);
     }
 }

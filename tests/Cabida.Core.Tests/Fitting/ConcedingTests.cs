@@ -50,15 +50,40 @@ public class ConcedingTests
         Fit("HHHH HH-HHHH HH", 14, 96, [new(ConcessionKind.TwoLines)]).Parts[0].Body.Inner.Select(p => p.Line!.Line.Text).ShouldBe(["HHHH HH-", "HHHH HH"]);
 
     [Fact]
-    public void Margins_shrink_only_where_they_may()
+    public void The_margin_that_is_short_gives_no_more_than_is_needed_and_the_name_stays_on_its_line()
     {
-        ZoneShape Of(double margin) => ZoneShape.Rectangle(new Box(margin, 0, 120 - margin, 60));
-        Zone ZoneOf(double margin) => Ground(14, 104, []).Zone with { Nominal = Of(margin), Cautious = Of(margin) };
-        var margins = new MarginSteps([.. Enumerable.Range(1, 16).Select(i => 8 - (i * 0.5))], i => ZoneOf(8 - ((i + 1) * 0.5)));
-        var ground = Ground(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with { Zone = ZoneOf(8), Margins = margins };
-        // 106 in 104 asks for a margin of 7; 118 would ask for 1, which is less than may be.
-        PieceFit.Of(new("1", "HHHHHHHHH"), ground).Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm");
+        var zone = Margined(new SideInsets(8, 8, 10, 10));
+        var ground = Ground(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with { Zone = zone, Margins = new MarginSteps(new SideInsets(8, 8, 10, 10), Margined) };
+        // Nine letters are 106 wide in 104: a millimetre at each side. Ten would be 118, which is more than may be given.
+        var fit = PieceFit.Of(new("1", "HHHHHHHHH"), ground);
+        fit.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm left and right");
+        fit.Place.At.ShouldBe(zone.Cautious.Datum);
         PieceFit.Of(new("1", "HHHHHHHHHH"), ground).Concessions.ShouldBeEmpty();
+
+        // Moved to the right by 3 eight letters, 94 wide, are short at the right side alone: by 47 + 3 + 60 − 112 they are not; by 6 they are by 1.
+        var moved = PieceFit.Of(new("1", "HHHHHHHH") { Own = new Overrides { Right = TypedLength.Mm(6) } }, ground);
+        moved.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm right");
+        moved.Place.At.X.ShouldBe(zone.Cautious.Datum.X + 6, 1e-9);
+    }
+
+    /// <summary>A board of 120 × 80 with margins.</summary>
+    private static Zone Margined(SideInsets by)
+    {
+        var shape = ZoneShape.Rectangle(new Box(by.Left, by.Bottom, 120 - by.Right, 80 - by.Top));
+        var first = new PlanePoint(60, 40);
+        return Ground(14, 104, []).Zone with { Nominal = ZoneShape.Of(shape.Outline, first), Cautious = ZoneShape.Of(shape.Outline, first) };
+    }
+
+    [Fact]
+    public void A_mug_gives_the_side_that_is_short_and_keeps_the_front()
+    {
+        var laid = BlankSheet.Of(TestBlanks.Mug()).Sizes[0].Zones[0];
+        var spec = laid.Spec with { Margins = laid.Spec.Margins with { Right = TypedLength.Mm(2) } };
+        var wider = BlankSheet.Of(TestBlanks.Mug() with { Zones = [spec] }).Sizes[0].Zones[0].ZoneInPlaceOf(laid)!;
+        var before = laid.Zone!;
+        wider.Cautious.Datum.ShouldBe(before.Cautious.Datum);
+        wider.Cautious.Bounds.MinX.ShouldBe(before.Cautious.Bounds.MinX, 1e-6);
+        wider.Cautious.Bounds.MaxX.ShouldBe(before.Cautious.Bounds.MaxX + 6, 1e-6);
     }
 
     [Fact]

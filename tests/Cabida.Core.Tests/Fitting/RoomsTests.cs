@@ -54,6 +54,15 @@ public class RoomsTests
         }, iter: 4000);
 
     [Fact]
+    public void Ink_that_just_touches_a_hole_fits()
+    {
+        var zone = FitShapes.Zone(FitShapes.Disc(60).Difference(FitShapes.Disc(22, 8)), 0, 0);
+        var rooms = Rooms.Of(Outlines.Rectangle(new Box(-17.5, 22, 17.5, 32)), zone);
+        rooms.Least.ShouldBe(0, 1e-9, $"{rooms}");
+        rooms.StandsOn.ShouldBeNull();
+    }
+
+    [Fact]
     public void A_name_in_the_hole_of_a_disc_does_not_fit_and_says_what_it_stands_on()
     {
         var zone = FitShapes.Zone(FitShapes.Disc(75).Difference(FitShapes.Disc(40)), 0, 0);

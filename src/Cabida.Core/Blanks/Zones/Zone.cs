@@ -56,6 +56,22 @@ public sealed record ZoneStands(double FromTop, double FromBottom, double Across
 public sealed record LaidZone(
     ZoneSpec Spec, IReadOnlyList<FieldEcho> Echoes, Zone? Zone, Wall? Wall, Panel? Panel, Phrase? Problem, IReadOnlyList<Phrase> Notes, ZoneStands? Stands)
 {
+    /// <summary>
+    /// The zone in the coordinates of the same zone with other margins, on its datum: it reaches farther or less far, and stands
+    /// where it stood.
+    /// </summary>
+    public Zone? ZoneInPlaceOf(LaidZone other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        if (Zone is not { } zone || other.Zone is not { } before)
+        {
+            return null;
+        }
+
+        var by = Wall is { } from && other.Wall is { } to ? WallTurn.Between(from, to) : Geometry.Motion.None;
+        return zone with { Nominal = zone.Nominal.Moved(by, before.Nominal.Datum), Cautious = zone.Cautious.Moved(by, before.Cautious.Datum), MiddleHeight = before.MiddleHeight };
+    }
+
     /// <summary>A zone that cannot be laid out.</summary>
     internal static LaidZone Fail(ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, Phrase? problem) => new(spec, echoes, null, null, null, problem, [], null);
 }
