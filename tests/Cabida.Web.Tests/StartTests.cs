@@ -95,8 +95,9 @@ public sealed class StartTests : IDisposable
         listener.Start();
         address = new Uri($"http://127.0.0.1:{((System.Net.IPEndPoint)listener.LocalEndpoint).Port}");
         listener.Stop();
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll"), "--Urls", address.ToString(), "--Data", data, "--Demo", "true" })
+        // Where the tests themselves run in the background Ctrl+C is ignored, and so it would be here.
+        var start = new ProcessStartInfo("env") { RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var argument in new[] { "--default-signal=INT", "dotnet", Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll"), "--Urls", address.ToString(), "--Data", data, "--Demo", "true" })
         {
             start.ArgumentList.Add(argument);
         }
