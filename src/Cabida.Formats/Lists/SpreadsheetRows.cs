@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.IO.Compression;
 using System.Text;
 using Cabida.Core.Lists;
 using Cabida.Core.Wording;
@@ -12,12 +13,20 @@ internal static class SpreadsheetRows
 {
     private const int MostErrorsNamed = 5;
 
+    /// <summary>A packed spreadsheet may not become larger than this when it is unpacked: a list of ten thousand rows is a few million bytes.</summary>
+    private const long MostUnpacked = 120_000_000;
+
     public static Outcome<ReadList> Read(string name, byte[] file, string sheet)
     {
         // Old spreadsheets store letters in code pages.
         Encoding.RegisterProvider(CodePagesEncodingProvider.Instance);
         try
         {
+            if (Unpacked(file) > MostUnpacked)
+            {
+                return ListFile.Fail(Phrase.Say($"{name:strong} unpacks to more than {MostUnpacked / 1_000_000} MB; that is no list of names. Save the rows you need as CSV."));
+            }
+
             using var stream = new MemoryStream(file, writable: false);
             using var reader = ExcelReaderFactory.CreateReader(stream);
             var sheets = new List<string>();
@@ -46,6 +55,18 @@ internal static class SpreadsheetRows
         {
             return ListFile.Fail(Phrase.Say($"{name:strong} cannot be read as a spreadsheet: it is damaged, protected, or of another kind. Save it as XLSX or CSV."));
         }
+    }
+
+    /// <summary>How many bytes a packed spreadsheet becomes, as its own directory says; zero for one that is not packed.</summary>
+    private static long Unpacked(byte[] file)
+    {
+        if (file is not [0x50, 0x4b, 3, 4, ..])
+        {
+            return 0;
+        }
+
+        using var zip = new ZipArchive(new MemoryStream(file, writable: false));
+        return zip.Entries.Sum(e => e.Length);
     }
 
     private static IEnumerable<IReadOnlyList<string>> RowsOf(IExcelDataReader reader)

@@ -22,7 +22,8 @@ internal static class TextRows
             return ListFile.Fail(Phrase.Say($"{name:strong} is no text and no spreadsheet. Save the list as XLSX or CSV."));
         }
 
-        var separator = reading.Separator.Length > 0 ? reading.Separator : SeparatorOf(text);
+        // What parts cells can be no quotation mark, line end or blank.
+        var separator = reading.Separator is [var only] && only is not ('"' or '\r' or '\n' or ' ' or '\0') ? reading.Separator : SeparatorOf(text);
         var rows = new List<IReadOnlyList<string>>();
         var quotes = 0;
         using var parser = new CsvParser(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture)

@@ -50,6 +50,39 @@ public class PlaceTests
         laid.Zone.Sums[1].ToString().ShouldContain("high as typed");
     }
 
+    [Fact]
+    public void A_zone_without_a_size_of_its_own_begins_where_it_was_measured_in()
+    {
+        // 40 of margin below the collar seam, which stands 700 above the hem; or what was typed.
+        Shirt(Whole with { Place = new Place { From = Datum.Collar } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 40, 1e-9);
+        Shirt(Whole with { Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(95) } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 95, 1e-9);
+        Shirt(Whole with { Place = new Place { From = Datum.Hem, Away = TypedLength.Mm(120) } }).Zone!.Nominal.Bounds.MinY.ShouldBe(120, 1e-9);
+        Shirt(Whole with { Place = new Place { From = Datum.Pocket } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 180 - 40, 1e-9);
+    }
+
+    [Fact]
+    public void A_press_that_does_not_cover_a_zone_leaves_it_where_it_begins()
+    {
+        var spec = Whole with { Width = TypedLength.Mm(280), Height = TypedLength.Mm(110), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) } };
+        var zone = Shirt(spec, new GarmentSpec { Sizes = ["M"], PlatenWidth = TypedLength.Mm(380), PlatenHeight = TypedLength.Mm(90) }).Zone!;
+        zone.Nominal.Bounds.MaxY.ShouldBe(700 - 90, 1e-9);
+        zone.Nominal.Bounds.Height.ShouldBe(90, 1e-9);
+        zone.Sums[1].ToString().ShouldBe("90.0 mm high = typed 110.0 mm − 20.0 mm beyond the press");
+    }
+
+    private static ZoneSpec Whole => new("z", "Zone") { Margins = ZoneMargins.All(TypedLength.Mm(40)) };
+
+    private static LaidZone Shirt(ZoneSpec zone, GarmentSpec? garment = null)
+    {
+        MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "M" };
+        var shirt = new Blank("Shirt", SurfaceKind.Garment, [Read(DimensionKind.Width, "500"), Read(DimensionKind.CollarToHem, "700"), Read(DimensionKind.CollarToPocket, "180")])
+        {
+            Garment = garment ?? new GarmentSpec { Sizes = ["M"] },
+            Zones = [zone],
+        };
+        return BlankSheet.Of(shirt).Sizes[0].Zones[0];
+    }
+
     private static LaidZone Laid(Place place, string width = "80")
     {
         MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "M" };

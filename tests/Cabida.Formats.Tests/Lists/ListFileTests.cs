@@ -110,4 +110,34 @@ public class ListFileTests
 
         return Path.Combine(folder.FullName, "tests", "lists");
     }
+
+    [Theory]
+    [InlineData("\"")]
+    [InlineData("\n")]
+    [InlineData("\r\n")]
+    [InlineData(";;")]
+    [InlineData("\0")]
+    public void What_cannot_part_cells_is_guessed_instead(string separator)
+    {
+        var read = ListFile.Read("orders.csv", "Bram;2\nAda;1"u8.ToArray(), new ListFileReading("", separator, "")).Value;
+        read.Reading.Separator.ShouldBe(";");
+        read.Rows[1].ShouldBe(["Ada", "1"]);
+    }
+
+    [Fact]
+    public void A_spreadsheet_that_unpacks_beyond_reason_is_refused_before_it_is_unpacked()
+    {
+        using var packed = new MemoryStream();
+        using (var zip = new System.IO.Compression.ZipArchive(packed, System.IO.Compression.ZipArchiveMode.Create, leaveOpen: true))
+        {
+            using var sheet = zip.CreateEntry("xl/worksheets/sheet1.xml").Open();
+            var blank = new byte[1_000_000];
+            for (var i = 0; i < 130; i++)
+            {
+                sheet.Write(blank);
+            }
+        }
+
+        ListFile.Read("bomb.xlsx", packed.ToArray(), ListFileReading.Guessed).Problem!.ToString().ShouldContain("unpacks to more than");
+    }
 }
