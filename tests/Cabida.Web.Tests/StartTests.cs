@@ -31,7 +31,7 @@ public sealed class StartTests : IDisposable
                 await End(start, gently: i % 4 < 2);
             }
 
-            if (i % 5 == 4 || i % 10 == 8)
+            if (i % 10 is 4 or 9)
             {
                 using var next = Start(data, out var address);
                 await Answers(address, $"after the start that was cut off as number {i}");
