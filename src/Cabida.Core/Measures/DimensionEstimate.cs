@@ -59,6 +59,7 @@ public sealed record DimensionEstimate(
         var byTool = readings.GroupBy(r => r.Tool).OrderBy(g => g.Key)
             .Select(g => OneTool(g.Key, g.Select(r => r.Read).ToList(), along, g.Key == MeasuringTool.PrintedStrip ? strip : null)).ToList();
         var joined = byTool[0];
+        List<ToolMean> used = [joined];
         Phrase? disagreement = null;
         foreach (var next in byTool.Skip(1))
         {
@@ -67,17 +68,19 @@ public sealed record DimensionEstimate(
             if (apart <= allowed.Millimetres)
             {
                 joined = joined with { Dimension = InverseVariance(joined.Dimension, next.Dimension) };
+                used.Add(next);
                 continue;
             }
 
             var better = next.Dimension.Uncertainty < joined.Dimension.Uncertainty ? next : joined;
             disagreement = Phrase.Say(
                 $"The {ToolAccuracy.Name(joined.Tool)} says {joined.Dimension.Value}, the {ToolAccuracy.Name(next.Tool)} {next.Dimension.Value}; they may differ by {allowed}. The {ToolAccuracy.Name(better.Tool)}'s value is used.");
+            used = ReferenceEquals(better, next) ? [next] : used;
             joined = better;
         }
 
         return new DimensionEstimate(
-            joined.Dimension, OutliersOf(readings), disagreement, joined.TakenOff, SumOf(byTool, joined));
+            joined.Dimension, OutliersOf(readings), disagreement, joined.TakenOff, SumOf(used));
     }
 
     private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along, StripCheck? strip)
@@ -140,15 +143,18 @@ public sealed record DimensionEstimate(
         return sorted.Count % 2 == 1 ? sorted[mid] : (sorted[mid - 1] + sorted[mid]) / 2;
     }
 
-    private static Phrase SumOf(List<ToolMean> tools, ToolMean used)
+    /// <summary>The tools whose readings are in the value, each with what was taken off its own; a tool that was set aside is not told.</summary>
+    private static Phrase SumOf(List<ToolMean> used)
     {
-        var words = string.Join(" and ", tools.Select(t => $"{t.Count} by {ToolAccuracy.Name(t.Tool)}"));
-        var sum = used.TakenOff > Length.Zero
-            ? Phrase.Say($"{words}, less {used.TakenOff} for its thickness")
-            : Phrase.Say($"{words}");
-        return tools.FirstOrDefault(t => t.Strip is not null)?.Strip is { } strip
-            ? Phrase.Say($"{sum}, times {strip.Factor:0.0000} for its check line")
-            : sum;
+        Phrase Told(ToolMean tool)
+        {
+            var words = $"{tool.Count} by {ToolAccuracy.Name(tool.Tool)}";
+            var sum = tool.TakenOff > Length.Zero ? Phrase.Say($"{words}, less {tool.TakenOff} for its thickness") : Phrase.Say($"{words}");
+            return tool.Strip is { } strip ? Phrase.Say($"{sum}, times {strip.Factor:0.0000} for its check line") : sum;
+        }
+
+        var told = used.Select(Told).Aggregate((a, b) => Phrase.Say($"{a} and {b}"));
+        return used.Count > 1 ? Phrase.Say($"{told}, each as far as it is certain") : told;
     }
 
     private sealed record ToolMean(MeasuringTool Tool, int Count, Dimension Dimension, Length TakenOff, StripCheck? Strip);

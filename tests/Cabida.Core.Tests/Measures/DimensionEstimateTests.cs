@@ -82,4 +82,15 @@ public class DimensionEstimateTests
         DimensionEstimate.From([.. read.Select(r => (Read(r), tool))], along);
 
     private static ReadLength Read(double mm) => TypedLength.Mm(mm).Read(LengthRange.Object).Value;
+
+    [Fact]
+    public void A_sum_tells_of_the_tools_that_are_in_it_and_of_no_other()
+    {
+        (ReadLength, MeasuringTool) By(double mm, MeasuringTool tool) => (new ReadLength(Length.Mm(mm), LengthUnit.Millimetre, Length.Mm(0.1)), tool);
+        DimensionEstimate.From([By(258.6, MeasuringTool.SoftTape), By(258.4, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)], MeasuredAlong.Round).Sum.ToString()
+            .ShouldBe("1 by paper strip, less 0.3 mm for its thickness and 2 by soft tape, less 1.3 mm for its thickness, each as far as it is certain");
+        // The tape is far off; the paper's value is used, and it alone is told.
+        DimensionEstimate.From([By(268, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)], MeasuredAlong.Round).Sum.ToString()
+            .ShouldBe("1 by paper strip, less 0.3 mm for its thickness");
+    }
 }
