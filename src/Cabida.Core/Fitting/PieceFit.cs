@@ -113,9 +113,14 @@ public sealed record PieceFit(
         return Measured(piece, ground, setting, set, place, made) with { LargestLetterHeight = highest, LargestScale = largest?.Scale };
     }
 
-    /// <summary>The largest scale at which a piece fits by itself; null when none does or nothing scales.</summary>
-    internal static double? LargestOf(Piece piece, RunGround ground) =>
-        new PieceSetting(piece, ground) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null;
+    /// <summary>The largest scale at which a piece fits by itself; null when none does, nothing scales, or it cannot be worked out: it takes no set with it.</summary>
+    internal static double? LargestOf(Piece piece, RunGround ground)
+    {
+        using (Effort.Within(Effort.Large))
+        {
+            return Outcome<double?>.Try(() => new PieceSetting(piece, ground) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null).ValueOrDefault;
+        }
+    }
 
     private static FitPlace PlaceOf(PieceSetting setting, Setting set, FitPlace? largest)
     {

@@ -65,7 +65,7 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
         catch (Exception fault) when (Gate.IsOurs(fault))
         {
             Gate.Stumbling(log, typeof(T).Name, fault);
-            return Outcome<T>.Fail(Phrase.Say($"Cabida stumbled over it while working it out; the log says where."));
+            return Outcome<T>.Fail(Gate.StumbledOver);
         }
     }
 }

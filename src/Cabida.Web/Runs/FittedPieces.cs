@@ -120,7 +120,7 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
         catch (Exception fault) when (Gate.IsOurs(fault))
         {
             Gate.Stumbling(log, piece.Name, fault);
-            return Without(Phrase.Say($"Cabida stumbled over it; the log says where."));
+            return Without(Gate.StumbledOver);
         }
 
         FittedPiece Without(Phrase why) => new(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Ground, why), [], [], []);

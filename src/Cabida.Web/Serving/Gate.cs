@@ -54,6 +54,9 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
     /// <summary>What is said where the application fails over something that came from outside.</summary>
     public static Phrase Stumbled { get; } = Phrase.Say($"Cabida stumbled over it while working it out. Nothing of it was kept; the log says where.");
 
+    /// <summary>The same of something that is kept.</summary>
+    public static Phrase StumbledOver { get; } = Phrase.Say($"Cabida stumbled over it while working it out; the log says where.");
+
     /// <summary>A fault of the application, as against the end of a request, a full disk or a request that cannot be read.</summary>
     public static bool IsOurs(Exception fault) => fault is not (OperationCanceledException or BadHttpRequestException or IOException or System.Data.Common.DbException or Microsoft.EntityFrameworkCore.DbUpdateException or UnreachableException or OutOfMemoryException);
 
