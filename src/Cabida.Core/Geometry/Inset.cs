@@ -26,6 +26,9 @@ public static class Inset
     /// <summary>Corners of a quarter of the figure; it is circumscribed, so that distances hold.</summary>
     private const int QuarterSteps = 12;
 
+    /// <summary>Steps of a quarter of a round offset: its arcs lie within a ten-thousandth of their radius.</summary>
+    private const int OffsetSteps = 64;
+
     /// <summary>The inset of a polygon without holes; in parts, where it is parted, or empty.</summary>
     public static Area Of(Polygon outline, SideInsets by)
     {
@@ -42,7 +45,7 @@ public static class Inset
             return left is { Width: > 0, Height: > 0 } ? Outlines.Rectangle(left) : Outlines.Empty;
         }
 
-        return IsConvex(ring) ? OfConvex(ring, by) : by.AreEqual ? Overlay.Grown(ring, -by.Left, new(QuarterSteps, NetTopologySuite.Operation.Buffer.EndCapStyle.Round, NetTopologySuite.Operation.Buffer.JoinStyle.Mitre, 4))
+        return IsConvex(ring) ? OfConvex(ring, by) : by.AreEqual ? Overlay.Grown(ring, -by.Left, new(OffsetSteps))
             : OfAny(ring, by);
     }
 
