@@ -94,7 +94,7 @@ public class WallReadingsTests
             ],
         });
         sheet.Rows[0].Echoes.Select(l => l.Count).ShouldBe([1, 2]);
-        sheet.Rows[0].Sum!.ToString().ShouldContain("2 by paper strip and 1 by soft tape");
+        sheet.Rows[0].Sum!.ToString().ShouldBe("2 by paper strip, less 0.3 mm for its thickness and 1 by soft tape, less 1.3 mm for its thickness, each as far as it is certain");
         sheet.Rows[0].Is!.Value.Millimetres.ShouldBeInRange(257.6, 257.8);
     }
 
