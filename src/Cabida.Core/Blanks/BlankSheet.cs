@@ -15,7 +15,11 @@ public sealed record ReadingEcho(TypedLength Typed, Length? Value, Phrase? Probl
 /// <param name="Echoes">What was understood, a list per line of readings.</param>
 /// <param name="Is">What they amount to, when any can be read.</param>
 /// <param name="Sum">Where that comes from.</param>
-public sealed record DimensionResult(DimensionRow Row, IReadOnlyList<IReadOnlyList<ReadingEcho>> Echoes, Dimension? Is, Phrase? Sum);
+public sealed record DimensionResult(DimensionRow Row, IReadOnlyList<IReadOnlyList<ReadingEcho>> Echoes, Dimension? Is, Phrase? Sum)
+{
+    /// <summary>How it was read; for finding mistakes.</summary>
+    internal ReadHow How { get; init; } = ReadHow.Of([]);
+}
 
 /// <summary>Something about a blank that wants looking at.</summary>
 /// <param name="Stops">Whether nothing can be worked out until it is mended.</param>
@@ -128,12 +132,17 @@ public sealed record BlankSheet(
     private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)
     {
         var lines = blank.LinesOf(row.Kind, row.Of);
-        var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(LengthRange.Object))).ToList()).ToList();
+        var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(row.Range))).ToList()).ToList();
         var good = read.SelectMany(l => l).Where(r => r.Read.Ok).ToList();
         var estimate = good.Count == 0 ? null : DimensionEstimate.From([.. good.Select(r => (r.Read.Value, r.Tool))], row.Along, strip);
         if (estimate?.Disagreement is { } disagreement)
         {
             findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Title:strong}. {disagreement}")));
+        }
+
+        if (estimate?.Spread is { } spread)
+        {
+            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Title:strong}. {spread}")));
         }
 
         foreach (var outlier in estimate?.Outliers ?? [])
@@ -147,7 +156,10 @@ public sealed record BlankSheet(
             r.Read.ValueOrDefault?.Value,
             r.Typed.IsEmpty ? null : r.Read.Problem,
             estimate?.Outliers.Any(o => ReferenceEquals(good[o.Index].Typed, r.Typed)) == true ? Phrase.Say($"stands apart") : null))]).ToList();
-        return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum);
+        return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum)
+        {
+            How = ReadHow.Of([.. good.Select(r => (r.Read.Value, r.Tool))]),
+        };
     }
 
     /// <summary>Bare numbers that were typed while another unit was in force than the rest: right as they stand, but easily a slip.</summary>

@@ -33,6 +33,9 @@ public enum DimensionKind
     /// <summary>Diameter at the upper mark.</summary>
     AcrossUpper,
 
+    /// <summary>Diameter at the lower mark.</summary>
+    AcrossLower,
+
     /// <summary>Along the wall from the rim down to the upper mark.</summary>
     RimToUpper,
 
@@ -41,6 +44,9 @@ public enum DimensionKind
 
     /// <summary>One of the girths of a bellied wall.</summary>
     GirthAt,
+
+    /// <summary>The diameter of a bellied wall where one of its girths belongs.</summary>
+    AcrossAt,
 
     /// <summary>Along the wall from the base up to that girth.</summary>
     UpTo,

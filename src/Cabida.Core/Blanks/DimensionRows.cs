@@ -18,8 +18,19 @@ public sealed record DimensionRow(
     /// <summary>Which one, where there are several of the kind; else empty.</summary>
     public string Of { get; init; } = "";
 
+    /// <summary>Which sizes can be: a thin sheet is less than a millimetre thick, and what is measured from an edge may lie on it.</summary>
+    public LengthRange Range => Kind switch
+    {
+        DimensionKind.Thickness => Thin,
+        DimensionKind.UpTo or DimensionKind.RimToUpper or DimensionKind.BaseToLower or DimensionKind.Handle or DimensionKind.CornerRadius
+            or DimensionKind.ShoulderToCollar => LengthRange.Distance,
+        _ => LengthRange.Object,
+    };
+
+    private static readonly LengthRange Thin = LengthRange.Object with { Least = Length.Mm(0.02) };
+
     /// <summary>Its letter and name, for sentences.</summary>
-    public string Title => Of.Length > 0 && Kind is not (DimensionKind.GirthAt or DimensionKind.UpTo) ? $"{Letter}, {Name} of {Of}" : $"{Letter}, {Name}";
+    public string Title => Of.Length > 0 && Kind is not (DimensionKind.GirthAt or DimensionKind.AcrossAt or DimensionKind.UpTo) ? $"{Letter}, {Name} of {Of}" : $"{Letter}, {Name}";
 }
 
 /// <summary>Which dimensions a blank is measured by, in the order of the letters on its drawing.</summary>
@@ -46,6 +57,7 @@ public static class DimensionRows
                 (DimensionKind.WallBetween, "Wall, A to B", Straight, SteelRule, true),
                 (DimensionKind.UprightBetween, "Upright, A to B", Straight, SteelRule, false),
                 (DimensionKind.AcrossUpper, "Across at A", Straight, Calliper, false),
+                (DimensionKind.AcrossLower, "Across at B", Straight, Calliper, false),
                 (DimensionKind.RimToUpper, "Rim to A", Straight, SteelRule, false),
                 (DimensionKind.BaseToLower, "Base to B", Straight, SteelRule, false),
                 (DimensionKind.Handle, "Handle blocks", Straight, SteelRule, false)),
@@ -78,6 +90,7 @@ public static class DimensionRows
         for (var i = 1; i <= girths; i++)
         {
             rows.Add(new(DimensionKind.GirthAt, Letter(rows.Count), $"Girth {Nth(i)}", Round, SoftTape, i <= 3) { Of = Nth(i) });
+            rows.Add(new(DimensionKind.AcrossAt, Letter(rows.Count), $"Across at girth {Nth(i)}", Straight, Calliper, false) { Of = Nth(i) });
             rows.Add(new(DimensionKind.UpTo, Letter(rows.Count), $"Base to girth {Nth(i)}", Straight, PaperStrip, i <= 3) { Of = Nth(i) });
         }
 
@@ -119,5 +132,6 @@ public static class DimensionRows
     private static DimensionRow[] Lettered(params (DimensionKind Kind, string Name, MeasuredAlong Along, MeasuringTool Tool, bool Needed)[] rows) =>
         [.. rows.Select((r, i) => new DimensionRow(r.Kind, Letter(i), r.Name, r.Along, r.Tool, r.Needed))];
 
-    private static string Letter(int at) => ((char)('A' + at)).ToString();
+    /// <summary>A to Z, then AA, AB …</summary>
+    private static string Letter(int at) => at < 26 ? ((char)('A' + at)).ToString() : $"A{(char)('A' + at - 26)}";
 }

@@ -15,6 +15,7 @@ internal static class SurfaceFigures
     public static List<WorkedOut> Of(SizeSheet sheet, Estimates rows)
     {
         var figures = new List<WorkedOut>();
+        figures.AddRange(rows.Joined);
         foreach (var laid in sheet.Zones)
         {
             Zone(laid, sheet.Zones.Count > 1 ? $"{laid.Spec.Name}, " : "", figures);

@@ -43,8 +43,10 @@ internal static class SurfaceReadings
 
         var limits = Limits(blank, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
-        var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor) && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null));
-        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, back is not null && z.Facing == Facing.Back ? back : panel, mats, kept, limits, mayBeGiven))];
+        var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor)
+            && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null) || rows.Rows.Any(r => r.Row.Of == rows.Of && r.Is is not null));
+        var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
+        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, back is not null && z.Facing == Facing.Back ? back : panel, mats, kept, limits, extent))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
         var works = !known && zones.Any(z => z.Zone is not null);
@@ -116,7 +118,7 @@ internal static class SurfaceReadings
     }
 
     private static LaidZone Zone(
-        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, bool mayBeGiven)
+        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, GivenZone.Extent? extent)
     {
         var (echoes, zone, problem) = ReadZone.Of(spec);
         if (zone is null)
@@ -146,9 +148,13 @@ internal static class SurfaceReadings
                 : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));
         }
 
-        return mayBeGiven && zone is { Width: { } w, Height: { } h }
-            ? new LaidZone(spec, echoes, Given(zone, w, h), null, null, null, [], null)
-            : LaidZone.Fail(spec, echoes, null);
+        if (extent is null)
+        {
+            return LaidZone.Fail(spec, echoes, null);
+        }
+
+        var given = GivenZone.Of(zone, extent);
+        return given.Zone is { } works ? new LaidZone(spec, echoes, works, null, null, null, given.Notes, null) : LaidZone.Fail(spec, echoes, given.Problem);
     }
 
     private static ZoneStands OnWall(Zone zone, Wall wall)
@@ -160,12 +166,4 @@ internal static class SurfaceReadings
 
     private static ZoneStands Stands(Zone zone, double top, double across) =>
         new(top - zone.Nominal.Bounds.MaxY, zone.Nominal.Bounds.MinY, across);
-
-    /// <summary>A zone whose workable size was given outright: taken as safe, since nothing is known that could be taken off.</summary>
-    private static Zone Given(ReadZone zone, double width, double height)
-    {
-        var shape = ZoneShape.Rectangle(new Geometry.Box(-width / 2, 0, width / 2, height), LimitKind.Size);
-        Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
-        return new Zone(shape, shape, Sure(width), Sure(height), height / 2, [Phrase.Say($"{Length.Mm(width):strong} × {Length.Mm(height):strong} as given")]).TurnedAs(zone.Spec);
-    }
 }

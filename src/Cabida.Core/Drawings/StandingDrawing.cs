@@ -117,6 +117,7 @@ public static class StandingDrawing
         var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.WallBetween, Projection.Of(wall, -90, lower), Projection.Of(wall, -90, upper), DimensionPlace.Along) };
         AddWhenRead(DimensionKind.UprightBetween, Projection.Of(wall, 90, lower), Projection.Of(wall, 90, upper), DimensionPlace.Right);
         AddWhenRead(DimensionKind.AcrossUpper, Projection.Of(wall, -90, upper), Projection.Of(wall, 90, upper), DimensionPlace.Above);
+        AddWhenRead(DimensionKind.AcrossLower, Projection.Of(wall, -90, lower), Projection.Of(wall, 90, lower), DimensionPlace.Below);
         AddWhenRead(DimensionKind.RimToUpper, Projection.Of(wall, -90, upper), Projection.Of(wall, -90, height), DimensionPlace.Along);
         AddWhenRead(DimensionKind.BaseToLower, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, lower), DimensionPlace.Along);
         var callouts = new List<Callout>
@@ -145,13 +146,16 @@ public static class StandingDrawing
         {
             var nth = DimensionRows.Nth(i);
             var v = letters.Is(DimensionKind.UpTo, nth)?.Value.Millimetres ?? height * (i - 0.5) / girths;
-            if (v > height || (measured is not null && letters.Is(DimensionKind.GirthAt, nth) is null))
+            if (v > height || (measured is not null && letters.Is(DimensionKind.GirthAt, nth) is null && letters.Is(DimensionKind.AcrossAt, nth) is null))
             {
                 continue;
             }
 
             strokes.Add(new(StrokeKind.GirthMark, Ring(wall, v, -90, 90)));
-            callouts.Add(letters.Call(DimensionKind.GirthAt, $"girth {nth}", Projection.Of(wall, 62, v), nth));
+            // A ring that was only read across is called by that.
+            callouts.Add(letters.Is(DimensionKind.GirthAt, nth) is null && letters.Is(DimensionKind.AcrossAt, nth) is not null
+                ? letters.Call(DimensionKind.AcrossAt, $"across {nth}", Projection.Of(wall, 62, v), nth)
+                : letters.Call(DimensionKind.GirthAt, $"girth {nth}", Projection.Of(wall, 62, v), nth));
         }
 
         callouts.AddRange(letters.Is(DimensionKind.Handle) is null ? [] : [letters.Call(DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]);

@@ -28,12 +28,14 @@ public sealed record Outlier(int Index, Length Away, Length Allowed);
 /// </summary>
 /// <param name="Dimension">The result.</param>
 /// <param name="Outliers">Readings pointed out (never dropped): further than max(4.45·MAD, 2a) from the median of at least three.</param>
+/// <param name="Spread">Set when readings by one tool lie further apart than it explains and none of them stands out: it cannot be told which is right.</param>
 /// <param name="Disagreement">Set when tools disagree: what was read and which value is used.</param>
 /// <param name="ThicknessTakenOff">What was taken off for the strip's thickness, averaged over the tools used.</param>
 /// <param name="Sum">Where the value comes from, as a short sum.</param>
 public sealed record DimensionEstimate(
     Dimension Dimension,
     IReadOnlyList<Outlier> Outliers,
+    Phrase? Spread,
     Phrase? Disagreement,
     Length ThicknessTakenOff,
     Phrase Sum)
@@ -67,7 +69,7 @@ public sealed record DimensionEstimate(
             var apart = Math.Abs((joined.Dimension.Value - next.Dimension.Value).Millimetres);
             if (apart <= allowed.Millimetres)
             {
-                joined = joined with { Dimension = InverseVariance(joined.Dimension, next.Dimension) };
+                joined = joined with { Dimension = Dimension.Joined(joined.Dimension, next.Dimension) };
                 used.Add(next);
                 continue;
             }
@@ -79,8 +81,10 @@ public sealed record DimensionEstimate(
             joined = better;
         }
 
+        var corrected = readings.Select(r => Corrected(r, along, strip)).ToList();
+        var outliers = OutliersOf(readings, corrected);
         return new DimensionEstimate(
-            joined.Dimension, OutliersOf(readings), disagreement, joined.TakenOff, SumOf(used));
+            joined.Dimension, outliers, outliers.Count > 0 ? null : SpreadOf(readings, corrected), disagreement, joined.TakenOff, SumOf(used));
     }
 
     private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along, StripCheck? strip)
@@ -94,31 +98,51 @@ public sealed record DimensionEstimate(
         // A check line is itself only read so well; that share of the value stays uncertain.
         var scale = strip?.Factor ?? 1;
         var u = Math.Sqrt((s * s / n) + (a * a / 3) + Math.Pow(mean * (strip?.RelativeUncertainty ?? 0), 2));
-        var turns = along switch { MeasuredAlong.Round => 1, MeasuredAlong.HalfRound => 0.5, _ => 0 };
-        var off = turns * Math.PI * accuracy.Thickness.Millimetres;
+        var off = ThicknessRound(accuracy, along);
         return new ToolMean(tool, n, new Dimension(Length.Mm((scale * mean) - off), Length.Mm(CoverageFactor * u)), Length.Mm(off), strip);
     }
+
+    /// <summary>What a tool of a thickness reads too long: π·t a turn.</summary>
+    private static double ThicknessRound(ToolAccuracy accuracy, MeasuredAlong along) =>
+        along switch { MeasuredAlong.Round => 1, MeasuredAlong.HalfRound => 0.5, _ => 0 } * Math.PI * accuracy.Thickness.Millimetres;
+
+    /// <summary>One reading as its own corrections leave it, in millimetres: readings are compared with one another only so.</summary>
+    private static double Corrected((ReadLength Read, MeasuringTool Tool) reading, MeasuredAlong along, StripCheck? strip) =>
+        ((reading.Tool == MeasuringTool.PrintedStrip ? strip?.Factor ?? 1 : 1) * reading.Read.Value.Millimetres) - ThicknessRound(ToolAccuracy.Of(reading.Tool), along);
 
     private static double HalfWidth(ToolAccuracy accuracy, IEnumerable<ReadLength> readings) =>
         Math.Max(accuracy.Error.Millimetres, readings.Max(r => r.Graduation.Millimetres) / 2);
 
-    private static Dimension InverseVariance(Dimension a, Dimension b)
+    /// <summary>
+    /// Readings by one tool that lie further apart than √(U₁² + U₂²) of two single readings, U of the tool as it is and not of the
+    /// spread itself, which would excuse anything.
+    /// </summary>
+    private static Phrase? SpreadOf(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, List<double> corrected)
     {
-        var wa = 1 / Math.Pow(a.Uncertainty.Millimetres, 2);
-        var wb = 1 / Math.Pow(b.Uncertainty.Millimetres, 2);
-        return new Dimension(
-            Length.Mm(((wa * a.Value.Millimetres) + (wb * b.Value.Millimetres)) / (wa + wb)),
-            Length.Mm(1 / Math.Sqrt(wa + wb)));
+        foreach (var tool in readings.Select((r, i) => (r.Read, r.Tool, Value: corrected[i])).GroupBy(r => r.Tool).Where(g => g.Count() > 1))
+        {
+            var accuracy = ToolAccuracy.Of(tool.Key);
+            var one = CoverageFactor * Math.Sqrt(Math.Pow(accuracy.Repeatability.Millimetres, 2) + (Math.Pow(HalfWidth(accuracy, tool.Select(r => r.Read)), 2) / 3));
+            // One step of the scale is never too much: the same length may be read to either side.
+            var step = tool.Max(r => r.Read.Graduation.Millimetres);
+            var (apart, allowed) = (tool.Max(r => r.Value) - tool.Min(r => r.Value), Math.Max(Math.Sqrt(2) * one, step));
+            if (apart > allowed + 1e-6)
+            {
+                return Phrase.Say(
+                    $"The readings by {ToolAccuracy.Name(tool.Key)} lie {Length.Mm(apart)} apart; by their tool they may by {Length.Mm(allowed)}. Read it once more, so that the wrong one stands out.");
+            }
+        }
+
+        return null;
     }
 
-    private static List<Outlier> OutliersOf(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings)
+    private static List<Outlier> OutliersOf(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, List<double> values)
     {
         if (readings.Count < 3)
         {
             return [];
         }
 
-        var values = readings.Select(r => r.Read.Value.Millimetres).ToList();
         var median = Median(values);
         var mad = Median(values.Select(v => Math.Abs(v - median)).ToList());
         var found = new List<Outlier>();

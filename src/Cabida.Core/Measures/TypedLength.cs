@@ -46,6 +46,9 @@ public sealed record LengthRange(Length Least, Length Most)
     /// <summary>Sizes of real goods: 1 mm to 5 m.</summary>
     public static LengthRange Object { get; } = new(Length.Mm(1), Length.Mm(5000));
 
+    /// <summary>Distances between places on real goods: nothing to 5 m.</summary>
+    public static LengthRange Distance { get; } = Object with { Least = Length.Zero };
+
     /// <summary>Margins and gaps: nothing to 1 m.</summary>
     public static LengthRange Margin { get; } = new(Length.Zero, Length.Mm(1000));
 

@@ -61,7 +61,7 @@ public class BellyTests
     [Fact]
     public void A_zone_on_a_bellied_wall_is_laid_on_the_cone_through_its_ends()
     {
-        var sheet = BlankSheet.Of(Jug(("270", "15"), ("330", "60"), ("255", "120")));
+        var sheet = BlankSheet.Of(Jug(("270", "15"), ("310", "60"), ("255", "120")));
         sheet.Findings.ShouldBeEmpty();
         var laid = sheet.Sizes[0].Zones[0];
         var (wall, zone) = (laid.Wall!, laid.Zone!);
@@ -76,7 +76,7 @@ public class BellyTests
     [InlineData("270,15;330,60;255,60.4", "taken at the same height")]
     [InlineData("270,15;330,60;255,190", "above the rim")]
     [InlineData("100,15;700,60;100,120", "the radius changes by")]
-    [InlineData("270,15;105,60;255,120", "It looks like inches read as centimetres")]
+    [InlineData("270,15;10.5 cm,60;255,120", "It looks like inches taken as centimetres")]
     public void Girths_that_cannot_be_are_explained(string typed, string expected)
     {
         var rings = typed.Split(';').Select(r => r.Split(',')).Select(r => (r[0], r[1])).ToArray();

@@ -88,7 +88,8 @@ public class BlankSheetTests
     {
         var sheet = BlankSheet.Of(TestBlanks.Tumbler("400", "100", "40"));
         sheet.Wall.ShouldBeNull();
-        sheet.Findings.ShouldHaveSingleItem().Dimensions.ShouldContain(DimensionKind.GirthUpper);
+        sheet.Findings.Where(f => f.Stops).ShouldHaveSingleItem().Dimensions.ShouldContain(DimensionKind.GirthUpper);
+        sheet.Findings[^1].Message.ToString().ShouldContain("It looks like a diameter: it would be 313.2 mm.");
     }
 
     [Theory]

@@ -29,7 +29,8 @@ public partial class SumsTests
         Gen.Select(Blank(), Zone, Kept.List[0, 3], Margin).Sample((blank, zone, kept, rim) =>
         {
             var laid = BlankSheet.Of(blank with { Zones = [zone], KeptClear = kept, Outline = blank.Outline with { Rim = rim } }).Sizes[0].Zones[0];
-            return laid.Zone is not { } z || (AddsUp(z.Sums[0], z.Width) && AddsUp(z.Sums[1], z.Height) && IsTrue(z));
+            (laid.Zone is not { } z || (AddsUp(z.Sums[0], z.Width) && AddsUp(z.Sums[1], z.Height) && IsTrue(z)))
+                .ShouldBeTrue(laid.Zone is { } told ? $"{told.Sums[0]} | {told.Sums[1]} | {told.Nominal.Bounds} {told.Nominal.Outline.IsValid} {told.Cautious.Outline.IsValid}" : "");
         }, iter: 400);
 
     [Fact]

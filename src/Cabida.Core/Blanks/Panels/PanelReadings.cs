@@ -62,13 +62,7 @@ internal static class PanelReadings
 
     private static Panel? Circle(Estimates rows, List<BlankFinding> findings)
     {
-        var (across, round) = (rows.Is(DimensionKind.Across), rows.Is(DimensionKind.Girth));
-        if (across is not null && round is not null)
-        {
-            Agreement.GirthAndAcross(round, across, "A and B do not agree.", DimensionKind.Girth, DimensionKind.Across, findings);
-        }
-
-        var is1 = across ?? round?.Times(1 / Math.PI);
+        var is1 = RoundReadings.Of(rows, new RoundRows("the edge", DimensionKind.Girth, DimensionKind.Across), findings)?.Times(1 / Math.PI);
         if (is1 is null)
         {
             findings.Add(BlankFinding.Ask(DimensionKind.Across, Phrase.Say($"Read how wide it is across its middle.")));
@@ -151,7 +145,7 @@ internal static class PanelReadings
             if (all.Is(kind) is { } read)
             {
                 Agreement.Same(
-                    new Dimension(followed, Length.Mm(2 * drawn.Uncertainty)), read, kind, to,
+                    new Dimension(followed, Length.Mm(2 * drawn.Uncertainty)), read, kind, all.How(kind), to,
                     (differ, allowed) => Phrase.Say($"{all.Title(kind):strong}. The outline is {followed} {way}; you read {read.Value}. They differ by {differ}, and may by {allowed}. The outline is used."));
             }
         }

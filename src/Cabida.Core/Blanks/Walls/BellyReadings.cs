@@ -8,9 +8,6 @@ internal static class BellyReadings
 {
     private const int Fewest = 3;
 
-    /// <summary>A girth further from the line between its neighbours than this share of it is pointed out.</summary>
-    private const double StandsOut = 0.35;
-
     public static BelliedWall? Of(int girths, Estimates rows, List<BlankFinding> findings)
     {
         var height = rows.Ask(DimensionKind.Height, Phrase.Say($"Read the height along the wall: lay a strip of paper against it from base to rim."), findings);
@@ -18,7 +15,7 @@ internal static class BellyReadings
         for (var i = 1; i <= girths; i++)
         {
             var nth = DimensionRows.Nth(i);
-            var (girth, up) = (rows.Is(DimensionKind.GirthAt, nth), rows.Is(DimensionKind.UpTo, nth));
+            var (girth, up) = (RoundReadings.Of(rows, At(nth), findings), rows.Is(DimensionKind.UpTo, nth));
             if (girth is not null && up is not null)
             {
                 rings.Add((nth, new GirthRing(up.Value.Millimetres, girth)));
@@ -34,7 +31,7 @@ internal static class BellyReadings
         if (rings.Count < Fewest)
         {
             findings.Add(BlankFinding.Ask(DimensionKind.GirthAt, Phrase.Say(
-                $"Read the girth at {Fewest} heights or more, each with how far up from the base it was taken; {rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best.")));
+                $"Read the girth, or across, at {Fewest} heights or more, each with how far up from the base it was taken; {rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best.")));
             return null;
         }
 
@@ -58,7 +55,7 @@ internal static class BellyReadings
             return null;
         }
 
-        Between(sorted, findings);
+        FarGirth.Belly(rows, sorted, findings);
         var narrowest = sorted.MinBy(r => r.Ring.Girth.Value).Ring.Girth;
         if (!WallReadings.Handle(rows, narrowest, findings, out var handle))
         {
@@ -68,24 +65,8 @@ internal static class BellyReadings
         return TooSteep(sorted, findings) ? null : new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
     }
 
-    /// <summary>A girth between two others that lies far outside them is more likely misread than real.</summary>
-    private static void Between(List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)
-    {
-        for (var i = 1; i + 1 < sorted.Count; i++)
-        {
-            var (below, at, above) = (sorted[i - 1].Ring, sorted[i].Ring, sorted[i + 1].Ring);
-            var share = (at.V - below.V) / (above.V - below.V);
-            var line = Length.Mm(((1 - share) * below.Girth.Value.Millimetres) + (share * above.Girth.Value.Millimetres));
-            if (Math.Abs((at.Girth.Value / line) - 1) <= StandsOut)
-            {
-                continue;
-            }
-
-            var told = Phrase.Say(
-                $"{"Girth " + sorted[i].Of:strong} is {at.Girth.Value}, but the girths below and above it, {below.Girth.Value} and {above.Girth.Value}, would make it about {line}.");
-            findings.Add(new BlankFinding(false, [DimensionKind.GirthAt], LikelyMistake.Of(line, at.Girth.Value) is { } why ? told.Then(why) : told.Then(Phrase.Say($"Read it again."))));
-        }
-    }
+    /// <summary>The rows of one girth.</summary>
+    internal static RoundRows At(string nth) => new($"the wall at girth {nth}", DimensionKind.GirthAt, DimensionKind.AcrossAt) { Of = nth };
 
     /// <summary>Between two girths no wall is shorter than the step between their radii.</summary>
     private static bool TooSteep(List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)

@@ -6,9 +6,15 @@ namespace Cabida.Core.Blanks;
 /// <summary>Estimated dimensions → a wall; contradictions and gaps become findings.</summary>
 internal static class WallReadings
 {
+    /// <summary>The rows at the upper mark of a taper.</summary>
+    internal static readonly RoundRows Upper = new("the wall at the upper mark", DimensionKind.GirthUpper, DimensionKind.AcrossUpper) { Otherwise = "A rolled rim would explain it." };
+
+    /// <summary>The rows at the lower mark.</summary>
+    internal static readonly RoundRows Lower = new("the wall at the lower mark", DimensionKind.GirthLower, DimensionKind.AcrossLower) { Otherwise = "A rounded base would explain it." };
+
     public static Wall? Straight(Estimates rows, List<BlankFinding> findings)
     {
-        var girth = Girth(rows, findings);
+        var girth = RoundReadings.Of(rows, new RoundRows("the wall", DimensionKind.Girth, DimensionKind.Across, DimensionKind.HalfGirth), findings);
         var height = rows.Is(DimensionKind.Height);
         if (girth is null)
         {
@@ -28,14 +34,14 @@ internal static class WallReadings
 
     public static Wall? Tapered(Estimates rows, List<BlankFinding> findings)
     {
-        var upper = rows.Is(DimensionKind.GirthUpper);
-        var lower = rows.Is(DimensionKind.GirthLower);
+        var upper = RoundReadings.Of(rows, Upper, findings);
+        var lower = RoundReadings.Of(rows, Lower, findings);
         var upright = rows.Is(DimensionKind.UprightBetween);
         var wall = rows.Is(DimensionKind.WallBetween);
         if (upper is null || lower is null || (wall is null && upright is null))
         {
-            Ask(upper is null, DimensionKind.GirthUpper, Phrase.Say($"Read the girth near the top, where the wall begins to be plain."));
-            Ask(lower is null, DimensionKind.GirthLower, Phrase.Say($"Read the girth near the base, on the same wall."));
+            Ask(upper is null, DimensionKind.GirthUpper, Phrase.Say($"Read the girth near the top, where the wall begins to be plain. Across it does as well."));
+            Ask(lower is null, DimensionKind.GirthLower, Phrase.Say($"Read the girth near the base, on the same wall. Across it does as well."));
             Ask(wall is null && upright is null, DimensionKind.WallBetween, Phrase.Say($"Read the wall between A and B: lay the rule along it. The upright height does as well."));
             return null;
         }
@@ -45,18 +51,14 @@ internal static class WallReadings
             var along = Cone.WallFromUpright(upper, lower, upright);
             if (wall is not null)
             {
-                Agreement.Same(along, wall, DimensionKind.WallBetween, findings, (differ, allowed) => Phrase.Say(
+                Agreement.Same(along, wall, DimensionKind.WallBetween, rows.How(DimensionKind.WallBetween), findings, (differ, allowed) => Phrase.Say(
                     $"{"C and D do not agree.":strong} An upright {upright.Value} with these girths means {along.Value} along the wall; you read {wall.Value}. They differ by {differ}, and may by {allowed}. C is used."));
             }
 
             wall ??= along;
         }
 
-        if (rows.Is(DimensionKind.AcrossUpper) is { } across)
-        {
-            Agreement.GirthAndAcross(upper, across, "A and E do not agree.", DimensionKind.GirthUpper, DimensionKind.AcrossUpper, findings, "A rolled rim would explain it.");
-        }
-
+        FarGirth.Taper(rows, upper, lower, findings);
         var up = rows.Is(DimensionKind.RimToUpper);
         var down = rows.Is(DimensionKind.BaseToLower);
         var height = new Dimension(
@@ -87,7 +89,7 @@ internal static class WallReadings
         if (built.GirthAt(0).Value <= Length.Zero || built.GirthAt(height.Value.Millimetres).Value <= Length.Zero)
         {
             findings.Add(new BlankFinding(true, [DimensionKind.RimToUpper, DimensionKind.BaseToLower], Phrase.Say(
-                $"Carried on to the rim and the base, this wall would come to a point. Read F and G again.")));
+                $"Carried on to the rim and the base, this wall would come to a point. Read {rows.Letter(DimensionKind.RimToUpper)} and {rows.Letter(DimensionKind.BaseToLower)} again.")));
             return null;
         }
 
@@ -105,7 +107,7 @@ internal static class WallReadings
     /// <summary>What a handle blocks; false when it cannot be, or leaves nothing.</summary>
     internal static bool Handle(Estimates rows, Dimension girth, List<BlankFinding> findings, out Dimension? handle)
     {
-        handle = rows.Is(DimensionKind.Handle);
+        handle = rows.Is(DimensionKind.Handle) is { Value: { Millimetres: > 0 } } read ? read : null;
         if (handle is null || handle.Value < girth.Value)
         {
             return true;
@@ -113,26 +115,5 @@ internal static class WallReadings
 
         findings.Add(new BlankFinding(true, [DimensionKind.Handle], Phrase.Say($"The handle cannot block {handle.Value} of a girth of {girth.Value}.")));
         return false;
-    }
-
-    /// <summary>The girth as read; else from the diameter; else from half-way round. What else was read must agree with it.</summary>
-    private static Dimension? Girth(Estimates rows, List<BlankFinding> findings)
-    {
-        var read = rows.Is(DimensionKind.Girth);
-        var across = rows.Is(DimensionKind.Across);
-        var half = rows.Is(DimensionKind.HalfGirth)?.Times(2);
-        var girth = read ?? across?.Times(Math.PI) ?? half;
-        if (read is not null && across is not null)
-        {
-            Agreement.GirthAndAcross(read, across, "A and B do not agree.", DimensionKind.Girth, DimensionKind.Across, findings);
-        }
-
-        if (girth is not null && half is not null && girth != half)
-        {
-            Agreement.Same(girth, half, DimensionKind.HalfGirth, findings, (differ, allowed) => Phrase.Say(
-                $"{"C does not agree with the girth.":strong} Twice half-way round is {half.Value}, the girth {girth.Value}. They differ by {differ}, and may by {allowed}."));
-        }
-
-        return girth;
     }
 }

@@ -19,8 +19,8 @@ internal sealed record ReadZone(
             FieldEcho.Of("right", m.Right, LengthRange.Margin),
             FieldEcho.Of("width", spec.Width, LengthRange.Object),
             FieldEcho.Of("height", spec.Height, LengthRange.Object),
-            FieldEcho.Of("away", spec.Place.Away, Distance),
-            FieldEcho.Of("across", spec.Place.Across, Distance),
+            FieldEcho.Of("away", spec.Place.Away, LengthRange.Distance),
+            FieldEcho.Of("across", spec.Place.Across, LengthRange.Distance),
         ];
         if (echoes.FirstOrDefault(e => e.Problem is not null) is { } wrong)
         {
@@ -31,9 +31,6 @@ internal sealed record ReadZone(
         double? Size(string field) => echoes.First(e => e.Field == field).Value?.Millimetres;
         return (echoes, new ReadZone(spec, Margin("top"), Margin("bottom"), Margin("left"), Margin("right"), Size("width"), Size("height")), null);
     }
-
-    /// <summary>Distances from a datum: nothing to the size of goods.</summary>
-    private static readonly LengthRange Distance = LengthRange.Object with { Least = Length.Zero };
 }
 
 /// <summary>A place kept clear, read; with the uncertainty of where it stands and how large it is.</summary>

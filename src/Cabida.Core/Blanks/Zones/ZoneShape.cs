@@ -124,7 +124,7 @@ public sealed class ZoneShape
 
         var rest = cutting.Aggregate((NetTopologySuite.Geometries.Geometry)Outline, (left, place) => Overlay.Difference(left, place));
         var here = Outlines.Factory.CreatePoint(Datum.ToCoordinate());
-        var part = Outlines.PolygonsOf(rest).OrderByDescending(p => p.Contains(here)).ThenByDescending(p => p.Area).FirstOrDefault();
+        var part = Outlines.PolygonsOf(rest).Select(Spikes.Without).OfType<Polygon>().OrderByDescending(p => p.Contains(here)).ThenByDescending(p => p.Area).FirstOrDefault();
         if (part is null)
         {
             return null;
