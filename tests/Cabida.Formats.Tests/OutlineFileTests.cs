@@ -41,6 +41,23 @@ public class OutlineFileTests
     [InlineData("hello", "neither an SVG nor a DXF")]
     public void A_file_without_an_outline_says_what_is_wrong(string file, string expected) => Svg(file).Problem!.ToString().ShouldContain(expected);
 
+    [Theory]
+    [InlineData("M10 10 90 60 90 10 10 60Z", "40.0 mm from its left and 25.0 mm above its foot")]
+    [InlineData("M10 10 90 70 90 10 30 70Z", "crosses itself")]
+    [InlineData("M10 10C200 10-100 60 90 60L90 10 10 60Z", "crosses itself")]
+    [InlineData("M0 0H100V60H0Z M20 20H120V30H20Z", "crosses itself or its holes 100.0 mm from its left")]
+    [InlineData("M0 0H100V60H0Z M20 20H60V40H20Z M50 30H80V50H50Z", "crosses itself or its holes")]
+    [InlineData("M0 0H100V60H0Z M20 20 60 40 60 20 20 40Z", "crosses itself or its holes 40.0 mm from its left and 30.0 mm above its foot")]
+    public void A_bow_tie_or_holes_that_cross_are_refused_with_their_place(string path, string expected)
+    {
+        Svg($"""<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="100mm" viewBox="0 0 200 100"><path d="{path}"/></svg>""")
+            .Problem.ShouldNotBeNull().ToString().ShouldContain(expected);
+    }
+
+    [Fact]
+    public void A_bow_tie_of_a_dxf_is_refused_too() =>
+        Dxf(4, "LINE 10 0 20 0 11 30 21 20", "LINE 10 30 20 20 11 30 21 0", "LINE 10 30 20 0 11 0 21 20", "LINE 10 0 20 20 11 0 21 0").Problem!.ToString().ShouldContain("crosses itself 15.0 mm from its left and 10.0 mm above");
+
     [Fact]
     public void A_dxf_of_lines_and_arcs_in_inches_is_joined_end_to_end()
     {

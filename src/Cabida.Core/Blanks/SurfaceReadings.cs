@@ -88,6 +88,11 @@ internal static class SurfaceReadings
                 continue;
             }
 
+            if (ClearShapes.Off(clear, area.Value, wall, facing == Facing.Back && back is not null ? back : panel) is { } off)
+            {
+                findings.Add(new BlankFinding(false, [], off));
+            }
+
             places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, facing));
         }
 

@@ -123,8 +123,11 @@ internal static class PanelReadings
         var polygon = Outlines.Factory.CreatePolygon((LinearRing)rings[0].ExteriorRing, [.. rings.Skip(1).Select(r => (LinearRing)r.ExteriorRing)]);
         if (new IsValidOp(polygon).ValidationError is { } error)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say(
-                $"The outline crosses itself or its holes about {Length.Mm(error.Coordinate.X)} across and {Length.Mm(error.Coordinate.Y)} up. Mend it in the drawing, or follow it again.")));
+            var from = Box.Of(rings[0])!.Value;
+            Phrase where = Phrase.Say($"{Length.Mm(error.Coordinate.X - from.MinX)} from its left and {Length.Mm(error.Coordinate.Y - from.MinY)} above its foot");
+            findings.Add(new BlankFinding(true, [], error.ErrorType == TopologyValidationErrors.HoleOutsideShell
+                ? Phrase.Say($"A hole of the outline lies outside it, {where}. Mend it in the drawing, or follow it again.")
+                : Phrase.Say($"The outline crosses itself or its holes, {where}. Mend it in the drawing, or follow it again.")));
             return null;
         }
 

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
 
@@ -37,6 +38,36 @@ internal static class ClearShapes
             ClearShape.Strip => Outlines.Rectangle(new Box(x - (clear.Width / 2) - grown, -Across, x + (clear.Width / 2) + grown, Across)),
             _ => throw new ArgumentOutOfRangeException(nameof(clear)),
         });
+    }
+
+    /// <summary>What is to be said of a place that does not lie on the goods, or of a hole that goes over their edge; null where all is well.</summary>
+    /// <param name="clear">The place.</param>
+    /// <param name="area">Where it lies, as it is.</param>
+    /// <param name="wall">The wall it is on; null on a panel.</param>
+    /// <param name="panel">The panel it is on; null on a wall.</param>
+    public static Phrase? Off(ReadClear clear, Polygon area, Wall? wall, Panel? panel)
+    {
+        var name = clear.Spec.Name;
+        if (panel is null)
+        {
+            var (box, height) = (Box.Of(area)!.Value, wall!.Height.Value.Millimetres);
+            var above = Math.Max(box.MinY - height, -box.MaxY);
+            return clear.Spec.Shape != ClearShape.Strip && above >= 0
+                ? Phrase.Say($"{name:strong} lies {(box.MinY > 0 ? "above the rim" : "below the base")}, {Length.Mm(above)} off the wall: it keeps nothing clear. Look at where it is measured from.") : null;
+        }
+
+        if (!Overlay.Meet(area, panel.Nominal))
+        {
+            return Phrase.Say($"{name:strong} lies {Length.Mm(Overlay.Distance(area, panel.Nominal))} off the panel: it keeps nothing clear. Look at where it is measured from.");
+        }
+
+        if (!clear.Spec.IsHole || clear.Spec.Shape is ClearShape.Band or ClearShape.Strip || Overlay.Covers(panel.Nominal, area))
+        {
+            return null;
+        }
+
+        var over = Overlay.Difference(area, panel.Nominal).Coordinates.Max(c => Overlay.Distance(Outlines.Factory.CreatePoint(c), panel.Nominal));
+        return over > clear.Uncertainty.Millimetres ? Phrase.Say($"{name:strong} is a hole and goes {Length.Mm(over)} over the edge. Look at where it is measured from, and at its size.") : null;
     }
 
     /// <summary>A round or long hole with round ends, grown; the round ends circumscribed.</summary>

@@ -1,0 +1,58 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using CsCheck;
+using static Cabida.Core.Tests.TestBlanks;
+
+namespace Cabida.Core.Tests.Blanks;
+
+/// <summary>Holes and other places that do not lie where the goods are, are told; those that do are not.</summary>
+public class ClearPlacesTests
+{
+    private static readonly Blank Tag = new("Tag", SurfaceKind.Flat, [Read(DimensionKind.Width, MeasuringTool.SteelRule, "90"), Read(DimensionKind.Height, MeasuringTool.SteelRule, "50")]) { Zones = [Wrap with { Margins = ZoneMargins.All(TypedLength.Mm(3)) }] };
+
+    [Fact]
+    public void A_hole_is_told_just_where_it_leaves_a_rectangle_by_more_than_is_uncertain() =>
+        Gen.Select(Gen.Double[0, 80], Gen.Double[0, 80], Gen.Double[2, 12], Gen.Enum<Sideways>(), Gen.OneOf(Gen.Const(Datum.Top), Gen.Const(Datum.Bottom))).Sample((across, away, size, side, from) =>
+        {
+            var hole = new KeptClear("h", "Cord hole", ClearShape.Round) { IsHole = true, Width = Mm(size), Place = new Place { From = from, Away = Mm(away), Side = side, Across = Mm(across) } };
+            var told = BlankSheet.Of(Tag with { KeptClear = [hole] }).Findings.Select(f => f.Message.ToString()).SingleOrDefault(m => m.StartsWith("Cord hole", StringComparison.Ordinal));
+            // By hand: away is to the near edge of the hole, across to its middle; the panel is 90 × 50.
+            double x = side == Sideways.Centred ? 0 : Math.Round(across, 1), r = Math.Round(size, 1) / 2, low = Math.Round(away, 1), high = low + (2 * r);
+            var over = Math.Max(x + r - 45, high - 50);
+            var allowed = 2 * Math.Sqrt(0.09 + (0.25 / 3)) * Math.Sqrt(3);
+            if (over > allowed + 0.2)
+            {
+                told.ShouldNotBeNull().ShouldContain(x - r > 45.01 || low > 50.01 ? "off the panel" : "");
+            }
+            else if (over < allowed - 0.2)
+            {
+                told.ShouldBeNull();
+            }
+        }, iter: 500);
+
+    [Theory]
+    [InlineData(ClearShape.Box, "120", "lies above the rim")]
+    [InlineData(ClearShape.Band, "120", "lies above the rim")]
+    [InlineData(ClearShape.Box, "60", null)]
+    [InlineData(ClearShape.Strip, "120", null)]
+    public void A_place_above_the_rim_of_a_wall_is_told(ClearShape shape, string away, string? told)
+    {
+        var place = new KeptClear("k", "Badge", shape) { Width = TypedLength.Mm(12), Height = TypedLength.Mm(8), Place = new Place { From = Datum.Bottom, Away = new(away) } };
+        BlankSheet.Of(Mug() with { KeptClear = [place] }).Findings.Select(f => f.Message.ToString()).SingleOrDefault(m => m.StartsWith("Badge", StringComparison.Ordinal) && (told is null || m.Contains(told, StringComparison.Ordinal)))
+            .ShouldSatisfyAllConditions(m => (m is not null).ShouldBe(told is not null));
+    }
+
+    [Fact]
+    public void A_drawn_outline_says_whether_it_crosses_itself_or_has_a_hole_outside()
+    {
+        static string Told(params PlanePoint[][] rings) => BlankSheet.Of(new Blank("Plate", SurfaceKind.Flat, []) { Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline(rings, "by hand", 0.1) }, Zones = [Wrap] }).Findings[0].Message.ToString();
+        PlanePoint[] bowTie = [new(5, 5), new(45, 35), new(45, 5), new(5, 35)];
+        Told(bowTie).ShouldContain("crosses itself or its holes, 20.0 mm from its left and 15.0 mm above its foot");
+        PlanePoint[] plate = [new(0, 0), new(100, 0), new(100, 60), new(0, 60)];
+        Told(plate, [new(120, 10), new(130, 10), new(130, 20)]).ShouldContain("A hole of the outline lies outside it");
+        Told(plate, [new(90, 10), new(130, 10), new(130, 20)]).ShouldContain("crosses itself or its holes");
+    }
+
+    private static TypedLength Mm(double mm) => TypedLength.Mm(Math.Round(mm, 1));
+}
