@@ -19,7 +19,7 @@ internal static class Truth
         var head = PictureHead.Read(png).Value;
         var picture = GreyReader.Read(png, head).Value;
         var scale = SheetRendering.CornersOf(sheet) is { } corners
-            ? PictureScale.OfSheet(corners, Core.Measures.Length.Mm(sheet.Width), Core.Measures.Length.Mm(sheet.Height)).Value
+            ? PictureScale.OfSheet(corners, Core.Measures.Length.Mm(sheet.Width), Core.Measures.Length.Mm(sheet.Height), (head.Width, head.Height)).Value
             : PictureScale.OfScan(scan.DotsPerInch, head.Height).Value;
         return OutlineTrace.Of(picture, scale, settings ?? Plain).Value;
     }

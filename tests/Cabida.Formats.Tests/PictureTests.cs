@@ -54,6 +54,54 @@ public class PictureTests
         PictureHead.Read(Jpeg(0xC2)).Problem!.ToString().ShouldContain("progressive");
     }
 
+    /// <summary>Where the stored upper left and upper right corners are seen, after the table of Exif 2.32.</summary>
+    [Theory]
+    [InlineData(1, "upper left", "upper right")]
+    [InlineData(2, "upper right", "upper left")]
+    [InlineData(3, "lower right", "lower left")]
+    [InlineData(4, "lower left", "lower right")]
+    [InlineData(5, "upper left", "lower left")]
+    [InlineData(6, "upper right", "lower right")]
+    [InlineData(7, "lower right", "upper right")]
+    [InlineData(8, "lower left", "upper left")]
+    public void A_picture_is_turned_as_its_camera_notes(int turn, string first, string second)
+    {
+        // Black at the stored upper left, grey at the upper right, white elsewhere.
+        using var bitmap = new SKBitmap(96, 64);
+        bitmap.Erase(SKColors.White);
+        using (var canvas = new SKCanvas(bitmap))
+        {
+            canvas.DrawRect(0, 0, 16, 16, new SKPaint { Color = SKColors.Black });
+            canvas.DrawRect(80, 0, 16, 16, new SKPaint { Color = new SKColor(128, 128, 128) });
+        }
+
+        foreach (var little in new[] { true, false })
+        {
+            using var plain = bitmap.Encode(SKEncodedImageFormat.Jpeg, 100);
+            var file = WithTurn(plain.ToArray(), turn, little);
+            var head = PictureHead.Read(file).Value;
+            (head.Width, head.Height).ShouldBe(turn >= 5 ? (64, 96) : (96, 64));
+            var grey = GreyReader.Read(file, head).Value;
+            (int X, int Y) At(string corner) => (corner.EndsWith("left", StringComparison.Ordinal) ? 8 : head.Width - 8, corner.StartsWith("upper", StringComparison.Ordinal) ? 8 : head.Height - 8);
+            ((double)grey.Pixels[(At(first).Y * grey.Width) + At(first).X]).ShouldBe(0, 6);
+            ((double)grey.Pixels[(At(second).Y * grey.Width) + At(second).X]).ShouldBe(128, 6);
+            using var shown = SKBitmap.Decode(PicturePreview.Of(file, 2000));
+            (shown.Width, shown.Height).ShouldBe((head.Width, head.Height));
+            ((double)shown.GetPixel(At(first).X, At(first).Y).Red).ShouldBe(0, 12);
+            ((double)shown.GetPixel(At(second).X, At(second).Y).Red).ShouldBe(128, 12);
+            var colour = ColourReader.Read(file).Value.Picture;
+            ((double)colour.Pixels[3 * ((At(first).Y * colour.Width) + At(first).X)]).ShouldBe(0, 12);
+        }
+    }
+
+    private static byte[] WithTurn(byte[] jpeg, int turn, bool little)
+    {
+        byte[] Two(int n) => little ? [(byte)n, (byte)(n >> 8)] : [(byte)(n >> 8), (byte)n];
+        byte[] Four(int n) => little ? [.. Two(n), 0, 0] : [0, 0, .. Two(n)];
+        byte[] exif = [.. "Exif\0\0"u8, .. little ? "II"u8 : "MM"u8, .. Two(42), .. Four(8), .. Two(2), .. Two(0x010F), .. Two(2), .. Four(1), .. Four(0), .. Two(0x0112), .. Two(3), .. Four(1), .. Two(turn), 0, 0, .. Four(0)];
+        return [0xFF, 0xD8, 0xFF, 0xE1, (byte)((exif.Length + 2) >> 8), (byte)(exif.Length + 2), .. exif, .. jpeg.AsSpan(2)];
+    }
+
     [Fact]
     public void A_picture_cut_short_says_so()
     {

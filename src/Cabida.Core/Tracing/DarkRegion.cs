@@ -15,6 +15,9 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
     /// <summary>The region in one of whose holes it lies; null on open paper.</summary>
     public DarkRegion? Parent { get; private set; }
 
+    /// <summary>The share of its outer edge that is soft.</summary>
+    public double Soft { get; private init; }
+
     /// <summary>The length of its outer edge.</summary>
     public double Perimeter { get; } = LengthOf(Outer);
 
@@ -25,7 +28,7 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
     public bool IsClosedLine(double widest) => Holes.Count > 0 && Thickness <= widest && AreaOf(Holes[0]) >= OpenShare * AreaOf(Outer);
 
     /// <summary>Sorts contours into regions with their holes, each knowing what it lies in.</summary>
-    public static IReadOnlyList<DarkRegion> Of(IReadOnlyList<LevelContour> contours, Func<LevelContour, IReadOnlyList<PlanePoint>> refined, CancellationToken stop)
+    public static IReadOnlyList<DarkRegion> Of(IReadOnlyList<LevelContour> contours, Func<LevelContour, IReadOnlyList<PlanePoint>> refined, Func<LevelContour, double> softness, CancellationToken stop)
     {
         var outer = contours.Where(c => c.SignedArea > 0).OrderBy(c => c.SignedArea).ToList();
         var shapes = outer.Select(c => Outlines.Ring(c.Points)).ToList();
@@ -35,7 +38,7 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
         {
             stop.ThrowIfCancellationRequested();
             regions.Add(new DarkRegion(
-                refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder));
+                refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder) { Soft = softness(outer[i]) });
         }
 
         for (var i = 0; i < regions.Count; i++)

@@ -27,6 +27,9 @@ public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoot
 {
     /// <summary>Whether an outline that lies a little crooked on the paper is turned upright.</summary>
     public bool Straighten { get; init; }
+
+    /// <summary>What is darker than the paper by this share is drawing; null to let the picture tell.</summary>
+    public double? Contrast { get; init; }
 }
 
 /// <summary>An outline found on a picture.</summary>
@@ -37,13 +40,18 @@ public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoot
 /// <param name="Area">What it encloses, in square millimetres.</param>
 /// <param name="Problem">Why it cannot be used; null when it can.</param>
 public sealed record FoundOutline(
-    IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, IReadOnlyList<IReadOnlyList<PlanePoint>> OnPicture, bool IsLine, double? LineWidth, double Area, Phrase? Problem);
+    IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, IReadOnlyList<IReadOnlyList<PlanePoint>> OnPicture, bool IsLine, double? LineWidth, double Area, Phrase? Problem)
+{
+    /// <summary>What is worth saying of it: how far it was turned, what was cut off, where its edge is soft.</summary>
+    public IReadOnlyList<Phrase> Notes { get; init; } = [];
+}
 
 /// <summary>What was found on a picture.</summary>
 /// <param name="Outlines">The outlines, largest first.</param>
 /// <param name="Notes">What is worth saying.</param>
 /// <param name="Uncertainty">How far each edge may be out, in millimetres.</param>
-public sealed record TraceResult(IReadOnlyList<FoundOutline> Outlines, IReadOnlyList<Phrase> Notes, double Uncertainty);
+/// <param name="Contrast">The share by which drawing was taken to be darker than the paper.</param>
+public sealed record TraceResult(IReadOnlyList<FoundOutline> Outlines, IReadOnlyList<Phrase> Notes, double Uncertainty, double Contrast);
 
 /// <summary>
 /// Finds outlines on a picture of paper: the paper's light is taken out, contours are found where the drawing is darker
@@ -66,6 +74,12 @@ public static class OutlineTrace
 
     private const double NoiseTimes = 6;
 
+    /// <summary>Contrasts that are tried in turn where something at the usual one is a shadow and no drawing.</summary>
+    private static readonly double[] Stronger = [0.2, 0.3, 0.42, 0.55];
+
+    /// <summary>More of an outline than this running along no edge is worth a word.</summary>
+    private const double MostSoft = 0.06;
+
     /// <summary>Neighbours along the outline count this far when it is smoothed, in pixels.</summary>
     private const double SmoothedOver = 3;
 
@@ -79,31 +93,61 @@ public static class OutlineTrace
         var sheet = scale.Sheet is { } corners ? new SheetWindow(corners, picture) : null;
         var light = PaperLight.Of(picture, (x, y) => (sheet?.Contains(x, y) ?? true) && !settings.Erased.Any(e => Holds(e, x, y)));
         Erase(picture, light, settings.Erased);
-        var level = 1 - Math.Max(LeastContrast, NoiseTimes * light.Noise);
-        var contours = LevelContours.Of(picture, light, level, sheet is null ? _ => (0, picture.Width) : sheet.Row, stop);
-        if (contours is null)
+        var usual = Math.Max(LeastContrast, NoiseTimes * light.Noise);
+        var first = At(settings.Contrast ?? usual);
+        if (first is null)
         {
             return Outcome<TraceResult>.Fail(Phrase.Say($"This picture is full of edges, so no drawing can be told from it. Lay the object's outline on plain paper and scan that."));
         }
 
-        var large = contours.Where(c => Math.Abs(c.SignedArea) * scale.Pixel * scale.Pixel >= LeastArea).ToList();
+        var notes = new List<Phrase>();
+        var used = first;
+        if (settings.Contrast is null && first.Softest > MostSoft)
+        {
+            // A shadow ends in no edge; what is drawn does, at whatever contrast it is looked for.
+            used = Stronger.Where(c => c > usual).Select(At).FirstOrDefault(t => t is { Large.Count: > 0 } && t.Softest <= MostSoft) ?? first;
+            if (used != first)
+            {
+                notes.Add(Phrase.Say($"Something soft, as a shadow is, was left out: only what is {100 * used.Contrast:0} % darker than the paper was followed. If part of the drawing is missing, choose the contrast yourself."));
+            }
+        }
+
+        var large = used.Large;
         if (large.Count == 0)
         {
-            return Outcome<TraceResult>.Fail(contours.Count == 0
+            return Outcome<TraceResult>.Fail(used.Any == 0
                 ? Phrase.Say($"Nothing darker than the paper was found. Draw the outline more strongly, or scan it with more contrast.")
                 : Phrase.Say($"Only specks were found, none as large as {Length.Mm(Math.Sqrt(LeastArea))} across. Is the resolution right?"));
         }
 
-        var regions = DarkRegion.Of(large, c => EdgeRefinement.Of(c, picture, light), stop);
+        var regions = DarkRegion.Of(large, c => EdgeRefinement.Of(c, picture, light), c => EdgeSoftness.Of(c, picture, light), stop);
         var found = new FoundOutlines(scale, settings).Of(regions).OrderByDescending(o => o.Area).ToList();
-        var notes = new List<Phrase>();
         if (found.Count > MostOutlines)
         {
             notes.Add(Phrase.Say($"{found.Count} outlines were found; the {MostOutlines} largest are shown. Erase what is not wanted, or scan less of the paper."));
         }
 
-        return Outcome<TraceResult>.Of(new TraceResult([.. found.Take(MostOutlines)], notes, scale.Uncertainty));
+        return Outcome<TraceResult>.Of(new TraceResult([.. found.Take(MostOutlines)], notes, scale.Uncertainty, used.Contrast));
+
+        Tried? At(double contrast)
+        {
+            var contours = LevelContours.Of(picture, light, 1 - contrast, sheet is null ? _ => (0, picture.Width) : sheet.Row, stop);
+            if (contours is null)
+            {
+                return null;
+            }
+
+            var large = contours.Where(c => Math.Abs(c.SignedArea) * scale.Pixel * scale.Pixel >= LeastArea).ToList();
+            return new Tried(contrast, contours.Count, large, large.Count == 0 ? 0 : large.Max(c => EdgeSoftness.Of(c, picture, light)));
+        }
     }
+
+    /// <summary>What was found at a contrast.</summary>
+    /// <param name="Contrast">The contrast.</param>
+    /// <param name="Any">How many contours there are, specks counted in.</param>
+    /// <param name="Large">Those that are no specks.</param>
+    /// <param name="Softest">How much of the softest of them runs along no edge.</param>
+    private sealed record Tried(double Contrast, int Any, List<LevelContour> Large, double Softest);
 
     private static bool Holds(Box e, double x, double y) => x >= e.MinX && x <= e.MaxX && y >= e.MinY && y <= e.MaxY;
 
@@ -147,19 +191,36 @@ public static class OutlineTrace
             var problem = region.TouchesBorder ? RunsOff()
                 : region.Thickness < widest / 2 && region.Thickness * 12 < region.Perimeter ? Phrase.Say($"This line does not close. Draw the gap shut and scan it again.")
                 : null;
-            return Settled([region.Outer, .. region.Holes], false, null, problem);
+            return Settled([region.Outer, .. region.Holes], false, null, problem, Soft(region));
         }
 
         private FoundOutline Line(DarkRegion region, IReadOnlyList<DarkRegion> inside, HashSet<DarkRegion> lines)
         {
-            var inner = region.Holes[0];
-            var outline = Edge(region.Outer, inner, settings.Edge);
-            var holes = inside.Where(h => !h.TouchesBorder).Select(h => lines.Contains(h)
+            var cut = 0;
+            IReadOnlyList<PlanePoint> Clean(DarkRegion line, LineEdge edge)
+            {
+                var (outer, over) = edge == LineEdge.Inner ? (line.Outer, 0) : Overruns.Off(line.Outer, line.Thickness, outer: true);
+                var (inner, into) = edge == LineEdge.Outer ? (line.Holes[0], 0) : Overruns.Off(line.Holes[0], line.Thickness, outer: false);
+                cut += over + into;
+                return Edge(outer, inner, edge);
+            }
+
+            var outline = Clean(region, settings.Edge);
+            List<IReadOnlyList<PlanePoint>> holes = [.. inside.Where(h => !h.TouchesBorder).Select(h => lines.Contains(h)
                 // Of a hole's line the edge towards the material is its outer one.
-                ? Edge(h.Outer, h.Holes[0], settings.Edge switch { LineEdge.Inner => LineEdge.Outer, LineEdge.Outer => LineEdge.Inner, _ => LineEdge.Middle })
-                : h.Outer);
-            return Settled([outline, .. holes], true, region.Thickness * scale.Pixel, region.TouchesBorder ? RunsOff() : null);
+                ? Clean(h, settings.Edge switch { LineEdge.Inner => LineEdge.Outer, LineEdge.Outer => LineEdge.Inner, _ => LineEdge.Middle })
+                : h.Outer)];
+            List<Phrase> notes = [.. Soft(region)];
+            if (cut > 0)
+            {
+                notes.Add(cut == 1 ? Phrase.Say($"The pencil ran over at one place; that was cut off.") : Phrase.Say($"The pencil ran over at {cut} places; that was cut off."));
+            }
+
+            return Settled([outline, .. holes], true, region.Thickness * scale.Pixel, region.TouchesBorder ? RunsOff() : null, notes);
         }
+
+        private static IReadOnlyList<Phrase> Soft(DarkRegion region) => region.Soft <= MostSoft ? [] :
+            [Phrase.Say($"{100 * region.Soft:0} % of its edge is soft, as a shadow’s is, so it may lie anywhere there. Light it evenly and take it again, or ask for more contrast.")];
 
         private static Phrase RunsOff() => Phrase.Say($"This shape runs off the picture. Scan it again with paper all round.");
 
@@ -182,8 +243,9 @@ public static class OutlineTrace
             })];
         }
 
-        private FoundOutline Settled(IReadOnlyList<IReadOnlyList<PlanePoint>> pixels, bool isLine, double? lineWidth, Phrase? problem)
+        private FoundOutline Settled(IReadOnlyList<IReadOnlyList<PlanePoint>> pixels, bool isLine, double? lineWidth, Phrase? problem, IReadOnlyList<Phrase> told)
         {
+            List<Phrase> notes = [.. told];
             List<IReadOnlyList<PlanePoint>> rings = [.. pixels
                 .Select(IReadOnlyList<PlanePoint> (r) => OutlineSmoothing.Of([.. r.Select(scale.OnPaper)], SmoothedOver * scale.Pixel, settings.Smoothing)).Where(r => r.Count >= 3)];
             if (rings.Count > 0 && settings.Allowance > 0)
@@ -193,7 +255,16 @@ public static class OutlineTrace
 
             if (rings.Count > 0 && settings.Straighten)
             {
-                rings = Straightening.Upright(rings);
+                var upright = Straightening.Upright(rings);
+                rings = [.. upright.Rings];
+                if (!upright.HasEdge)
+                {
+                    notes.Add(Phrase.Say($"It has no clear upright edge, so it was not turned."));
+                }
+                else if (upright.By.Degrees != 0)
+                {
+                    notes.Add(Phrase.Say($"Turned by {Math.Abs(upright.By.Degrees):0.0}° {(upright.By.Degrees > 0 ? "to the left" : "to the right")}, to stand upright."));
+                }
             }
 
             IReadOnlyList<IReadOnlyList<PlanePoint>> shown = [.. pixels.Select(r => OutlineSmoothing.Simplified(r, 0.5))];
@@ -202,7 +273,7 @@ public static class OutlineTrace
                 return new FoundOutline([], shown, isLine, lineWidth, 0, problem ?? Phrase.Say($"Nothing is left of it once the pencil’s allowance is taken off."));
             }
 
-            return new FoundOutline(rings, shown, isLine, lineWidth, rings.Select((r, i) => (i == 0 ? 1 : -1) * Outlines.Ring(r).Area).Sum(), problem);
+            return new FoundOutline(rings, shown, isLine, lineWidth, rings.Select((r, i) => (i == 0 ? 1 : -1) * Outlines.Ring(r).Area).Sum(), problem) { Notes = notes };
         }
 
         /// <summary>The pencil ran outside the material everywhere: its outline shrinks and its holes grow by the allowance.</summary>

@@ -29,6 +29,9 @@ public sealed class PictureScale
     /// <summary>How far an edge of a thing that was followed may be out, in millimetres, for a thing of the size of the picture.</summary>
     public double Uncertainty { get; }
 
+    /// <summary>Whether the sheet was found lying across.</summary>
+    public bool LiesAcross { get; private init; }
+
     /// <summary>A scan of a known resolution.</summary>
     /// <param name="dotsPerInch">Dots an inch.</param>
     /// <param name="height">Pixels down.</param>
@@ -65,22 +68,30 @@ public sealed class PictureScale
     }
 
     /// <summary>A photograph of a sheet of known size, in any perspective.</summary>
-    /// <param name="corners">Its corners in pixels: upper left, upper right, lower right, lower left.</param>
-    /// <param name="width">The sheet's width.</param>
+    /// <param name="marked">Its corners in pixels, in any order.</param>
+    /// <param name="width">The sheet's width, as it is usually said.</param>
     /// <param name="height">The sheet's height.</param>
-    public static Outcome<PictureScale> OfSheet(IReadOnlyList<PlanePoint> corners, Length width, Length height)
+    /// <param name="picture">The picture's size in pixels.</param>
+    /// <param name="lies">How it lies, where the maker says it.</param>
+    public static Outcome<PictureScale> OfSheet(IReadOnlyList<PlanePoint> marked, Length width, Length height, (int Width, int Height) picture, SheetLies lies = SheetLies.AsSeen)
     {
-        ArgumentNullException.ThrowIfNull(corners);
-        if (corners.Count != 4 || !IsConvex(corners))
+        ArgumentNullException.ThrowIfNull(marked);
+        if (SheetLying.InOrder(marked) is not { } corners)
         {
-            return Outcome<PictureScale>.Fail(Phrase.Say(
-                $"The four corners do not make a sheet. Mark them in turn: upper left, upper right, lower right, lower left."));
+            return Outcome<PictureScale>.Fail(Phrase.Say($"The four corners do not make a sheet: one of them lies between the others. Move it to its corner."));
         }
 
-        var (w, t) = (width.Millimetres, height.Millimetres);
+        var lying = SheetLying.Of(corners, (width, height), picture, lies);
+        if (lying.Problem is { } asks)
+        {
+            return Outcome<PictureScale>.Fail(asks);
+        }
+
+        var across = lying.Value == SheetLies.Across;
+        var (w, t) = across ? (height.Millimetres, width.Millimetres) : (width.Millimetres, height.Millimetres);
         PlanePoint[] paper = [new(0, t), new(w, t), new(w, 0), new(0, 0)];
         var pixel = (w + t) / (corners[0].To(corners[1]) + corners[1].To(corners[2]));
-        return Outcome<PictureScale>.Of(new PictureScale(Homography(corners, paper), corners, pixel, pixel + (0.00125 * Math.Max(w, t))));
+        return Outcome<PictureScale>.Of(new PictureScale(Homography(corners, paper), corners, pixel, pixel + (0.00125 * Math.Max(w, t))) { LiesAcross = across });
     }
 
     /// <summary>Where a place on the picture lies on the paper.</summary>
@@ -88,16 +99,6 @@ public sealed class PictureScale
     {
         var d = (h[6] * pixel.X) + (h[7] * pixel.Y) + 1;
         return new PlanePoint(((h[0] * pixel.X) + (h[1] * pixel.Y) + h[2]) / d, ((h[3] * pixel.X) + (h[4] * pixel.Y) + h[5]) / d);
-    }
-
-    private static bool IsConvex(IReadOnlyList<PlanePoint> c)
-    {
-        var turns = Enumerable.Range(0, 4).Select(i =>
-        {
-            PlanePoint a = c[i], b = c[(i + 1) % 4], d = c[(i + 2) % 4];
-            return ((b.X - a.X) * (d.Y - b.Y)) - ((b.Y - a.Y) * (d.X - b.X));
-        }).ToList();
-        return turns.All(t => t > 1) || turns.All(t => t < -1);
     }
 
     /// <summary>The projective map of four points to four points: eight linear equations, solved by elimination with pivoting.</summary>

@@ -3,42 +3,96 @@ using Cabida.Core.Geometry;
 namespace Cabida.Core.Tracing;
 
 /// <summary>
-/// Turns an outline that lay crooked on the paper so that the smallest rectangle round it stands upright. Its sides lie along
-/// edges of the convex hull (Freeman and Shapira 1975), so only those directions are tried.
+/// Turns an outline that lay crooked on the paper upright by its straight edges: the directions of all of it are counted modulo a quarter
+/// turn, each by its length, and the strongest is the edge. What has none (a star, a leaf, a ring) is left as it lies.
 /// </summary>
 public static class Straightening
 {
-    /// <summary>Paper is never laid more crooked than this by mistake; what leans more was drawn so. Radians.</summary>
-    private const double Most = 12 * Math.PI / 180;
+    /// <summary>Paper is never laid more crooked than this by mistake; what leans more was drawn so. Degrees.</summary>
+    private const double Most = 12;
 
-    /// <summary>A rectangle must be smaller than the upright one by this share, or there is nothing to straighten.</summary>
-    private const double WorthIt = 0.002;
+    /// <summary>Directions are counted together when they lie this near; degrees.</summary>
+    private const double Window = 0.8;
 
-    /// <summary>The rings turned together about the origin; as they are when they lean too far or not at all.</summary>
-    public static List<IReadOnlyList<PlanePoint>> Upright(IReadOnlyList<IReadOnlyList<PlanePoint>> rings)
+    /// <summary>An upright edge makes at least this share of the outline.</summary>
+    private const double LeastShare = 0.27;
+
+    /// <summary>Chords of this share of the whole outline are looked at, so that the jitter of a pencil does not hide an edge.</summary>
+    private const double Chord = 0.03;
+
+    /// <summary>Turning by less than this changes nothing; degrees.</summary>
+    private const double WorthIt = 0.05;
+
+    /// <summary>What came of it.</summary>
+    /// <param name="Rings">The rings, turned together about the origin.</param>
+    /// <param name="By">How far they were turned, anticlockwise; zero where they stood upright or lean too far.</param>
+    /// <param name="HasEdge">Whether there is a clear upright edge at all.</param>
+    public sealed record Straightened(IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, Measures.Angle By, bool HasEdge);
+
+    /// <summary>The rings stood upright.</summary>
+    public static Straightened Upright(IReadOnlyList<IReadOnlyList<PlanePoint>> rings)
     {
         ArgumentNullException.ThrowIfNull(rings);
-        var hull = Outlines.Ring(rings[0]).ConvexHull().Coordinates.Select(c => new PlanePoint(c.X, c.Y)).ToList();
-        var (best, least) = (0.0, Area(hull, 0) * (1 - WorthIt));
-        for (var i = 0; i + 1 < hull.Count; i++)
+        var directions = Directions(rings[0]);
+        var total = directions.Sum(d => d.Length);
+        var found = (Lean: 0.0, Share: 0.0);
+        // Leans lie between −45° and 45°; the window is moved from one direction to the next.
+        foreach (var (lean, _) in directions)
         {
-            // An edge may stand along either side of the rectangle.
-            var lean = Math.Atan2(hull[i + 1].Y - hull[i].Y, hull[i + 1].X - hull[i].X);
-            lean -= Math.Round(lean / (Math.PI / 2)) * Math.PI / 2;
-            if (Math.Abs(lean) <= Most && Area(hull, -lean) is var area && area < least)
+            var near = directions.Where(d => Math.Abs(Apart(d.Lean, lean)) <= Window).ToList();
+            var share = near.Sum(d => d.Length) / total;
+            if (share > found.Share + 1e-9)
             {
-                (best, least) = (-lean, area);
+                found = (lean + (near.Sum(d => d.Length * Apart(d.Lean, lean)) / near.Sum(d => d.Length)), share);
             }
         }
 
-        return [.. rings.Select(IReadOnlyList<PlanePoint> (r) => [.. r.Select(p => Turned(p, best))])];
+        if (found.Share < LeastShare)
+        {
+            return new Straightened(rings, default, false);
+        }
+
+        if (Math.Abs(found.Lean) > Most || Math.Abs(found.Lean) < WorthIt)
+        {
+            return new Straightened(rings, default, true);
+        }
+
+        var by = Measures.Angle.FromDegrees(-found.Lean);
+        return new Straightened([.. rings.Select(IReadOnlyList<PlanePoint> (r) => [.. r.Select(p => Turned(p, by.Radians))])], by, true);
     }
 
-    private static double Area(List<PlanePoint> hull, double by)
+    /// <summary>The directions of an outline's chords, each of about the same length, as how far they lean from a quarter turn; degrees.</summary>
+    private static List<(double Lean, double Length)> Directions(IReadOnlyList<PlanePoint> ring)
     {
-        var turned = hull.Select(p => Turned(p, by)).ToList();
-        return (turned.Max(p => p.X) - turned.Min(p => p.X)) * (turned.Max(p => p.Y) - turned.Min(p => p.Y));
+        List<double> along = [0];
+        for (var i = 0; i < ring.Count; i++)
+        {
+            along.Add(along[^1] + ring[i].To(ring[(i + 1) % ring.Count]));
+        }
+
+        var whole = along[^1];
+        // Corners fall within chords, so that there are chords enough between two of them.
+        const int Steps = 400;
+        PlanePoint At(double s)
+        {
+            s = ((s % whole) + whole) % whole;
+            var i = along.BinarySearch(s);
+            i = Math.Clamp(i < 0 ? ~i - 1 : i, 0, ring.Count - 1);
+            return ring[i].Towards(ring[(i + 1) % ring.Count], (s - along[i]) / Math.Max(1e-12, along[i + 1] - along[i]));
+        }
+
+        return [.. Enumerable.Range(0, Steps).Select(i => (From: At(whole * i / Steps), To: At(whole * ((i / (double)Steps) + Chord))))
+            .Select(c => (Lean: LeanOf(c.From, c.To), Length: c.From.To(c.To))).Where(c => c.Length > 0.9 * Chord * whole)];
     }
+
+    private static double LeanOf(PlanePoint a, PlanePoint b)
+    {
+        var degrees = Math.Atan2(b.Y - a.Y, b.X - a.X) * 180 / Math.PI;
+        return degrees - (90 * Math.Round(degrees / 90));
+    }
+
+    /// <summary>From one lean to another, the short way round a quarter turn.</summary>
+    private static double Apart(double to, double from) => to - from - (90 * Math.Round((to - from) / 90));
 
     private static PlanePoint Turned(PlanePoint p, double by) => new((p.X * Math.Cos(by)) - (p.Y * Math.Sin(by)), (p.X * Math.Sin(by)) + (p.Y * Math.Cos(by)));
 }

@@ -30,6 +30,12 @@ public sealed record MadeUpSheet(string Id, string Name, double Width, double He
     /// <summary>The paper's colour, red, green and blue as shares.</summary>
     public (double Red, double Green, double Blue) Paper { get; init; } = (0.97, 0.97, 0.96);
 
+    /// <summary>How far the shape's soft shadow falls to the right and down, in millimetres; nothing for none.</summary>
+    public double Shadow { get; init; }
+
+    /// <summary>How far each straight stroke of the pencil runs on past its corner, in millimetres.</summary>
+    public double RunsOver { get; init; }
+
     /// <summary>Corners of the sheet on a photograph as shares of it, y down: upper left, upper right, lower right, lower left; null for a scan.</summary>
     public IReadOnlyList<PlanePoint>? Photographed { get; init; }
 }

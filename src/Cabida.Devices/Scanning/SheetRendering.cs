@@ -61,6 +61,21 @@ public static class SheetRendering
                 }
 
                 using var drawn = path.Detach();
+                if (sheet.Shadow > 0)
+                {
+                    // The fringe of a shadow is as wide as the shadow is long.
+                    using var soft = new SKPaint { Color = SKColors.Black.WithAlpha(86), IsAntialias = true, MaskFilter = SKMaskFilter.CreateBlur(SKBlurStyle.Normal, (float)(sheet.Shadow / 2)) };
+                    canvas.Save();
+                    canvas.Translate((float)sheet.Shadow, (float)-sheet.Shadow);
+                    canvas.DrawPath(drawn, soft);
+                    canvas.Restore();
+                }
+
+                if (sheet.RunsOver > 0)
+                {
+                    DrawOver(canvas, shape, sheet.RunsOver, ink);
+                }
+
                 canvas.DrawPath(drawn, ink);
             }
         }
@@ -68,6 +83,19 @@ public static class SheetRendering
         Disturb(bitmap, settings);
         using var encoded = bitmap.Encode(SKEncodedImageFormat.Png, 100);
         return encoded.ToArray();
+    }
+
+    /// <summary>Every stroke drawn on its own, past both its ends.</summary>
+    private static void DrawOver(SKCanvas canvas, IReadOnlyList<IReadOnlyList<PlanePoint>> shape, double over, SKPaint ink)
+    {
+        foreach (var ring in shape)
+        {
+            for (var i = 0; i < ring.Count; i++)
+            {
+                PlanePoint a = ring[i], b = ring[(i + 1) % ring.Count], from = a.Towards(b, -over / a.To(b)), to = b.Towards(a, -over / a.To(b));
+                canvas.DrawLine((float)from.X, (float)from.Y, (float)to.X, (float)to.Y, ink);
+            }
+        }
     }
 
     private static SKColor Paper(MadeUpSheet sheet, double darkness)

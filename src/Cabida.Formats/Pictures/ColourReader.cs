@@ -45,7 +45,8 @@ public static class ColourReader
             (pixels[3 * i], pixels[(3 * i) + 1], pixels[(3 * i) + 2]) = (rgba[4 * i], rgba[(4 * i) + 1], rgba[(4 * i) + 2]);
         }
 
-        return Outcome<(ColourPicture, double)>.Of((new ColourPicture(w, h, pixels), (double)codec.Info.Width / w));
+        var turn = PictureHead.Read(file).ValueOrDefault?.Turn ?? PictureTurn.None;
+        return Outcome<(ColourPicture, double)>.Of((new ColourPicture(turn.Swaps ? h : w, turn.Swaps ? w : h, turn.Of(pixels, w, h, 3)), (double)codec.Info.Width / w));
     }
 
     private static Outcome<(ColourPicture, double)> Damaged() => Outcome<(ColourPicture, double)>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));

@@ -23,15 +23,15 @@ public static class GreyReader
         ArgumentNullException.ThrowIfNull(head);
         using var data = SKData.CreateCopy(file);
         using var codec = SKCodec.Create(data);
-        if (codec is null || codec.Info.Width != head.Width || codec.Info.Height != head.Height)
+        if (codec is null || codec.Info.Width != head.Stored.Width || codec.Info.Height != head.Stored.Height)
         {
             return Damaged();
         }
 
         var pixels = new byte[(long)head.Width * head.Height];
-        var info = new SKImageInfo(head.Width, head.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul);
+        var info = new SKImageInfo(head.Stored.Width, head.Stored.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul);
         var done = head is { MediaType: "image/jpeg", InStrips: true } ? Lines(codec, info, pixels, stop) : Parts(data, info, pixels, head.InStrips, stop);
-        return done ? Outcome<GreyPicture>.Of(new GreyPicture(head.Width, head.Height, pixels)) : Damaged();
+        return done ? Outcome<GreyPicture>.Of(new GreyPicture(head.Width, head.Height, head.Turn.Of(pixels, head.Stored.Width, head.Stored.Height, 1))) : Damaged();
 
         static Outcome<GreyPicture> Damaged() => Outcome<GreyPicture>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));
     }

@@ -5,12 +5,18 @@ namespace Cabida.Formats.Pictures;
 
 /// <summary>What the head of a picture file tells, before anything of it is decoded.</summary>
 /// <param name="MediaType">PNG or JPEG.</param>
-/// <param name="Width">Pixels across.</param>
-/// <param name="Height">Pixels down.</param>
+/// <param name="Width">Pixels across, turned as its camera notes.</param>
+/// <param name="Height">Pixels down, turned.</param>
 /// <param name="InStrips">Whether it can be read strip by strip: neither progressive nor interlaced.</param>
 /// <param name="DotsPerInch">Its resolution, where the file states one.</param>
 public sealed record PictureHead(string MediaType, int Width, int Height, bool InStrips, double? DotsPerInch)
 {
+    /// <summary>How what is stored is turned before it is looked at.</summary>
+    public PictureTurn Turn { get; init; } = PictureTurn.None;
+
+    /// <summary>Pixels across and down as stored.</summary>
+    public (int Width, int Height) Stored => Turn.Swaps ? (Height, Width) : (Width, Height);
+
     /// <summary>The most pixels that are read at all.</summary>
     public const long MostPixels = 100_000_000;
 
@@ -56,6 +62,7 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
     {
         int width = BinaryPrimitives.ReadInt32BigEndian(file[16..]), height = BinaryPrimitives.ReadInt32BigEndian(file[20..]);
         double? dots = null;
+        var turn = PictureTurn.None;
         for (var at = 8; at + 12 <= file.Length;)
         {
             var length = BinaryPrimitives.ReadInt32BigEndian(file[at..]);
@@ -71,15 +78,26 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
                 dots = Math.Round(BinaryPrimitives.ReadInt32BigEndian(file[(at + 8)..]) * MillimetresPerMetrePerInch, 1);
             }
 
+            if (kind.SequenceEqual("eXIf"u8) && length <= file.Length - at - 12)
+            {
+                turn = PictureTurn.Of(file.Slice(at + 8, length));
+            }
+
+            if (length > file.Length)
+            {
+                break;
+            }
+
             at += length + 12;
         }
 
-        return width > 0 && height > 0 ? new PictureHead("image/png", width, height, file[28] == 0, dots) : null;
+        return width > 0 && height > 0 ? Turned("image/png", width, height, file[28] == 0, dots, turn) : null;
     }
 
     private static PictureHead? Jpeg(ReadOnlySpan<byte> file)
     {
         double? dots = null;
+        var turn = PictureTurn.None;
         for (var at = 2; at + 9 < file.Length && file[at] == 0xFF;)
         {
             var marker = file[at + 1];
@@ -90,11 +108,16 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
                 dots = file[at + 11] switch { 1 when density > 1 => density, 2 when density > 1 => Math.Round(density * 2.54, 1), _ => null };
             }
 
+            if (marker == 0xE1 && length >= 16 && at + 2 + length <= file.Length && file.Slice(at + 4, 6).SequenceEqual("Exif\0\0"u8))
+            {
+                turn = PictureTurn.Of(file.Slice(at + 10, length - 8));
+            }
+
             // Frames: C0 to CF but for tables (C4), extensions (C8) and arithmetic conditioning (CC).
             if (marker is >= 0xC0 and <= 0xCF and not (0xC4 or 0xC8 or 0xCC))
             {
                 int height = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 5)..]), width = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 7)..]);
-                return width > 0 && height > 0 ? new PictureHead("image/jpeg", width, height, marker is 0xC0 or 0xC1, dots) : null;
+                return width > 0 && height > 0 ? Turned("image/jpeg", width, height, marker is 0xC0 or 0xC1, dots, turn) : null;
             }
 
             at += 2 + length;
@@ -102,4 +125,7 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
 
         return null;
     }
+
+    private static PictureHead Turned(string kind, int width, int height, bool inStrips, double? dots, PictureTurn turn) =>
+        new(kind, turn.Swaps ? height : width, turn.Swaps ? width : height, inStrips, dots) { Turn = turn };
 }

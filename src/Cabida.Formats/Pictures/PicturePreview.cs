@@ -17,8 +17,9 @@ public static class PicturePreview
             return null;
         }
 
+        var turn = PictureHead.Read(file).ValueOrDefault?.Turn ?? PictureTurn.None;
         // JPEG can be decoded at a fraction of its size; whatever comes out is scaled the rest of the way.
-        var scale = Math.Min(1f, (float)width / codec.Info.Width);
+        var scale = Math.Min(1f, (float)width / (turn.Swaps ? codec.Info.Height : codec.Info.Width));
         var near = codec.GetScaledDimensions(scale);
         using var bitmap = new SKBitmap(new SKImageInfo(near.Width, near.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
         if (codec.GetPixels(bitmap.Info, bitmap.GetPixels()) is not (SKCodecResult.Success or SKCodecResult.IncompleteInput))
@@ -26,8 +27,8 @@ public static class PicturePreview
             return null;
         }
 
-        var height = Math.Max(1, (int)Math.Round((double)codec.Info.Height * Math.Min(width, codec.Info.Width) / codec.Info.Width));
-        using var small = new SKBitmap(new SKImageInfo(Math.Min(width, codec.Info.Width), height, SKColorType.Rgba8888, SKAlphaType.Opaque));
+        int Scaled(int side) => Math.Max(1, (int)Math.Round(side * (double)scale));
+        using var small = new SKBitmap(new SKImageInfo(Scaled(codec.Info.Width), Scaled(codec.Info.Height), SKColorType.Rgba8888, SKAlphaType.Opaque));
         using (var canvas = new SKCanvas(small))
         {
             canvas.Clear(SKColors.White);
@@ -35,7 +36,16 @@ public static class PicturePreview
             canvas.DrawImage(image, SKRect.Create(small.Width, small.Height), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         }
 
-        using var encoded = small.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        using var turned = Turned(small, turn);
+        using var encoded = turned.Encode(SKEncodedImageFormat.Jpeg, Quality);
         return encoded.ToArray();
+    }
+
+    private static SKBitmap Turned(SKBitmap stored, PictureTurn turn)
+    {
+        var pixels = turn.Of(stored.Bytes, stored.Width, stored.Height, stored.BytesPerPixel);
+        var shown = new SKBitmap(new SKImageInfo(turn.Swaps ? stored.Height : stored.Width, turn.Swaps ? stored.Width : stored.Height, stored.ColorType, stored.AlphaType));
+        System.Runtime.InteropServices.Marshal.Copy(pixels, 0, shown.GetPixels(), pixels.Length);
+        return shown;
     }
 }

@@ -103,6 +103,9 @@ public sealed class PictureRow
     /// <summary>Dots an inch as the file or the scanner states; null when it does not.</summary>
     public double? DotsPerInch { get; set; }
 
+    /// <summary>Whether a scanner vouches for that; what stands in a file may be anything.</summary>
+    public bool Proven { get; set; }
+
     /// <summary>The file.</summary>
     public required byte[] Bytes { get; set; }
 

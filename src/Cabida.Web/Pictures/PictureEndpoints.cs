@@ -10,7 +10,8 @@ namespace Cabida.Web.Pictures;
 /// <param name="Width">Pixels across.</param>
 /// <param name="Height">Pixels down.</param>
 /// <param name="DotsPerInch">Its resolution, where the file or the scanner states one.</param>
-internal sealed record PictureView(string Id, int Width, int Height, double? DotsPerInch);
+/// <param name="Proven">Whether the scanner that made it vouches for that.</param>
+internal sealed record PictureView(string Id, int Width, int Height, double? DotsPerInch, bool Proven);
 
 internal static class PictureEndpoints
 {
@@ -37,7 +38,7 @@ internal static class PictureEndpoints
         }).WithName("GetPicture");
     }
 
-    /// <summary>Keeps a picture once its head tells that it can be used.</summary>
+    /// <summary>Keeps a picture once its head tells that it can be used; a resolution that is given is the scanner's own.</summary>
     public static async Task<Results<Ok<PictureView>, ProblemHttpResult>> Add(byte[] bytes, Cabida.Store.Pictures store, double? dotsPerInch, CancellationToken stop)
     {
         var head = PictureHead.Read(bytes);
@@ -46,7 +47,7 @@ internal static class PictureEndpoints
             return Body.Unusable(problem, "This picture cannot be used");
         }
 
-        var kept = await store.Add(bytes, head.Value.MediaType, head.Value.Width, head.Value.Height, dotsPerInch ?? head.Value.DotsPerInch, stop);
-        return TypedResults.Ok(new PictureView(kept.Id, kept.Width, kept.Height, kept.DotsPerInch));
+        var kept = await store.Add(bytes, head.Value.MediaType, head.Value.Width, head.Value.Height, dotsPerInch ?? head.Value.DotsPerInch, dotsPerInch is not null, stop);
+        return TypedResults.Ok(new PictureView(kept.Id, kept.Width, kept.Height, kept.DotsPerInch, kept.Proven));
     }
 }

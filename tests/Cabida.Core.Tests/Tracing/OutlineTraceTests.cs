@@ -80,7 +80,7 @@ public class OutlineTraceTests
     public void A_sheet_in_perspective_maps_its_corners_and_keeps_straight_lines_straight()
     {
         PlanePoint[] corners = [new(210, 130), new(870, 190), new(930, 1310), new(90, 1240)];
-        var scale = PictureScale.OfSheet(corners, Core.Measures.Length.Mm(210), Core.Measures.Length.Mm(297)).Value;
+        var scale = PictureScale.OfSheet(corners, Core.Measures.Length.Mm(210), Core.Measures.Length.Mm(297), (1000, 1400)).Value;
         scale.OnPaper(corners[0]).To(new(0, 297)).ShouldBeLessThan(1e-6);
         scale.OnPaper(corners[2]).To(new(210, 0)).ShouldBeLessThan(1e-6);
         PlanePoint a = scale.OnPaper(new(300, 400)), b = scale.OnPaper(new(450, 550)), c = scale.OnPaper(new(600, 700));
@@ -115,7 +115,7 @@ public class OutlineTraceTests
     {
         var a = degrees * Math.PI / 180;
         List<PlanePoint> ring = [.. new[] { (0.0, 0.0), (60, 0), (60, 25), (0, 25) }.Select(p => new PlanePoint((p.Item1 * Math.Cos(a)) - (p.Item2 * Math.Sin(a)), (p.Item1 * Math.Sin(a)) + (p.Item2 * Math.Cos(a))))];
-        var box = Box.Of(Outlines.Ring(Straightening.Upright([ring])[0]))!.Value;
+        var box = Box.Of(Outlines.Ring(Straightening.Upright([ring]).Rings[0]))!.Value;
         (box.Width, box.Height).ShouldSatisfyAllConditions(s => s.Width.ShouldBe(60, 1e-6), s => s.Height.ShouldBe(25, 1e-6));
     }
 
@@ -123,8 +123,29 @@ public class OutlineTraceTests
     public void What_leans_more_than_paper_is_laid_was_drawn_so()
     {
         List<PlanePoint> diamond = [new(0, -30), new(30, 0), new(0, 30), new(-30, 0)];
-        Straightening.Upright([diamond])[0].ShouldBe(diamond);
+        Straightening.Upright([diamond]).Rings[0].ShouldBe(diamond);
     }
+
+    [Fact]
+    public void The_aspect_of_a_sheet_follows_from_its_corners_whatever_the_camera() =>
+        Gen.Select(Gen.Double[-0.6, 0.6], Gen.Double[-0.6, 0.6], Gen.Double[-0.3, 0.3], Gen.Double[0.7, 2.5], Gen.Double[0.4, 2.4]).Sample((pitch, yaw, roll, focal, aspect) =>
+        {
+            // A pinhole camera over the middle of a sheet, turned about its three axes; far enough away to see all of it.
+            const double Width = 4000, Height = 3000;
+            double w = aspect, h = 1, away = 2.2 * Math.Max(w, h) * Math.Max(1, focal);
+            PlanePoint Seen(double x, double y)
+            {
+                var (x1, y1) = ((x * Math.Cos(roll)) - (y * Math.Sin(roll)), (x * Math.Sin(roll)) + (y * Math.Cos(roll)));
+                var (y2, z2) = (y1 * Math.Cos(pitch), y1 * Math.Sin(pitch));
+                var (x3, z3) = ((x1 * Math.Cos(yaw)) + (z2 * Math.Sin(yaw)), (z2 * Math.Cos(yaw)) - (x1 * Math.Sin(yaw)));
+                return new((Width / 2) + (focal * Width * x3 / (away + z3)), (Height / 2) - (focal * Width * y2 / (away + z3)));
+            }
+
+            PlanePoint[] corners = [Seen(-w / 2, h / 2), Seen(w / 2, h / 2), Seen(w / 2, -h / 2), Seen(-w / 2, -h / 2)];
+            // Seen almost squarely along one side only, the aspect comes from the sides and is near, not exact.
+            var told = SheetLying.Aspect(corners, (int)Width, (int)Height);
+            Math.Abs(Math.Log(told / aspect)).ShouldBeLessThan(Math.Min(Math.Abs(pitch), Math.Abs(yaw)) > 0.15 ? 0.02 : 0.35);
+        }, iter: 1000);
 
     private static TraceResult Follow(GreyPicture picture, TraceSettings? settings = null) =>
         OutlineTrace.Of(picture, PictureScale.OfScan(Dots, picture.Height).Value, settings ?? Plain).Value;
