@@ -42,8 +42,16 @@ public sealed record WorkedOut(string Name, Phrase Value, Phrase From);
 
 /// <summary>A place kept clear, with what was understood of it.</summary>
 /// <param name="Spec">What was typed.</param>
-/// <param name="Echoes">What was understood.</param>
-public sealed record LaidClear(KeptClear Spec, IReadOnlyList<FieldEcho> Echoes);
+/// <param name="Echoes">What was understood of its fields.</param>
+/// <param name="Readings">What its readings amount to, a length each that was read more than once or by another tool.</param>
+public sealed record LaidClear(KeptClear Spec, IReadOnlyList<FieldEcho> Echoes, IReadOnlyList<ClearReading> Readings);
+
+/// <summary>What several readings of a length of a place amount to.</summary>
+/// <param name="Field">Which length.</param>
+/// <param name="Echoes">What was understood of the further readings, a list per line.</param>
+/// <param name="Is">What all amount to; null when none can be read.</param>
+/// <param name="Sum">Where that comes from.</param>
+public sealed record ClearReading(ClearField Field, IReadOnlyList<IReadOnlyList<ReadingEcho>> Echoes, Dimension? Is, Phrase? Sum);
 
 /// <summary>A place kept clear as it lies on its surface: x from the middle line, y from the bottom.</summary>
 /// <param name="Name">What is there.</param>
@@ -121,12 +129,13 @@ public sealed record BlankSheet(
         }
 
         var kept = blank.KeptClear.Select(k => (Spec: k, Read: ReadClear.Of(k))).ToList();
+        findings.AddRange(kept.SelectMany(k => k.Read.Told).Select(t => new BlankFinding(false, [], t)));
         findings.AddRange(kept.Where(k => k.Read.Problem is not null).Select(k => new BlankFinding(false, [], k.Read.Problem!)));
         List<ReadClear> clear = [.. kept.Select(k => k.Read.Clear).OfType<ReadClear>()];
         IEnumerable<string> names = blank.Surface == SurfaceKind.Garment && blank.Garment.Sizes.Count > 0 ? blank.Garment.Sizes : [""];
         var sizes = names.Distinct().Select(s => SurfaceReadings.Of(blank, new Estimates(rows, s), clear, findings)).ToList();
         return new BlankSheet(
-            rows, [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes))], [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)], sizes, strip.Problem);
+            rows, [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes, k.Read.Readings))], [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)], sizes, strip.Problem);
     }
 
     private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)

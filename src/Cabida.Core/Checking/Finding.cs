@@ -30,6 +30,9 @@ public enum Rule
     /// <summary>Ink that cannot stand where it is to stand: a hole, a notch or a place kept clear is there.</summary>
     StandsOnClear,
 
+    /// <summary>A film pressed hotter than the goods stand.</summary>
+    HeatOfGoods,
+
     /// <summary>A piece that cannot be worked out at all.</summary>
     NotWorkedOut,
 }
@@ -83,6 +86,9 @@ public sealed record CheckedPiece(
 {
     /// <summary>What was set by hand and no longer applies.</summary>
     public IReadOnlyList<Phrase> Lost { get; init; } = [];
+
+    /// <summary>What the goods are made of; null where that is not known.</summary>
+    public Blanks.Material? Material { get; init; }
 }
 
 /// <summary>A rule that looks at one piece.</summary>
@@ -95,7 +101,7 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OutsideZone(), new LostOverrides(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new FilmStrainCheck(), new ThinStrokes()];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
     public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>

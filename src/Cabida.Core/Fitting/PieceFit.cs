@@ -145,7 +145,7 @@ public sealed record PieceFit(
         var looked = films.Select(f => Looked(f, ground.FilmOf(f.Film.FilmId))).ToList();
         var findings = Checks.Of(new CheckedPiece(
             piece.Name, composition, parts, ink, cautious, nominal, [.. looked.Select(l => new CheckedFilm(l.Film, l.Thin))], StrainOf(Box.Of(ink), ground))
-        { Lost = setting.Lost });
+        { Lost = setting.Lost, Material = ground.Material });
         var distortion = box is { } d ? laying.DistortionOf(d) : null;
         return new PieceFit(
             piece,

@@ -24,6 +24,9 @@ public sealed record RunGround(
     /// <summary>What goes into the frame; null for what is none.</summary>
     public FrameMats? Mats { get; init; }
 
+    /// <summary>What the goods are made of; null where that is not known.</summary>
+    public Material? Material { get; init; }
+
     /// <summary>The films that parts name, by id.</summary>
     public IReadOnlyDictionary<string, Film> Films { get; init; } = new Dictionary<string, Film>(StringComparer.Ordinal);
 

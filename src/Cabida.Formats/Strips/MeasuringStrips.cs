@@ -25,7 +25,7 @@ public static class MeasuringStrips
 {
     private const double PointsPerMillimetre = 72 / 25.4;
     private const double Margin = 8;
-    private const double StripHeight = 20;
+    private const double StripHeight = 21;
     private const int Strips = 7;
 
     private static readonly float[] Radii = [3, 4, 5, 6, 8, 10, 12, 15, 20, 25];
@@ -58,29 +58,49 @@ public static class MeasuringStrips
 
     private static void StripsPage(Sheet sheet, StripPaper paper)
     {
+        // Millimetres stand on the upper edge, sixteenths of an inch on the lower one; both begin at the arrow.
         var length = Math.Floor((paper.Width - (2 * Margin) - 12) / 10) * 10;
         CheckLine(sheet, Margin + 4);
         for (var i = 0; i < Strips; i++)
         {
-            var top = Margin + 16 + (i * (StripHeight + 4));
+            var top = Margin + 16 + (i * (StripHeight + 3));
             var from = i % 2 == 0 ? 0 : length;
             sheet.Rectangle(Margin, top, length + 12, StripHeight, 0.2f);
-            sheet.Words(i % 2 == 0 ? "lay round, read where the arrow meets" : $"glue to a strip at {length:0}, for longer girths", Margin + 30, top + StripHeight - 2.2, 2.6f);
+            sheet.Words(i % 2 == 0 ? "lay round, read where the arrow meets" : $"glue to a strip at {length:0}, for longer girths", Margin + 30, top + 12.4, 2.2f);
             sheet.Line(Margin + 5, top, Margin + 5, top + StripHeight, 0.25f);
             sheet.Words(">", Margin + 1.6, top + 7, 4f);
             for (var mm = 0; mm <= length; mm++)
             {
                 var x = Margin + 5 + mm;
-                var tall = mm % 10 == 0 ? 7 : mm % 5 == 0 ? 5 : 3;
+                var tall = mm % 10 == 0 ? 6.4 : mm % 5 == 0 ? 4.6 : 3;
                 sheet.Line(x, top, x, top + tall, mm % 10 == 0 ? 0.22f : 0.12f);
                 if (mm % 10 == 0 && mm > 0)
                 {
-                    sheet.Words((from + mm).ToString("0", CultureInfo.InvariantCulture), x - 0.4, top + 10, 2.7f, right: true);
+                    sheet.Words((from + mm).ToString("0", CultureInfo.InvariantCulture), x - 0.4, top + 9.4, 2.7f, right: true);
                 }
             }
+
+            Inches(sheet, from, length, top);
         }
 
         sheet.Words("Print at full size (100 %, not “fit to page”). Cut along the frames. Measure the check line and type what it is beside the readings.", Margin, paper.Height - Margin, 2.9f);
+    }
+
+    /// <summary>The inches of a strip that begins so far round: marks at sixteenths, a figure at each inch.</summary>
+    private static void Inches(Sheet sheet, double from, double length, double top)
+    {
+        const double Sixteenth = Length.MillimetresPerInch / 16;
+        var low = top + StripHeight;
+        for (var part = (int)Math.Ceiling((from / Sixteenth) - 1e-9); part * Sixteenth <= from + length; part++)
+        {
+            var x = Margin + 5 + (part * Sixteenth) - from;
+            var tall = part % 16 == 0 ? 6 : part % 8 == 0 ? 4.6 : part % 4 == 0 ? 3.6 : part % 2 == 0 ? 2.6 : 1.8;
+            sheet.Line(x, low, x, low - tall, part % 16 == 0 ? 0.22f : 0.12f);
+            if (part % 16 == 0 && part > 0)
+            {
+                sheet.Words($"{part / 16} in", x - 0.4, low - 6.4, 2.4f, right: true);
+            }
+        }
     }
 
     private static void CardPage(Sheet sheet, StripPaper paper)

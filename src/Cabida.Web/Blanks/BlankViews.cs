@@ -30,6 +30,13 @@ internal sealed record DimensionRowView(
     double? Uncertainty,
     Phrase? Sum);
 
+/// <summary>What the readings of a length of a place amount to.</summary>
+/// <param name="Field">Which length.</param>
+/// <param name="Echoes">What was understood of the further readings, a list per line.</param>
+/// <param name="Is">What all amount to.</param>
+/// <param name="Uncertainty">How certain that is.</param>
+internal sealed record ClearReadingView(ClearField Field, IReadOnlyList<IReadOnlyList<ReadingEchoView>> Echoes, double? Is, double? Uncertainty);
+
 /// <summary>A zone as far as it could be laid out.</summary>
 /// <param name="Id">Which.</param>
 /// <param name="Echoes">What was understood of its fields.</param>
@@ -59,6 +66,7 @@ internal sealed record BlankView(
     Blank Blank,
     IReadOnlyList<DimensionRowView> Rows,
     IReadOnlyList<IReadOnlyList<FieldEchoView>> KeptClear,
+    IReadOnlyList<IReadOnlyList<ClearReadingView>> ClearReadings,
     Phrase? StripProblem,
     IReadOnlyList<BlankFinding> Findings,
     IReadOnlyList<SizeView> Sizes,
@@ -83,6 +91,7 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
             blank,
             [.. sheet.Rows.Select(RowOf)],
             [.. sheet.KeptClear.Select(k => FieldEchoView.Of(k.Echoes))],
+            [.. sheet.KeptClear.Select(IReadOnlyList<ClearReadingView> (k) => [.. k.Readings.Select(r => new ClearReadingView(r.Field, EchoesOf(r.Echoes), r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres))])],
             sheet.StripProblem,
             sheet.Findings,
             [.. sheet.Sizes.Select(s => SizeOf(blank, sheet, s))],
@@ -121,6 +130,8 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
 
     private static DimensionRowView RowOf(DimensionResult r) => new(
         r.Row.Kind, r.Row.Of, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
-        [.. r.Echoes.Select(IReadOnlyList<ReadingEchoView> (l) => [.. l.Select(e => new ReadingEchoView(e.Value?.Millimetres, e.Problem, e.Outlier))])],
-        r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres, r.Sum);
+        EchoesOf(r.Echoes), r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres, r.Sum);
+
+    private static IReadOnlyList<IReadOnlyList<ReadingEchoView>> EchoesOf(IReadOnlyList<IReadOnlyList<ReadingEcho>> lines) =>
+        [.. lines.Select(IReadOnlyList<ReadingEchoView> (l) => [.. l.Select(e => new ReadingEchoView(e.Value?.Millimetres, e.Problem, e.Outlier))])];
 }

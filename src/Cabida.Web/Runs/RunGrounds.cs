@@ -23,6 +23,7 @@ internal static class RunGrounds
         {
             Graphics = graphics,
             Mats = size.Mats,
+            Material = blank.Material,
             Films = films,
             Scale = run.Sizing == Sizing.OneScale ? ScaleOf(run.ScaleTyped) : null,
             Groups = (oneHeight ? run.GroupBy : "", run.GroupHeights.DistinctBy(g => g.Group).Where(g => Height(g.LetterHeight) is not null).ToDictionary(g => g.Group, g => Height(g.LetterHeight)!.Value, StringComparer.Ordinal)),

@@ -54,5 +54,36 @@ public class ClearPlacesTests
         Told(plate, [new(90, 10), new(130, 10), new(130, 20)]).ShouldContain("crosses itself or its holes");
     }
 
+    [Fact]
+    public void A_place_read_again_stands_where_all_its_readings_say_and_is_more_certain()
+    {
+        var once = new KeptClear("h", "Hole", ClearShape.Round) { IsHole = true, Width = TypedLength.Mm(5), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(6) } };
+        var again = once with
+        {
+            Again =
+            [
+                new ReadAgain(ClearField.Away, MeasuringTool.SteelRule, [new ReadingLine(MeasuringTool.Calliper, [new("6.4"), new("6.5"), new("nonsense")])]),
+                new ReadAgain(ClearField.Width, MeasuringTool.Calliper, []),
+            ],
+        };
+        var (rough, fine) = (BlankSheet.Of(Tag with { KeptClear = [once] }), BlankSheet.Of(Tag with { KeptClear = [again] }));
+        var away = fine.KeptClear[0].Readings.Single(r => r.Field == ClearField.Away);
+        away.Echoes[0].Select(e => e.Problem is null).ShouldBe([true, true, false]);
+        // By hand: a rule read once is certain to 1.1547·… = 2√(0.09 + 0.25/3), a calliper read twice to tenths to 2√(s²/2 + 0.01/3) with s = 0.0707.
+        double rule = 2 * Math.Sqrt(0.09 + (0.25 / 3)), calliper = 2 * Math.Sqrt((0.005 / 2) + (0.01 / 3));
+        var expected = ((6 / (rule * rule)) + (6.45 / (calliper * calliper))) / ((1 / (rule * rule)) + (1 / (calliper * calliper)));
+        away.Is!.Value.Millimetres.ShouldBe(expected, 1e-9);
+        var hole = fine.Sizes[0].Places[0].Area.EnvelopeInternal;
+        (50 - hole.MaxY).ShouldBe(expected, 0.01);
+        // The zone keeps off by less, since it is known better where the hole is.
+        double Cut(BlankSheet s) => s.Zone!.Nominal.Outline.Area - s.Zone!.Cautious.Outline.Area;
+        Cut(fine).ShouldBeLessThan(Cut(rough) - 3);
+        fine.Findings.ShouldBeEmpty();
+
+        // Readings that contradict each other are told, as of any dimension.
+        var apart = once with { Again = [new ReadAgain(ClearField.Away, MeasuringTool.SteelRule, [new ReadingLine(MeasuringTool.SteelRule, [new("16")])])] };
+        BlankSheet.Of(Tag with { KeptClear = [apart] }).Findings.ShouldContain(f => f.Message.ToString().StartsWith("Hole, distance away. The readings by steel rule lie 10.0 mm apart", StringComparison.Ordinal));
+    }
+
     private static TypedLength Mm(double mm) => TypedLength.Mm(Math.Round(mm, 1));
 }

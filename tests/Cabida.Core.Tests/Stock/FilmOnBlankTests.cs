@@ -1,6 +1,11 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Checking;
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Type;
 
 namespace Cabida.Core.Tests.Stock;
 
@@ -34,6 +39,24 @@ public class FilmOnBlankTests
         FilmOnBlank.Notes(transfer, new Material { Name = "nylon" }).ShouldHaveSingleItem().ToString().ShouldContain("is not noted");
         FilmOnBlank.Notes(transfer, new Material { Name = "cotton", StandsHeat = "190", Finish = Finish.Cloth }).ShouldBeEmpty();
         FilmOnBlank.Notes(Navy, new Material { Finish = Finish.Cloth }).ShouldHaveSingleItem().ToString().ShouldContain("does not hold on cloth");
+    }
+
+    [Theory]
+    [InlineData("80", "155", true)]
+    [InlineData("80 °C", "311 F", true)]
+    [InlineData("155", "155", false)]
+    [InlineData("176 F", "80", false)]
+    [InlineData("", "155", false)]
+    [InlineData("80", "", false)]
+    public void A_film_pressed_hotter_than_the_goods_stand_stops_the_piece(string stands, string pressed, bool stops)
+    {
+        var film = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = pressed };
+        var shape = ZoneShape.Rectangle(new Box(-60, 0, 60, 40));
+        var zone = new Zone(shape, shape, new(Length.Mm(120), Length.Zero), new(Length.Mm(40), Length.Zero), 20, []);
+        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new BlockFace(), new InkCache()) { Material = new Material { Name = "acrylic", StandsHeat = stands } };
+        var fit = PieceFit.Of(new Piece("1", "HH"), ground);
+        fit.MayBeCut.ShouldBe(!stops);
+        fit.Findings.Count(f => f.Rule == Rule.HeatOfGoods && f.Severity == Severity.Stop && f.Message.ToString().Contains("acrylic stands 80 °C", StringComparison.Ordinal)).ShouldBe(stops ? 1 : 0);
     }
 
     [Fact]

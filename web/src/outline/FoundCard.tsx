@@ -28,6 +28,7 @@ export function FoundCard({ found, looking, error, next, chosen, onChoose }: Pro
             <span>
               <strong>{figure(o.width, units)} × {figure(o.height, units)}</strong> ± {figure(found.uncertainty, units, 2)}
               <span className="soft"> {o.isLine ? `drawn with a line ${length(o.lineWidth ?? 0, units, 2)} wide` : 'filled'}{o.holes > 0 && `, ${o.holes} ${o.holes === 1 ? 'hole' : 'holes'}`}</span>
+              {o.notes.map((n, j) => <span key={j} className="echo"><Words of={n} /></span>)}
               {o.problem && <span className="echo problem"><Words of={o.problem} /></span>}
             </span>
           </label>

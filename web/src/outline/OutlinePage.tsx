@@ -21,10 +21,21 @@ export function OutlinePage() {
   const [erasing, setErasing] = useState(false);
   const change = (to: Partial<Request>) => { setRequest((r) => (r ? { ...r, ...to } : r)); setPicked(undefined); };
   const take = (p: Schemas['PictureView']) => { setPicture(p); setRequest(unsaid(p)); setPicked(undefined); setErasing(false); };
-  const able = !!picture && !!request && ready(request);
+  const sheet = useQuery({
+    queryKey: ['sheet', picture?.id],
+    queryFn: ({ signal }) => answer(api.POST('/api/pictures/{id}/sheet', { params: { path: { id: picture?.id ?? '' } }, signal })),
+    enabled: !!picture && request?.by === 'sheet' && request.points.length === 0,
+    retry: false,
+    staleTime: Infinity,
+  });
+  // What was found by itself stands until a mark is moved or taken away.
+  const corners = sheet.data?.corners;
+  const marks = request?.by === 'sheet' && request.points.length === 0 && corners?.length === 4 ? corners : request?.points;
+  const asked = request && { ...request, points: [...(marks ?? [])] };
+  const able = !!picture && !!asked && ready(asked);
   const { data, error, isFetching } = useQuery({
-    queryKey: ['outlines', picture?.id, request],
-    queryFn: ({ signal }) => answer(api.POST('/api/pictures/{id}/outlines', { params: { path: { id: picture?.id ?? '' } }, body: request as Request, signal })),
+    queryKey: ['outlines', picture?.id, asked],
+    queryFn: ({ signal }) => answer(api.POST('/api/pictures/{id}/outlines', { params: { path: { id: picture?.id ?? '' } }, body: asked as Request, signal })),
     enabled: able,
     placeholderData: (before) => before,
     retry: false,
@@ -54,14 +65,14 @@ export function OutlinePage() {
             <button type="button" className={erasing ? 'view here' : 'view'} aria-pressed={erasing} disabled={!picture} onClick={() => setErasing(true)}>Cut stray bits away</button>
             {!!request?.erased.length && <button type="button" className="quiet" onClick={() => change({ erased: request.erased.slice(0, -1) })}>Put the last one back</button>}
           </div>
-          {picture && request
-            ? <PictureBoard picture={picture} request={request} outlines={found?.outlines ?? []} chosen={chosen} erasing={erasing} onChoose={setPicked} onChange={change} />
+          {picture && asked
+            ? <PictureBoard picture={picture} request={asked} outlines={found?.outlines ?? []} chosen={chosen} erasing={erasing} onChoose={setPicked} onChange={change} />
             : <div className="empty picture-empty"><p>Draw round the object on white paper, then scan it, or photograph the whole sheet from above. The outline is found, brought to size and smoothed; holes are kept.</p><p>To try it, scan a sheet from the tray at the right.</p></div>}
         </section>
         <div className="column">
           <ScannerTray has={!!picture} onPicture={take} />
-          {request && <TraceFields request={request} onChange={change} />}
-          {request && <FoundCard found={found} looking={isFetching} error={error} next={nextStep(request)} chosen={chosen} onChoose={setPicked} />}
+          {asked && <TraceFields request={asked} used={found?.contrast} found={asked.by === 'sheet' && marks === corners} onChange={change} />}
+          {asked && <FoundCard found={found} looking={isFetching || sheet.isFetching} error={error} next={sheet.isFetching ? '' : nextStep(asked)} chosen={chosen} onChoose={setPicked} />}
         </div>
       </div>
     </div>

@@ -7,8 +7,8 @@ import { unsaid, type Request } from './trace';
 import { TraceFields } from './TraceFields';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
-const picture = { id: 'abc', width: 2480, height: 3508, dotsPerInch: 300 };
-const outline = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({ path: 'M0 0L10 0L10 10Z', rings: [], width: 1, height: 1, holes: 0, isLine: false, lineWidth: null, problem: null, ...change });
+const picture = { id: 'abc', width: 2480, height: 3508, dotsPerInch: 300, proven: true };
+const outline = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({ path: 'M0 0L10 0L10 10Z', rings: [], width: 1, height: 1, holes: 0, isLine: false, lineWidth: null, problem: null, notes: [], ...change });
 const board = (request: Request, outlines: Schemas['FoundOutlineView'][] = [], erasing = false) =>
   renderToStaticMarkup(<PictureBoard picture={picture} request={request} outlines={outlines} chosen={0} erasing={erasing} onChoose={() => undefined} onChange={() => undefined} />);
 
@@ -41,7 +41,7 @@ describe('the picture', () => {
 });
 
 describe('what is known of a picture', () => {
-  const fields = (request: Request) => renderToStaticMarkup(<TraceFields request={request} onChange={() => undefined} />);
+  const fields = (request: Request) => renderToStaticMarkup(<TraceFields request={request} used={0.23} found={request.by === 'sheet'} onChange={() => undefined} />);
 
   it('asks for what its way of scaling needs and for nothing else', () => {
     expect(fields(unsaid(picture))).toContain('Dots an inch');
@@ -49,7 +49,19 @@ describe('what is known of a picture', () => {
     const sheet = fields({ ...unsaid(picture), by: 'sheet' });
     expect(sheet).toContain('>A4</option>');
     expect(sheet).not.toContain('Sheet wide');
+    expect(sheet).toContain('The corners were found by themselves');
+    expect(sheet).toContain('How the sheet lies');
     expect(fields({ ...unsaid(picture), by: 'sheet', sheetWidth: { text: '300', unit: 'millimetre' } })).toContain('Sheet wide');
+  });
+});
+
+describe('the contrast', () => {
+  const fields = (request: Request) => renderToStaticMarkup(<TraceFields request={request} used={0.23} found={false} onChange={() => undefined} />);
+
+  it('is told where the picture tells it, and set where the maker does', () => {
+    expect(fields(unsaid(picture))).toContain('23 % darker than the paper');
+    expect(fields(unsaid(picture))).not.toContain('type="range"');
+    expect(fields({ ...unsaid(picture), contrast: 0.4 })).toMatch(/type="range"[^>]*value="40"/);
   });
 });
 

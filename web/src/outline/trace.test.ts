@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { marked, nextStep, ready, unsaid } from './trace';
 
-const scan = { id: 'a', width: 2480, height: 3508, dotsPerInch: 300 };
-const photo = { ...scan, dotsPerInch: null };
+const scan = { id: 'a', width: 2480, height: 3508, dotsPerInch: 300, proven: true };
+const photo = { ...scan, dotsPerInch: null, proven: false };
 
 describe('following a picture', () => {
   it('is ready at once when the scan states its resolution', () => {
@@ -13,10 +13,14 @@ describe('following a picture', () => {
   it('asks for the corners of a photograph in turn', () => {
     const request = unsaid(photo);
     expect(request.by).toBe('sheet');
-    expect(nextStep(request)).toContain('upper left');
+    expect(nextStep(request)).toContain('first corner of the sheet, in any order');
     const two = { ...request, points: [{ x: 1, y: 1 }, { x: 9, y: 1 }] };
-    expect(nextStep(two)).toContain('lower right');
+    expect(nextStep(two)).toContain('third corner');
     expect(ready({ ...two, points: [...two.points, { x: 9, y: 9 }, { x: 1, y: 9 }] })).toBe(true);
+  });
+
+  it.each([[72, false, 'sheet'], [96, false, 'sheet'], [96, true, 'resolution'], [300, false, 'resolution']])('takes %i dots an inch, proven %s, as a reason to scale by %s', (dotsPerInch, proven, by) => {
+    expect(unsaid({ ...scan, dotsPerInch, proven }).by).toBe(by);
   });
 
   it('moves the nearest mark once all are set', () => {

@@ -5,11 +5,14 @@ type Point = Schemas['PlanePoint'];
 
 const typed = (text: string): Schemas['TypedLength'] => ({ text, unit: 'millimetre' });
 
-/** How a picture is followed before anything is said of it. */
+/** Programs and cameras write these when they do not know. */
+const UNKNOWING = [72, 96];
+
+/** How a picture is followed before anything is said of it: by its resolution only where that may be true. */
 export function unsaid(picture: Schemas['PictureView']): Request {
   return {
-    by: picture.dotsPerInch ? 'resolution' : 'sheet', dotsPerInch: picture.dotsPerInch ? String(picture.dotsPerInch) : '', points: [], distance: typed(''),
-    sheetWidth: typed('210'), sheetHeight: typed('297'), edge: 'inner', allowance: typed(''), smoothing: typed('0.1'), erased: [], straighten: true,
+    by: picture.dotsPerInch && (picture.proven || !UNKNOWING.includes(Math.round(picture.dotsPerInch))) ? 'resolution' : 'sheet', dotsPerInch: picture.dotsPerInch ? String(picture.dotsPerInch) : '', points: [], distance: typed(''),
+    sheetWidth: typed('210'), sheetHeight: typed('297'), edge: 'inner', allowance: typed(''), smoothing: typed('0.1'), erased: [], straighten: true, lies: 'asSeen', contrast: null,
   };
 }
 
@@ -31,8 +34,7 @@ export function ready(r: Request): boolean {
 
 /** What stands next to be done, in words. */
 export function nextStep(r: Request): string {
-  const names = ['upper left', 'upper right', 'lower right', 'lower left'];
   if (r.by === 'resolution') return r.dotsPerInch.trim() ? '' : 'Type the resolution of the scan.';
   if (r.by === 'twoPoints') return r.points.length < 2 ? `Click on the ${r.points.length === 0 ? 'first' : 'second'} point of known distance.` : r.distance.text.trim() ? '' : 'Type how far the two points are apart.';
-  return r.points.length < 4 ? `Click on the ${names[r.points.length]} corner of the sheet.` : '';
+  return r.points.length < 4 ? `Click on the ${['first', 'second', 'third', 'last'][r.points.length]} corner of the sheet, in any order.` : '';
 }

@@ -136,8 +136,8 @@ describe('what wants looking at', () => {
 });
 
 describe('outlines found', () => {
-  const found = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({ path: '', rings: [], width: 89.4, height: 159.4, holes: 0, isLine: true, lineWidth: 0.6, problem: null, ...change });
-  const card = (outlines: Schemas['FoundOutlineView'][]) => html(<FoundCard found={{ outlines, notes: [], uncertainty: 0.129, source: '' }} looking={false} error={null} next="" chosen={0} onChoose={() => undefined} />);
+  const found = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({ path: '', rings: [], width: 89.4, height: 159.4, holes: 0, isLine: true, lineWidth: 0.6, problem: null, notes: [], ...change });
+  const card = (outlines: Schemas['FoundOutlineView'][]) => html(<FoundCard found={{ outlines, notes: [], uncertainty: 0.129, contrast: 0.2, source: '' }} looking={false} error={null} next="" chosen={0} onChoose={() => undefined} />);
 
   it('tell size, certainty and how they were drawn', () => {
     expect(card([found()])).toContain('89.4 × 159.4');

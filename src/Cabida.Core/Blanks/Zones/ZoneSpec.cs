@@ -93,6 +93,28 @@ public enum ClearShape
     Strip,
 }
 
+/// <summary>A length of a place that must stay clear.</summary>
+public enum ClearField
+{
+    /// <summary>Its width, or the diameter of a round one.</summary>
+    Width,
+
+    /// <summary>Its height.</summary>
+    Height,
+
+    /// <summary>How far its near edge stands from what it is measured from.</summary>
+    Away,
+
+    /// <summary>How far its middle stands from the middle line.</summary>
+    Across,
+}
+
+/// <summary>How a length of a place was read: by what tool the one typed at the place itself, and every further reading.</summary>
+/// <param name="Field">Which length.</param>
+/// <param name="Tool">The tool of the reading that is typed at the place.</param>
+/// <param name="Lines">Further readings, a line per tool.</param>
+public sealed record ReadAgain(ClearField Field, MeasuringTool Tool, [property: MaxLength(20)] IReadOnlyList<ReadingLine> Lines);
+
 /// <summary>A place that must stay clear.</summary>
 /// <param name="Id">Tells it apart within its blank.</param>
 /// <param name="Name">What is there: hole, lid, seam, pocket.</param>
@@ -110,6 +132,10 @@ public sealed record KeptClear(string Id, string Name, ClearShape Shape)
 
     /// <summary>Its height.</summary>
     public TypedLength Height { get; init; } = TypedLength.Empty;
+
+    /// <summary>How its lengths were read, where that is more than once by a steel rule.</summary>
+    [MaxLength(20)]
+    public IReadOnlyList<ReadAgain> Again { get; init; } = [];
 
     /// <summary>How far artwork keeps away from it.</summary>
     public TypedLength Clearance { get; init; } = TypedLength.Mm(2);
