@@ -72,7 +72,7 @@ public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geome
 public sealed record SizeSheet(
     string Size, Wall? Wall, BelliedWall? Bellied, Panel? Panel, FrameMats? Mats, IReadOnlyList<ClearPlace> Places, IReadOnlyList<LaidZone> Zones, IReadOnlyList<WorkedOut> WorksOut)
 {
-    /// <summary>The back of a cloth thing, laid to the right of its front; null for others.</summary>
+    /// <summary>The back of a cloth thing, or of a flat one that has something on it, laid to the right of its front; null for others.</summary>
     public Panel? Back { get; init; }
 
     /// <summary>One face of a flat thing; null where its surface is unknown or it has no back.</summary>

@@ -28,6 +28,8 @@ internal static class SurfaceReadings
                 break;
             case SurfaceKind.Flat:
                 panel = PanelReadings.Of(blank, rows, asked);
+                // A thing of one side is drawn as one; the other side is there as soon as something is on it.
+                back = panel is not null && (blank.Zones.Any(z => z.Facing == Facing.Back) || kept.Any(k => !k.Spec.IsHole && k.Spec.Facing == Facing.Back)) ? panel.OtherSide() : null;
                 break;
             case SurfaceKind.Garment:
                 panel = GarmentReadings.Front(blank.Garment.Kind, rows, asked);
@@ -46,7 +48,7 @@ internal static class SurfaceReadings
         var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor)
             && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null) || rows.Rows.Any(r => r.Row.Of == rows.Of && r.Is is not null));
         var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
-        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, back is not null && z.Facing == Facing.Back ? back : panel, mats, kept, limits, extent))];
+        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, back, mats, kept, limits, extent))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
         var works = !known && zones.Any(z => z.Zone is not null);
@@ -123,7 +125,7 @@ internal static class SurfaceReadings
     }
 
     private static LaidZone Zone(
-        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? panel, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, GivenZone.Extent? extent)
+        ZoneSpec spec, Wall? wall, BelliedWall? bellied, Panel? front, Panel? back, FrameMats? mats, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, GivenZone.Extent? extent)
     {
         var (echoes, zone, problem) = ReadZone.Of(spec);
         if (zone is null)
@@ -139,7 +141,7 @@ internal static class SurfaceReadings
                 : new LaidZone(spec, echoes, z, laid.Wall, null, null, laid.Notes, OnWall(z, laid.Wall));
         }
 
-        if (panel is not null)
+        if ((spec.Facing == Facing.Back ? back ?? front : front) is { } panel)
         {
             var part = mats?.PartOf(spec.Part) ?? Outcome<Panel>.Of(panel);
             if (part.Problem is { } none)
@@ -147,7 +149,7 @@ internal static class SurfaceReadings
                 return LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"));
             }
 
-            var laid = PanelZone.Lay(part.Value, zone, part.Value.Garment is null ? kept : [.. kept.Where(k => k.Spec.IsOn(part.Value.Facing))], limits);
+            var laid = PanelZone.Lay(part.Value, zone, back is null ? kept : [.. kept.Where(k => k.Spec.IsOn(part.Value.Facing))], limits);
             return laid.Zone is not { } z
                 ? LaidZone.Fail(spec, echoes, laid.Problem)
                 : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));

@@ -38,7 +38,7 @@ internal static class Overlay
             return Outlines.Empty;
         }
 
-        return areas.Count == 1 ? areas[0] : Tried([.. areas], a => OverlayNGRobust.Union(Outlines.Factory.BuildGeometry(a)), (a, grid) => UnaryUnionNG.Union(Outlines.Factory.BuildGeometry(a), grid));
+        return areas.Count == 1 ? areas[0] : Tried([.. areas.Select(OfOneKind)], a => OverlayNGRobust.Union(Outlines.Factory.BuildGeometry(a)), (a, grid) => UnaryUnionNG.Union(Outlines.Factory.BuildGeometry(a), grid));
     }
 
     /// <summary>What lies in the first and not in the second.</summary>
@@ -84,8 +84,12 @@ internal static class Overlay
             return what == SpatialFunction.Difference ? a : Outlines.Empty;
         }
 
-        return Tried([a, b], g => OverlayNGRobust.Overlay(g[0], g[1], what), (g, grid) => OverlayNG.Overlay(g[0], g[1], what, grid));
+        return Tried([OfOneKind(a), OfOneKind(b)], g => OverlayNGRobust.Overlay(g[0], g[1], what), (g, grid) => OverlayNG.Overlay(g[0], g[1], what, grid));
     }
+
+    /// <summary>What an earlier operation left may hold lines and points where areas only touched; beside areas they count for nothing.</summary>
+    private static Area OfOneKind(Area area) => area.OgcGeometryType == OgcGeometryType.GeometryCollection
+        ? Outlines.Factory.BuildGeometry([.. Outlines.PolygonsOf(area)]) : area;
 
     private static Area Tried(Area[] areas, Func<Area[], Area> work, Func<Area[], PrecisionModel, Area> onGrid)
     {

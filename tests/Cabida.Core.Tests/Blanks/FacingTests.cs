@@ -93,6 +93,45 @@ public class FacingTests
         b.Width.Uncertainty.Millimetres.ShouldBe(a.Width.Uncertainty.Millimetres, 1e-9);
     }
 
+    [Fact]
+    public void A_sign_has_another_side_where_its_outline_and_its_holes_are_turned_over()
+    {
+        // An L with its foot to the right; a hole 20 to the left of the middle as one looks at the front.
+        PlanePoint[] l = [new(0, 0), new(120, 0), new(120, 40), new(50, 40), new(50, 100), new(0, 100)];
+        var hole = new KeptClear("h", "Hole", ClearShape.Round) { IsHole = true, Width = TypedLength.Mm(6), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(8), Side = Sideways.Left, Across = TypedLength.Mm(30) } };
+        var sticker = new KeptClear("s", "Sticker", ClearShape.Box) { Width = TypedLength.Mm(10), Height = TypedLength.Mm(10), Clearance = TypedLength.Mm(0), Place = new Place { From = Datum.Bottom, Away = TypedLength.Mm(5), Side = Sideways.Right, Across = TypedLength.Mm(30) } };
+        ZoneSpec On(string id, Facing facing) => new(id, id) { Facing = facing, Margins = ZoneMargins.All(TypedLength.Mm(0)) };
+        var blank = new Blank("Sign", SurfaceKind.Flat, []) { Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline([l], "by hand", 0.05) }, KeptClear = [hole, sticker] };
+        BlankSheet.Of(blank with { Zones = [On("f", Facing.Front)] }).Sizes[0].Back.ShouldBeNull();
+
+        var sheet = BlankSheet.Of(blank with { Zones = [On("f", Facing.Front), On("b", Facing.Back)] });
+        sheet.Findings.ShouldBeEmpty();
+        var size = sheet.Sizes[0];
+        var (front, back) = (size.Panel!, size.Back!);
+        back.Nominal.EnvelopeInternal.MinX.ShouldBeGreaterThan(front.Nominal.EnvelopeInternal.MaxX + 5);
+        back.Nominal.IsValid.ShouldBeTrue();
+        // By a raster: what is a place on the front is the same place turned over on the back, holes with it.
+        var (f, b) = (size.ZoneOf("f")!.Zone!, size.ZoneOf("b")!.Zone!);
+        static bool In(Zone zone, double x, double y) => zone.Nominal.Outline.Contains(Outlines.Factory.CreatePoint(new NetTopologySuite.Geometries.Coordinate(x, y)));
+        var turned = 0;
+        for (var x = -59.3; x < 60; x += 1.7)
+        {
+            for (var y = 0.6; y < 100; y += 1.7)
+            {
+                var (here, there) = (In(f, front.Datums.Box.CentreX + x, y), In(b, back.Datums.Box.CentreX - x, y));
+                // Only the sticker, on the front alone, tells them apart.
+                var onSticker = Math.Abs(x - 30) <= 5 && Math.Abs(y - 10) <= 5;
+                there.ShouldBe(here || onSticker);
+                turned += there ? 1 : 0;
+            }
+        }
+
+        (turned * 1.7 * 1.7).ShouldBe(120 * 40 + 50 * 60 - (Math.PI * 25), 120);
+        // Both sides are drawn, and the hole on both.
+        FlatDrawing.Of(size)!.Strokes.Count(s => s.Kind == StrokeKind.Hole).ShouldBe(2);
+        StandingDrawing.Behind(sheet).ShouldNotBeNull().Strokes.Count(s => s.Kind == StrokeKind.Hole).ShouldBe(1);
+    }
+
     private static SizeSheet Sheet(Blank blank) => BlankSheet.Of(blank).Sizes[0];
 
     private static Blank Shirt(IReadOnlyList<KeptClear> clear, string back = "730")

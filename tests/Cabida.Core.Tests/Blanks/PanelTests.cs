@@ -88,7 +88,7 @@ public class PanelTests
     {
         IReadOnlyList<PlanePoint> bow = [new(0, 0), new(40, 30), new(40, 0), new(0, 30)];
         var blank = Flat(OutlineKind.Drawn) with { Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline([bow], "a file", 0.1) } };
-        BlankSheet.Of(blank).Findings[0].ShouldSatisfyAllConditions(f => f.Stops.ShouldBeTrue(), f => f.Message.ToString().ShouldContain("crosses itself or its holes about 20.0 mm across and 15.0 mm up"));
+        BlankSheet.Of(blank).Findings[0].ShouldSatisfyAllConditions(f => f.Stops.ShouldBeTrue(), f => f.Message.ToString().ShouldContain("crosses itself or its holes, 20.0 mm from its left and 15.0 mm above its foot"));
     }
 
     [Fact]

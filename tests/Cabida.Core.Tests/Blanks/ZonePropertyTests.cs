@@ -36,7 +36,7 @@ public class ZonePropertyTests
             }
 
             zone.Nominal.Outline.IsValid.ShouldBeTrue();
-            zone.Nominal.Outline.Buffer(1e-3).Covers(zone.Cautious.Outline).ShouldBeTrue();
+            zone.Nominal.Outline.Buffer(1e-3).Covers(zone.Cautious.Outline).ShouldBeTrue($"{string.Join(" | ", blank.Measured.Select(m => $"{m.Dimension} {m.Lines[0].Readings[0].Text}"))} {blank.Outline.Kind} {blank.Zones[0].Margins} {blank.Zones[0].Width} {blank.Zones[0].Place} by {zone.Cautious.Outline.Difference(zone.Nominal.Outline).Coordinates.Select(c => zone.Nominal.Outline.Distance(new NetTopologySuite.Geometries.Point(c))).DefaultIfEmpty().Max()}");
             zone.Width.Uncertainty.Millimetres.ShouldBeGreaterThanOrEqualTo(0);
             zone.Height.Cautious.Millimetres.ShouldBeLessThanOrEqualTo(zone.Height.Value.Millimetres);
         }, iter: 120);

@@ -9,7 +9,7 @@ interface Props {
   onChange: (facing: Schemas['Facing']) => void;
 }
 
-/** Whether something is on the front or the back of a cloth thing. */
+/** Whether something is on the front or the back of a flat or cloth thing. */
 export function FacingField({ label, of, value, onChange }: Props) {
   return (
     <label className="wide-field">{label}

@@ -2,6 +2,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
 import { datums, freshId, isWall, type Blank, type Edit } from './names';
+import { ClearReadings } from './ClearReadings';
 import { FacingField } from './FacingField';
 import { PlaceFields } from './PlaceFields';
 
@@ -16,7 +17,7 @@ export function KeptClearCard({ view, blank, edit }: { view: Schemas['BlankView'
     keptClear: [...b.keptClear, {
       id: freshId('clear', b.keptClear), name: isHole ? 'Hole' : isWall(b.surface) ? 'Band' : 'Kept clear', shape: isHole ? 'round' : isWall(b.surface) ? 'band' : 'box', isHole, facing: 'front',
       width: { text: isHole ? '5' : '', unit: 'millimetre' }, height: { text: isHole ? '' : '10', unit: 'millimetre' }, clearance: { text: '2', unit: 'millimetre' },
-      place: { from: 'top', away: { text: '5', unit: 'millimetre' }, side: 'centred', across: empty },
+      place: { from: 'top', away: { text: '5', unit: 'millimetre' }, side: 'centred', across: empty }, again: [],
     }],
   }));
   return (
@@ -44,8 +45,9 @@ export function KeptClearCard({ view, blank, edit }: { view: Schemas['BlankView'
               <LengthField label="Clearance" value={k.clearance} echo={echo('clearance')} onChange={(clearance) => change(k.id, { clearance })} />
               <Form.Check id={`${k.id}-hole`} className="hole-check" label="goes through" checked={k.isHole} onChange={(e) => change(k.id, { isHole: e.target.checked })} />
             </div>
-            {blank.surface === 'garment' && !k.isHole && <FacingField label="On the" of={`Side that ${k.name} is on`} value={k.facing} onChange={(facing) => change(k.id, { facing })} />}
+            {(blank.surface === 'garment' || blank.surface === 'flat') && !k.isHole && <FacingField label="On the" of={`Side that ${k.name} is on`} value={k.facing} onChange={(facing) => change(k.id, { facing })} />}
             <PlaceFields place={k.place} from={datums(blank)} echo={echo} onChange={(place) => change(k.id, { place })} what="Place" />
+            <ClearReadings place={k} read={view.clearReadings[i] ?? []} onChange={(again) => change(k.id, { again })} />
           </fieldset>
         );
       })}

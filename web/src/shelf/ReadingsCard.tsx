@@ -1,21 +1,14 @@
-import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
 import { figure, unitInForce } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { ReadingField } from './ReadingField';
+import { ToolChoice } from './ToolChoice';
+import { unusedTool, withReading } from './tools';
 
 type Blank = Schemas['Blank'];
 type Row = Schemas['DimensionRowView'];
 type Line = Schemas['ReadingLine'];
-
-const TOOLS: Record<Schemas['MeasuringTool'], string> = {
-  paperStrip: 'paper strip',
-  softTape: 'soft tape',
-  steelRule: 'steel rule',
-  calliper: 'calliper',
-  printedStrip: 'printed strip',
-};
 
 interface Props {
   view: Schemas['BlankView'];
@@ -53,20 +46,14 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
                 <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
                 <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row.dimension, row.of, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
                 <td>
-                  <Form.Select size="sm" className="tool" aria-label={`Tool for ${row.name}`} value={line.tool} onChange={(e) => tool(l, e.target.value)}>
-                    {Object.entries(TOOLS).map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}
-                    {l === lines.length - 1 && line.readings.some((r) => r.text) && <option value="another">also with …</option>}
-                  </Form.Select>
+                  <ToolChoice label={`Tool for ${row.name}`} value={line.tool} more={l === lines.length - 1 && line.readings.some((r) => r.text)} onChoose={(to) => tool(l, to)} />
                 </td>
                 <td className="end is">{l === 0 && typeof row.is === 'number' ? `${figure(row.is, units)} ± ${figure(row.uncertainty ?? 0, units)}` : ''}</td>
               </tr>
             ));
 
-            function tool(at: number, value: string) {
-              const unused = (Object.keys(TOOLS) as Schemas['MeasuringTool'][]).find((t) => !lines.some((x) => x.tool === t)) ?? 'steelRule';
-              change(row.dimension, row.of, () => (value === 'another'
-                ? [...lines, { tool: unused, readings: [] }]
-                : lines.map((x, i) => (i === at ? { ...x, tool: value as Schemas['MeasuringTool'] } : x))));
+            function tool(at: number, to: Schemas['MeasuringTool'] | 'another') {
+              change(row.dimension, row.of, () => (to === 'another' ? [...lines, { tool: unusedTool(lines), readings: [] }] : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
             }
           })}
         </tbody>
@@ -93,11 +80,7 @@ function LineFields({ row, line, at, unit, change }: { row: Row; line: Line; at:
           value={typed}
           echo={row.echoes[at]?.[i]}
           fresh={i === line.readings.length}
-          onChange={(value) => {
-            const readings = fields.map((f, j) => (j === i ? value : f));
-            while (readings.length > 0 && readings[readings.length - 1]?.text === '') readings.pop();
-            change({ ...line, readings });
-          }}
+          onChange={(value) => change(withReading(line, i, value))}
         />
       ))}
     </div>

@@ -77,7 +77,7 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
           </Form.Select>
         </label>
       )}
-      {blank.surface === 'garment' && <FacingField label="On its" of="Side of the goods" value={zone.facing} onChange={(facing) => onChange((z) => ({ ...z, facing }))} />}
+      {(blank.surface === 'garment' || blank.surface === 'flat') && <FacingField label="On its" of="Side of the goods" value={zone.facing} onChange={(facing) => onChange((z) => ({ ...z, facing }))} />}
       <p className="field-row-title">Stays clear</p>
       <div className="margins four">
         {(['top', 'bottom', 'left', 'right'] as const).map((side) => (

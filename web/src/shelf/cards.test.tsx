@@ -29,7 +29,7 @@ const drawing: Schemas['DrawingView'] = { box: { minX: 0, minY: 0, maxX: 1, maxY
 const size = (zones: Schemas['ZoneView'][] = []): Schemas['SizeView'] => ({ size: '', standing: drawing, behind: null, flat: null, zones, worksOut: [] });
 const laid = (id: string, change: Partial<Schemas['ZoneView']> = {}): Schemas['ZoneView'] => ({ id, echoes: [], box: null, width: 198.04, height: 71.17, problem: null, sums: [], stands: null, ...change });
 const view = (b: Blank): Schemas['BlankView'] => ({
-  id: 'mug', revision: 1, changedAt: '', blank: b, rows: [], keptClear: b.keptClear.map(() => []), stripProblem: null, findings: [], sizes: [size()], usedBy: [], jobs: [],
+  id: 'mug', revision: 1, changedAt: '', blank: b, rows: [], keptClear: b.keptClear.map(() => []), clearReadings: b.keptClear.map(() => []), stripProblem: null, findings: [], sizes: [size()], usedBy: [], jobs: [],
 });
 const html = renderToStaticMarkup;
 const props = (b: Blank, s = size()) => ({ id: 'mug', view: view(b), blank: b, edit: () => undefined, size: s });
@@ -86,10 +86,14 @@ describe('a place', () => {
 
 describe('places kept clear', () => {
   it('ask for the sizes that their shape has', () => {
-    const kept = (shape: Schemas['ClearShape']): Schemas['KeptClear'] => ({ id: 'k', name: 'thing', shape, facing: 'front', place, width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false });
+    const kept = (shape: Schemas['ClearShape']): Schemas['KeptClear'] => ({ id: 'k', name: 'thing', shape, facing: 'front', place, again: [], width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false });
     const fields = (shape: Schemas['ClearShape']) => labels(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [kept(shape)] }))} />));
     expect(fields('round')).toEqual(expect.arrayContaining(['Diameter', 'Clearance']));
     expect(fields('round')).not.toContain('Height');
+    const again = { ...kept('round'), again: [{ field: 'width' as const, tool: 'calliper' as const, lines: [{ tool: 'steelRule' as const, readings: [mm('5.2')] }] }] };
+    expect(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [kept('round')] }))} />)).toContain('Read thing again');
+    expect(labels(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [again] }))} />))).toEqual(expect.arrayContaining(['Diameter', 'Clearance']));
+    expect(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [again] }))} />)).toMatch(/value="5.2"/);
     expect(fields('band')).not.toContain('Width');
     expect(fields('slot')).toEqual(expect.arrayContaining(['Width', 'Height']));
   });

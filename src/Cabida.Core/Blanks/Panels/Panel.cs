@@ -5,8 +5,8 @@ using Dimension = Cabida.Core.Measures.Dimension;
 namespace Cabida.Core.Blanks;
 
 /// <summary>
-/// A flat surface: x = 0 is its middle (of a back, which lies beside its front, a place to the right), y = 0 its bottom edge. The nominal outline uses the best values; the cautious one
-/// is what is there for certain.
+/// A flat surface: x = 0 is its middle (of a back, which lies beside its front, a place to the right), y = 0 its bottom edge. The nominal
+/// outline uses the best values; the cautious one is what is there for certain.
 /// </summary>
 /// <param name="Nominal">By the best values.</param>
 /// <param name="Cautious">Less what is uncertain.</param>
@@ -23,6 +23,25 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
 
     /// <summary>Whether that is its front or its back.</summary>
     public Facing Facing => Datums.Facing;
+
+    /// <summary>How far beside its front the other side is laid, in widths.</summary>
+    private const double Beside = 1.15;
+
+    /// <summary>The other side of a flat thing: turned over about its upright middle line, so that left and right are as one looks at it.</summary>
+    public Panel OtherSide()
+    {
+        var between = Datums.Box.CentreX + (Beside * Width.Value.Millimetres / 2);
+        // Mirroring turns rings round; they run as they did before.
+        Polygon Turned(Polygon p) => (Polygon)Outlines.Mirrored(p, between).Reverse();
+        var nominal = Turned(Nominal);
+        return this with
+        {
+            Nominal = nominal,
+            Cautious = Turned(Cautious),
+            Inner = Inner is null ? null : Turned(Inner),
+            Datums = new Datums(Box.Of(nominal)!.Value, Datums.Heights) { Facing = Facing.Back },
+        };
+    }
 
     /// <summary>A rectangle that is measured.</summary>
     public static Panel Rectangle(Dimension width, Dimension height)

@@ -22,7 +22,9 @@ internal static class ClearShapes
     /// <param name="grown">How far it is grown at every side.</param>
     public static Outcome<Polygon> Of(ReadClear clear, Datums datums, double grown)
     {
-        var centre = datums.Centre(clear.Spec.Place, clear.Spec.Shape == ClearShape.Strip ? 0 : clear.Height);
+        // A hole is measured on one side and goes through: from the other it lies across the middle line.
+        var place = clear.Spec.IsHole && clear.Spec.Facing != datums.Facing ? clear.Spec.Place with { Side = TurnedOver(clear.Spec.Place.Side) } : clear.Spec.Place;
+        var centre = datums.Centre(place, clear.Spec.Shape == ClearShape.Strip ? 0 : clear.Height);
         if (centre.Problem is { } problem)
         {
             return Outcome<Polygon>.Fail(Phrase.Say($"{clear.Spec.Name:strong}: {problem}"));
@@ -39,6 +41,8 @@ internal static class ClearShapes
             _ => throw new ArgumentOutOfRangeException(nameof(clear)),
         });
     }
+
+    private static Sideways TurnedOver(Sideways side) => side switch { Sideways.Left => Sideways.Right, Sideways.Right => Sideways.Left, _ => side };
 
     /// <summary>What is to be said of a place that does not lie on the goods, or of a hole that goes over their edge; null where all is well.</summary>
     /// <param name="clear">The place.</param>

@@ -1,6 +1,6 @@
 namespace Cabida.Core.Blanks;
 
-/// <summary>Which way a part of a cloth thing faces when it is worn or carried.</summary>
+/// <summary>Which way a side of a flat or cloth thing faces when it is hung, worn or carried.</summary>
 public enum Facing
 {
     /// <summary>Forwards.</summary>

@@ -202,8 +202,13 @@ internal static class WallZone
             return ZoneShape.Rectangle(new Box(leftAt(low), low, rightAt(low), high), limits);
         }
 
-        List<PlanePoint> Side(Func<double, double> at) =>
-            [.. Enumerable.Range(0, SideSteps + 1).Select(i => low + ((high - low) * i / SideSteps)).Select(v => wall.Laid(at(v), v))];
+        List<PlanePoint> Side(Func<double, double> at)
+        {
+            PlanePoint At(double v) => wall.Laid(at(v), v);
+            double Height(int step) => low + ((high - low) * step / SideSteps);
+            return [At(low), .. Enumerable.Range(0, SideSteps).SelectMany(i => Within(At, Height(i), Height(i + 1), MostHalvings))];
+        }
+
         return ZoneShape.Of(
             [
                 (limits.Foot, Arc(wall, low, leftAt(low), rightAt(low), bulgesIn: wall.Cone.WideUp)),
@@ -212,6 +217,17 @@ internal static class WallZone
                 (limits.Left, [.. Enumerable.Reverse(Side(leftAt))]),
             ],
             new PlanePoint(0, (low + high) / 2));
+    }
+
+    /// <summary>A stretch of a side is halved so often at most: a side bends sharply where its margin takes over from its typed size.</summary>
+    private const int MostHalvings = 9;
+
+    /// <summary>The points of a side after a height up to another, near enough for their chords to follow it.</summary>
+    private static IEnumerable<PlanePoint> Within(Func<double, PlanePoint> at, double from, double to, int halvings)
+    {
+        PlanePoint a = at(from), b = at(to), middle = at((from + to) / 2);
+        var away = NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(middle.ToCoordinate(), a.ToCoordinate(), b.ToCoordinate());
+        return halvings == 0 || away <= ArcError / 2 ? [b] : Within(at, from, (from + to) / 2, halvings - 1).Concat(Within(at, (from + to) / 2, to, halvings - 1));
     }
 
     /// <summary>The arc at a height from left to right; where it bulges into the zone the polyline lies on its safe side, outside the ring.</summary>

@@ -48,7 +48,7 @@ public sealed record ZoneSpec(string Id, string Name)
     /// <summary>Which part of the blank it lies on.</summary>
     public ZonePart Part { get; init; }
 
-    /// <summary>Of a cloth thing: on its front or its back.</summary>
+    /// <summary>Of a flat or cloth thing: on its front or its back.</summary>
     public Facing Facing { get; init; }
 
     /// <summary>What stays clear at each side.</summary>
@@ -121,7 +121,7 @@ public sealed record ReadAgain(ClearField Field, MeasuringTool Tool, [property: 
 /// <param name="Shape">Its shape.</param>
 public sealed record KeptClear(string Id, string Name, ClearShape Shape)
 {
-    /// <summary>Of a cloth thing: on its front or its back. What goes through is on both.</summary>
+    /// <summary>Of a flat or cloth thing: on its front or its back. What goes through is on both.</summary>
     public Facing Facing { get; init; }
 
     /// <summary>Where it stands.</summary>
