@@ -30,8 +30,18 @@ internal static class BlankEndpoints
                 ? TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered", Retired = false }, views, stop))
                 : TypedResults.NotFound()).WithName("CopyBlank");
 
+        blanks.MapGet("/{id}/zones/{zone}/moved", async Task<Results<Ok<ZoneStands>, NotFound>> (
+            string id, string zone, string? size, double right, double up, Cabida.Store.Library library, CancellationToken stop) =>
+            await library.Find(DocumentKinds.Blank, id, stop) is { } blank && Math.Abs(right) <= MostMoved && Math.Abs(up) <= MostMoved
+                && BlankSheet.Of(blank.Document).SizeOf(size ?? "").ZoneOf(zone) is { } laid && ZoneMove.By(laid, right, up) is { } stands
+                ? TypedResults.Ok(stands)
+                : TypedResults.NotFound()).WithName("MoveZone");
+
         blanks.MapLibrary<Blank, BlankView>(DocumentKinds.Blank);
     }
+
+    /// <summary>Nothing is moved further than goods are large; millimetres.</summary>
+    private const double MostMoved = 5000;
 
     /// <summary>A blank with a line for each dimension, nothing read, and a zone whose margins suit most goods of its kind.</summary>
     private static Blank Unmeasured(NewBlank wanted)

@@ -40,7 +40,7 @@ internal sealed record ClearReadingView(ClearField Field, IReadOnlyList<IReadOnl
 /// <summary>A zone as far as it could be laid out.</summary>
 /// <param name="Id">Which.</param>
 /// <param name="Echoes">What was understood of its fields.</param>
-/// <param name="Box">The box of its nominal shape, in the coordinates of the flat drawing of a flat thing.</param>
+/// <param name="Box">The box of its nominal shape on the drawing laid flat.</param>
 /// <param name="Width">Its cautious width; null when there is none.</param>
 /// <param name="Height">Its cautious height.</param>
 /// <param name="Problem">Why there is none.</param>
@@ -124,7 +124,7 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
         StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
         FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
         [.. size.Zones.Select(z => new ZoneView(
-            z.Spec.Id, FieldEchoView.Of(z.Echoes), z.Zone?.Nominal.Bounds, z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
+            z.Spec.Id, FieldEchoView.Of(z.Echoes), ZoneMove.OnDrawing(z), z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
             z.Problem, z.Zone?.Sums ?? [], z.Stands))],
         size.WorksOut);
 

@@ -9,6 +9,26 @@ namespace Cabida.Core.Tests.Blanks;
 public class WallZonesTests
 {
     [Fact]
+    public void A_zone_moved_on_a_taper_goes_where_it_is_let_go() =>
+        Gen.Select(Gen.Double[-60, 60], Gen.Double[-25, 25], Gen.Double[-40, 40], Gen.Bool).Sample((right, up, across, wideUp) =>
+        {
+            var (girths, sized) = (wideUp ? ("276", "219") : ("219", "276"), TestBlanks.Wrap with { Width = TypedLength.Mm(40), Height = TypedLength.Mm(20), Margins = ZoneMargins.All(TypedLength.Empty) });
+            Place At(double fromBottom, double to) => new()
+            {
+                From = Datum.Bottom, Away = new TypedLength($"{fromBottom:0.######}"), Side = to < 0 ? Sideways.Left : Sideways.Right, Across = new TypedLength($"{Math.Abs(to):0.######}"),
+            };
+            LaidZone Laid(Place place) => BlankSheet.Of(TestBlanks.Tumbler(girths.Item1, girths.Item2, "150") with { Zones = [sized with { Place = place }] }).Sizes[0].Zones[0];
+            PlanePoint Middle(LaidZone zone) => (zone.Wall! with { Turn = default }).Laid(zone.Stands!.Across, zone.Zone!.MiddleHeight);
+            var before = Laid(At(60, across));
+            var stands = ZoneMove.By(before, right, up)!;
+            // Laid out anew with what was said, its middle lies on the drawing just where it was let go; by the box too, where it has one.
+            var after = Laid(At(stands.FromBottom, stands.Across));
+            Middle(after).To(new PlanePoint(Middle(before).X + right, Middle(before).Y + up)).ShouldBeLessThan(1e-4, $"{before.Stands} {stands} {after.Stands}");
+            (stands.FromTop + stands.FromBottom + 20).ShouldBe(150, 1e-6);
+            ZoneMove.OnDrawing(after)!.Value.ShouldSatisfyAllConditions(b => b.CentreX.ShouldBe(Middle(after).X, 1.5), b => b.CentreY.ShouldBe(Middle(after).Y, 1.5));
+        }, iter: 200);
+
+    [Fact]
     public void A_zone_of_its_own_size_stands_where_it_was_measured_in_on_the_wall()
     {
         var laid = Laid(TestBlanks.Mug(), Sized("60", "40", Datum.Bottom, "20", Sideways.Left, "45"));

@@ -27,7 +27,7 @@ export function TraceFields({ request, used, found, onChange }: Props) {
             <Form.Select size="sm" aria-label="Size known by" value={request.by} onChange={(e) => onChange({ by: e.target.value as Request['by'], points: [] })}>
               <option value="resolution">the scan’s resolution</option>
               <option value="twoPoints">two points of known distance</option>
-              <option value="sheet">the corners of a sheet</option>
+              <option value="sheet">a sheet’s corners</option>
             </Form.Select>
           </label>
           {request.by === 'resolution' && (

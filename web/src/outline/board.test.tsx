@@ -1,3 +1,4 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
@@ -69,7 +70,7 @@ describe('a zone that can be moved', () => {
   it('lies over the zone at the scale of the board and can have the focus', () => {
     const scale = { k: 2, x: (mm: number) => 100 + 2 * mm, y: (mm: number) => 500 - 2 * mm, transform: '' };
     const markup = renderToStaticMarkup(
-      <svg><ZoneHandle name="Front" box={{ minX: -30, minY: 20, maxX: 30, maxY: 60 }} stands={{ fromTop: 34, fromBottom: 20, across: 0 }} scale={scale} onMove={() => undefined} /></svg>);
+      <QueryClientProvider client={new QueryClient()}><svg><ZoneHandle name="Front" box={{ minX: -30, minY: 20, maxX: 30, maxY: 60 }} stands={{ fromTop: 34, fromBottom: 20, across: 0 }} scale={scale} onMove={() => undefined} /></svg></QueryClientProvider>);
     expect(markup).toMatch(/<rect x="40" y="380" width="120" height="80" tabindex="0" role="button" aria-label="Front: drag it/);
     expect(markup).not.toContain('<text');
   });

@@ -37,7 +37,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   const side: Side = (chosen === 'flat' && !size.flat) || (chosen === 'behind' && !size.behind) ? 'standing' : chosen;
   const drawing = side === 'flat' && size.flat ? size.flat : side === 'behind' && size.behind ? size.behind : side === 'strain' && strain.data ? strain.data.drawing : size.standing;
   const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
-  if (blank.surface === 'garment') names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
+  if (size.behind) names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
   const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
   const laid = size.zones.find((z) => z.id === spec?.id);
@@ -65,11 +65,12 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       >
         {moving ? (scale) => (
           <ZoneHandle
-            key={`${moving.stands.across} ${moving.stands.fromBottom}`}
+            key={moving.spec.id}
             name={moving.spec.name} scale={scale} stands={moving.stands} box={moving.box}
-            onMove={(dx, dy) => edit((b) => ({
+            asked={blank.surface === 'tapered' ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', { params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal })) : undefined}
+            onMove={(to) => edit((b) => ({
               ...b,
-              zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, dx, dy, unitInForce(units)) : z)),
+              zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, to.across - moving.stands.across, to.fromBottom - moving.stands.fromBottom, unitInForce(units)) : z)),
             }))}
           />
         ) : undefined}
@@ -82,11 +83,8 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   );
 }
 
-/** A zone that can be moved by hand: one with a size of its own, on a surface that is flat or unrolls without bending. */
+/** A zone that can be moved by hand: one with a size of its own, on a surface that unrolls. */
 function movable(blank: Blank, spec?: Schemas['ZoneSpec'], laid?: Schemas['ZoneView']) {
-  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || blank.surface === 'tapered' || blank.surface === 'bellied') return undefined;
-  // On a wall a zone is laid out from its own middle line.
-  const shift = isWall(blank.surface) ? laid.stands.across : 0;
-  const box = { ...laid.box, minX: laid.box.minX + shift, maxX: laid.box.maxX + shift };
-  return { spec, stands: laid.stands, box, away: laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0 };
+  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || blank.surface === 'bellied') return undefined;
+  return { spec, stands: laid.stands, box: laid.box, away: laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0 };
 }

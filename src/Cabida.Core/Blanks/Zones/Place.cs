@@ -87,7 +87,7 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
     /// <summary>The centre of a thing of a height that is placed, or why it has none.</summary>
     internal Outcome<Geometry.PlanePoint> Centre(Place place, double height)
     {
-        var across = place.Across.OrZero(LengthRange.Object with { Least = Length.Zero }).Millimetres;
+        var across = place.Across.OrZero(LengthRange.Distance).Millimetres;
         var x = Box.CentreX + (place.Side switch { Sideways.Left => -across, Sideways.Right => across, _ => 0 });
         if (place.From == Datum.Middle)
         {
@@ -104,7 +104,7 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
             });
         }
 
-        var away = place.Away.OrZero(LengthRange.Object with { Least = Length.Zero }).Millimetres;
+        var away = place.Away.OrZero(LengthRange.Distance).Millimetres;
         return Outcome<Geometry.PlanePoint>.Of(new(x, IsUpwards(place.From) ? from + away + (height / 2) : from - away - (height / 2)));
     }
 

@@ -164,8 +164,8 @@ internal static class WallZone
             ? (zone.Left.Millimetres - zone.Right.Millimetres) / 2
             : zone.Spec.Place.Side switch
             {
-                Sideways.Left => -zone.Spec.Place.Across.OrZero(LengthRange.Object).Millimetres,
-                Sideways.Right => zone.Spec.Place.Across.OrZero(LengthRange.Object).Millimetres,
+                Sideways.Left => -zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
+                Sideways.Right => zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
                 _ => 0,
             };
 
