@@ -41,7 +41,7 @@ public sealed class ViewsTests : IDisposable
         var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
         ((int)tumbler["findings"]!).ShouldBe(1);
         tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumblers", "Fern tumbler"]);
-        Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["room"]).ShouldBe("198.0 mm × 71.2 mm to work on");
+        Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["room"]).ShouldBe("198.8 mm × 71.2 mm to work on");
     }
 
     [Fact]
