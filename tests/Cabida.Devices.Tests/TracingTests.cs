@@ -200,7 +200,7 @@ public class TracingTests
     {
         PictureScale.OfScan(0, 100).Problem!.ToString().ShouldContain("A resolution of 0 dots an inch cannot be");
         PictureScale.OfScan(double.NaN, 100).Problem.ShouldNotBeNull();
-PictureScale.OfSheet([new(0, 0), new(100, 0), new(50, 20), new(50, 100)], Core.Measures.Length.Mm(210), Core.Measures.Length.Mm(297), (100, 100)).Problem!.ToString().ShouldContain("one of them lies between the others");
+        PictureScale.OfSheet([new(0, 0), new(100, 0), new(50, 20), new(50, 100)], Core.Measures.Length.Mm(210), Core.Measures.Length.Mm(297), (100, 100)).Problem!.ToString().ShouldContain("one of them lies between the others");
         PictureScale.OfTwoPoints(new(5, 5), new(6, 6), Core.Measures.Length.Mm(100), 100).Problem!.ToString().ShouldContain("too near each other");
     }
 

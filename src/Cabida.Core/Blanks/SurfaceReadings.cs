@@ -46,7 +46,7 @@ internal static class SurfaceReadings
         var limits = Limits(blank, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
         var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor)
-            && (blank.Surface != SurfaceKind.Garment || rows.Rows.All(r => r.Is is null) || rows.Rows.Any(r => r.Row.Of == rows.Of && r.Is is not null));
+            && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(f => f.Dimensions).All(d => rows.Rows.Where(r => r.Row.Kind == d).All(r => r.Is is null)));
         var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
         List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, back, mats, kept, limits, extent))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.

@@ -63,11 +63,14 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
             .ToList();
         // Four rotations, so that the zone stays on the left of its edges.
+        // Ink that stands wholly beside the zone meets nothing on its way past: there the extents tell how far it is.
+        var (mine, its) = (Box.Of(ink)!.Value, zone.Bounds);
+        static Room Known(Room room, double extents) => double.IsFinite(room.Distance) ? room : new Room(extents, LimitKind.Edge);
         var rooms = new Rooms(
-            Upwards(boundary, zone.Edges, p => p),
-            Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)),
-            Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)),
-            Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)));
+            Known(Upwards(boundary, zone.Edges, p => p), its.MaxY - mine.MaxY),
+            Known(Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)), mine.MinY - its.MinY),
+            Known(Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)), mine.MinX - its.MinX),
+            Known(Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)), its.MaxX - mine.MaxX));
         if (Standing.Of(ink, zone) is not { } outside || outside.Depth <= Tolerances.Fit)
         {
             return rooms;

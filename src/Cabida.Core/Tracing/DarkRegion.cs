@@ -38,7 +38,8 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
         {
             stop.ThrowIfCancellationRequested();
             regions.Add(new DarkRegion(
-                refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder) { Soft = softness(outer[i]) });
+                refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder)
+            { Soft = softness(outer[i]) });
         }
 
         for (var i = 0; i < regions.Count; i++)

@@ -26,7 +26,8 @@ public class AgreementTests
             }).OfType<MeasuredDimension>(),
         ])
         {
-            Girths = rings.Length, Zones = [Wrap with { Margins = ZoneMargins.All(TypedLength.Empty) }],
+            Girths = rings.Length,
+            Zones = [Wrap with { Margins = ZoneMargins.All(TypedLength.Empty) }],
         });
 
     [Fact]

@@ -15,7 +15,10 @@ public class WallZonesTests
             var (girths, sized) = (wideUp ? ("276", "219") : ("219", "276"), TestBlanks.Wrap with { Width = TypedLength.Mm(40), Height = TypedLength.Mm(20), Margins = ZoneMargins.All(TypedLength.Empty) });
             Place At(double fromBottom, double to) => new()
             {
-                From = Datum.Bottom, Away = new TypedLength($"{fromBottom:0.######}"), Side = to < 0 ? Sideways.Left : Sideways.Right, Across = new TypedLength($"{Math.Abs(to):0.######}"),
+                From = Datum.Bottom,
+                Away = new TypedLength($"{fromBottom:0.######}"),
+                Side = to < 0 ? Sideways.Left : Sideways.Right,
+                Across = new TypedLength($"{Math.Abs(to):0.######}"),
             };
             LaidZone Laid(Place place) => BlankSheet.Of(TestBlanks.Tumbler(girths.Item1, girths.Item2, "150") with { Zones = [sized with { Place = place }] }).Sizes[0].Zones[0];
             PlanePoint Middle(LaidZone zone) => (zone.Wall! with { Turn = default }).Laid(zone.Stands!.Across, zone.Zone!.MiddleHeight);

@@ -8,6 +8,20 @@ namespace Cabida.Core.Tests.Fitting;
 public class RoomsTests
 {
     [Fact]
+    public void Ink_wholly_beside_a_zone_has_figures_at_all_sides() =>
+        Gen.Select(Gen.Double[-400, 400], Gen.Double[-400, 400], Gen.Double[0.5, 30], Gen.Double[0.5, 30]).Sample((x, y, w, h) =>
+        {
+            var zone = ZoneShape.Of(Outlines.Ring([new(-50, 0), new(0, -40), new(60, 0), new(0, 55)]), new(0, 0));
+            var rooms = Rooms.Of(Outlines.Rectangle(new Box(x, y, x + w, y + h)), zone);
+            rooms.All.ShouldAllBe(r => double.IsFinite(r.Distance));
+            double.IsFinite(rooms.Outside).ShouldBeTrue();
+            if (x > 60 || x + w < -50 || y > 55 || y + h < -40)
+            {
+                rooms.Least.ShouldBeLessThan(0);
+            }
+        }, iter: 500);
+
+    [Fact]
     public void Room_in_a_polygon_is_what_it_is_in_the_same_rectangle() =>
         Gen.Select(Gen.Double[-30, 30], Gen.Double[-20, 20], Gen.Double[1, 40], Gen.Double[1, 30]).Sample((x, y, w, h) =>
         {
