@@ -140,17 +140,19 @@ public class TracingTests
     }
 
     [Theory]
-    [InlineData("lamp", 0, 0)]
-    [InlineData("lamp", 0.03, 0.35)]
-    [InlineData("across", 0.02, 0.2)]
-    public void The_corners_of_a_photographed_sheet_are_found(string id, double noise, double shading)
+    [InlineData("lamp", 0, 0, 0)]
+    [InlineData("lamp", 0.03, 0.35, 1)]
+    [InlineData("lamp", 0.03, 0.35, 2)]
+    [InlineData("lamp", 0.03, 0.35, 3)]
+    [InlineData("across", 0.02, 0.2, 4)]
+    public void The_corners_of_a_photographed_sheet_are_found(string id, double noise, double shading, int seed)
     {
         var sheet = Truth.Sheet(id);
-        var png = SheetRendering.Png(sheet, new ScanSettings(300, 0, noise, shading));
+        var png = SheetRendering.Png(sheet, new ScanSettings(300, 0, noise, shading) { Seed = seed });
         var head = Formats.Pictures.PictureHead.Read(png).Value;
         var found = SheetCorners.Of(Formats.Pictures.GreyReader.Read(png, head).Value).ShouldNotBeNull();
         var truth = SheetLying.InOrder(SheetRendering.CornersOf(sheet)!)!;
-        found.Zip(truth, (a, b) => a.To(b)).Max().ShouldBeLessThan(2);
+        found.Zip(truth, (a, b) => a.To(b)).Max().ShouldBeLessThan(2, $"{string.Join(" ", found)} for {string.Join(" ", truth)}");
     }
 
     [Theory]

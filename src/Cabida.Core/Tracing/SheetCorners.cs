@@ -23,6 +23,17 @@ public static class SheetCorners
     /// <summary>Paper must be brighter than what it lies on by this many of 255.</summary>
     private const double LeastStep = 18;
 
+    /// <summary>How far to either side of where a side should be it is looked for, in coarse pixels: at first, and then.</summary>
+    private const double Far = 6;
+
+    private const double Near = 1.5;
+
+    /// <summary>An edge falls by at least this share of what parts paper from what it lies on.</summary>
+    private const double OfContrast = 0.3;
+
+    /// <summary>Places beside one another along a side that are looked at together, in pixels.</summary>
+    private static readonly double[] Abreast = [-8, -4, 0, 4, 8];
+
     /// <summary>Places along a side at which its edge is looked for.</summary>
     private const int PerSide = 160;
 
@@ -35,7 +46,7 @@ public static class SheetCorners
         var step = Math.Max(1, (Math.Max(picture.Width, picture.Height) + Coarse - 1) / Coarse);
         var small = Smaller(picture, step);
         stop.ThrowIfCancellationRequested();
-        if (Threshold(small.Pixels) is not { } parts || Largest(small, parts) is not { } blob || blob.Count < LeastShare * small.Pixels.Length)
+        if (Threshold(small.Pixels) is not { } parts || Largest(small, parts.At) is not { } blob || blob.Count < LeastShare * small.Pixels.Length)
         {
             return null;
         }
@@ -60,7 +71,8 @@ public static class SheetCorners
             return null;
         }
 
-        return Sharpened(rough, picture, 2.5 * step) is { } sharp ? SheetLying.InOrder(sharp) : null;
+        // The hull of coarse pixels may lie several of them off; the second time each side is looked for where it is.
+        return Sharpened(rough, picture, Far * step, parts.Apart) is { } near && Sharpened(near, picture, Near * step, parts.Apart) is { } sharp ? SheetLying.InOrder(sharp) : null;
     }
 
     private static GreyPicture Smaller(GreyPicture picture, int step)
@@ -89,7 +101,7 @@ public static class SheetCorners
     }
 
     /// <summary>The brightness that parts a picture into two classes with the least spread in each; null where there are not two.</summary>
-    private static int? Threshold(byte[] pixels)
+    private static (int At, double Apart)? Threshold(byte[] pixels)
     {
         var counts = new long[256];
         foreach (var p in pixels)
@@ -123,7 +135,7 @@ public static class SheetCorners
             }
         }
 
-        return apart >= LeastStep ? at : null;
+        return apart >= LeastStep ? (at, apart) : null;
     }
 
     /// <summary>The largest connected bright place, as indices of its pixels.</summary>
@@ -203,7 +215,7 @@ public static class SheetCorners
     }
 
     /// <summary>Each side fitted to where brightness changes most across it, near where it was; null where an edge cannot be told.</summary>
-    private static List<PlanePoint>? Sharpened(List<PlanePoint> rough, GreyPicture picture, double reach)
+    private static List<PlanePoint>? Sharpened(List<PlanePoint> rough, GreyPicture picture, double reach, double contrast)
     {
         var sides = new List<(PlanePoint At, PlanePoint Along)>();
         var middle = new PlanePoint(rough.Average(p => p.X), rough.Average(p => p.Y));
@@ -212,6 +224,7 @@ public static class SheetCorners
             PlanePoint a = rough[i], b = rough[(i + 1) % 4];
             var length = a.To(b);
             PlanePoint outwards = new((b.Y - a.Y) / length, -(b.X - a.X) / length);
+            PlanePoint along = new((b.X - a.X) / length, (b.Y - a.Y) / length);
             if (((middle.X - a.X) * outwards.X) + ((middle.Y - a.Y) * outwards.Y) > 0)
             {
                 outwards = new(-outwards.X, -outwards.Y);
@@ -239,7 +252,8 @@ public static class SheetCorners
             {
                 const double Half = 1.5;
                 PlanePoint On(double t) => new(p.X + (t * outwards.X), p.Y + (t * outwards.Y));
-                double Value(double t) => On(t) is var q ? picture.At(q.X, q.Y) : 0;
+                // Several places beside one another, so that the noise of a pixel makes no edge.
+                double Value(double t) => On(t) is var q ? Abreast.Average(s => picture.At(q.X + (s * along.X), q.Y + (s * along.Y))) : 0;
                 var (best, at) = (0.0, 0.0);
                 for (var t = -reach; t <= reach; t += 0.5)
                 {
@@ -250,14 +264,14 @@ public static class SheetCorners
                     }
                 }
 
-                return best >= LeastStep / 2 ? On(at) : null;
+                return best >= OfContrast * contrast ? On(at) : null;
             }
         }
 
         var corners = new List<PlanePoint>();
         for (var i = 0; i < 4; i++)
         {
-            if (Crossing(sides[(i + 3) % 4], sides[i]) is not { } corner || corner.To(rough[i]) > 6 * reach)
+            if (Crossing(sides[(i + 3) % 4], sides[i]) is not { } corner || corner.To(rough[i]) > 3 * reach)
             {
                 return null;
             }

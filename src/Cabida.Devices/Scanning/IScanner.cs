@@ -11,7 +11,11 @@ public sealed record SheetInTray(string Id, string Name, bool IsPhotograph);
 /// <param name="SkewDegrees">How crooked the sheet lies.</param>
 /// <param name="Noise">The noise of a pixel, as a share of white.</param>
 /// <param name="Shading">How much darker the light is at one corner than at the other, as a share.</param>
-public sealed record ScanSettings(double DotsPerInch, double SkewDegrees = 0, double Noise = 0.01, double Shading = 0.1);
+public sealed record ScanSettings(double DotsPerInch, double SkewDegrees = 0, double Noise = 0.01, double Shading = 0.1)
+{
+    /// <summary>Other noise of the same kind.</summary>
+    public int Seed { get; init; }
+}
 
 /// <summary>A scan as a device hands it over.</summary>
 /// <param name="Png">The picture file.</param>

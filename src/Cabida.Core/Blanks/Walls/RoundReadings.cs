@@ -51,7 +51,7 @@ internal static class RoundReadings
         {
             rows.Joined.Add(new WorkedOut(
                 name, Phrase.Say($"{joined.Value} ± {joined.Uncertainty}"),
-                Phrase.Say($"{used.Select(u => u.Told).Aggregate((a, b) => Phrase.Say($"{a} and {b}"))}, each as far as it is certain")));
+                Phrase.Say($"{used.Select(u => u.Told).Aggregate((a, b) => Phrase.Say($"{a} and {b}"))}, by weight")));
         }
 
         return joined;
