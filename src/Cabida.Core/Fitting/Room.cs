@@ -62,10 +62,10 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
         var boundary = Outlines.RingsOf(ink)
             .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
             .ToList();
-        // Four rotations, so that the zone stays on the left of its edges.
         // Ink that stands wholly beside the zone meets nothing on its way past: there the extents tell how far it is.
         var (mine, its) = (Box.Of(ink)!.Value, zone.Bounds);
         static Room Known(Room room, double extents) => double.IsFinite(room.Distance) ? room : new Room(extents, LimitKind.Edge);
+        // Four rotations, so that the zone stays on the left of its edges.
         var rooms = new Rooms(
             Known(Upwards(boundary, zone.Edges, p => p), its.MaxY - mine.MaxY),
             Known(Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)), mine.MinY - its.MinY),
