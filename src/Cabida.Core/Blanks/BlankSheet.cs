@@ -143,23 +143,9 @@ public sealed record BlankSheet(
         var lines = blank.LinesOf(row.Kind, row.Of);
         var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(row.Range))).ToList()).ToList();
         var good = read.SelectMany(l => l).Where(r => r.Read.Ok).ToList();
-        var estimate = good.Count == 0 ? null : DimensionEstimate.From([.. good.Select(r => (r.Read.Value, r.Tool))], row.Along, strip);
-        if (estimate?.Disagreement is { } disagreement)
-        {
-            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Title:strong}. {disagreement}")));
-        }
-
-        if (estimate?.Spread is { } spread)
-        {
-            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say($"{row.Title:strong}. {spread}")));
-        }
-
-        foreach (var outlier in estimate?.Outliers ?? [])
-        {
-            findings.Add(new BlankFinding(false, [row.Kind], Phrase.Say(
-                $"{row.Title:strong}. The reading {good[outlier.Index].Read.Value.Value} lies {outlier.Away} from the middle of its fellows; {outlier.Allowed} could be chance. Read it again, or take it out.")));
-        }
-
+        List<(ReadLength Read, MeasuringTool Tool)> readings = [.. good.Select(r => (r.Read.Value, r.Tool))];
+        var estimate = good.Count == 0 ? null : DimensionEstimate.From(readings, row.Along, strip);
+        findings.AddRange((estimate?.Told(row.Title, readings) ?? []).Select(t => new BlankFinding(false, [row.Kind], t)));
         var echoes = read.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
             r.Typed,
             r.Read.ValueOrDefault?.Value,
@@ -167,7 +153,7 @@ public sealed record BlankSheet(
             estimate?.Outliers.Any(o => ReferenceEquals(good[o.Index].Typed, r.Typed)) == true ? Phrase.Say($"stands apart") : null))]).ToList();
         return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum)
         {
-            How = ReadHow.Of([.. good.Select(r => (r.Read.Value, r.Tool))]),
+            How = ReadHow.Of(readings),
         };
     }
 

@@ -87,6 +87,16 @@ public sealed record DimensionEstimate(
             joined.Dimension, outliers, outliers.Count > 0 ? null : SpreadOf(readings, corrected), disagreement, joined.TakenOff, SumOf(used));
     }
 
+    /// <summary>What wants looking at among the readings, each sentence beginning with what they are of.</summary>
+    /// <param name="title">What they are of.</param>
+    /// <param name="readings">The readings it was estimated from.</param>
+    public IEnumerable<Phrase> Told(string title, IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings)
+    {
+        ArgumentNullException.ThrowIfNull(readings);
+        return new[] { Disagreement, Spread }.OfType<Phrase>().Select(p => Phrase.Say($"{title:strong}. {p}")).Concat(Outliers.Select(o => Phrase.Say(
+            $"{title:strong}. The reading {readings[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; {o.Allowed} could be chance. Read it again, or take it out.")));
+    }
+
     private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along, StripCheck? strip)
     {
         var accuracy = ToolAccuracy.Of(tool);

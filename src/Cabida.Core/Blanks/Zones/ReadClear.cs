@@ -79,17 +79,15 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
         }
 
         var all = good.Prepend((Typed: typed, Read: first, Tool: again?.Tool ?? MeasuringTool.SteelRule)).ToList();
-        var estimate = DimensionEstimate.From([.. all.Select(r => (r.Read, r.Tool))], MeasuredAlong.Straight);
+        List<(ReadLength Read, MeasuringTool Tool)> readings = [.. all.Select(r => (r.Read, r.Tool))];
+        var estimate = DimensionEstimate.From(readings, MeasuredAlong.Straight);
         if (again is null)
         {
             return (estimate.Dimension, null, []);
         }
 
         var name = $"{spec.Name}, {field switch { ClearField.Width => "width", ClearField.Height => "height", ClearField.Away => "distance away", _ => "distance across" }}";
-        List<Phrase> told = [.. new[] { estimate.Spread, estimate.Disagreement }.OfType<Phrase>().Select(p => Phrase.Say($"{name:strong}. {p}"))];
-        told.AddRange(estimate.Outliers.Select(o => Phrase.Say(
-            $"{name:strong}. The reading {all[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; {o.Allowed} could be chance. Read it again, or take it out.")));
-        return (estimate.Dimension, new ClearReading(field, EchoesOf(estimate.Outliers), estimate.Dimension, estimate.Sum), told);
+        return (estimate.Dimension, new ClearReading(field, EchoesOf(estimate.Outliers), estimate.Dimension, estimate.Sum), [.. estimate.Told(name, readings)]);
 
         IReadOnlyList<IReadOnlyList<ReadingEcho>> EchoesOf(IReadOnlyList<Outlier> outliers) => [.. lines.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
             r.Typed, r.Read.ValueOrDefault?.Value, r.Typed.IsEmpty ? null : r.Read.Problem,
