@@ -1,4 +1,5 @@
 using Cabida.Store;
+using Cabida.Web.Serving;
 
 namespace Cabida.Web.Library;
 
@@ -9,7 +10,7 @@ internal static class Adding
     public static async Task<TView> AddShown<T, TView>(this Cabida.Store.Library library, DocumentKind<T> kind, T document, IViews<T, TView> views, CancellationToken stop)
     {
         TView? view = default;
-        await library.Add(kind, document, proof: async s => view = await views.Of(s, stop), stop: stop);
+        await library.Add(kind, document, proof: async s => view = ApiJson.Writable(await views.Of(s, stop)), stop: stop);
         return view!;
     }
 }

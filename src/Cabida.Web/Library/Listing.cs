@@ -55,7 +55,7 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
         {
             using (Effort.Within(Effort.Small, stop))
             {
-                return Outcome<T>.Of(await work());
+                return Outcome<T>.Of(ApiJson.Writable(await work()));
             }
         }
         catch (NotWorkableException fault)

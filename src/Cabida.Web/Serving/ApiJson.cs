@@ -9,6 +9,8 @@ namespace Cabida.Web.Serving;
 /// <summary>How the API writes: the same names and words as the documents in the store; numbers are numbers.</summary>
 internal static class ApiJson
 {
+    private static readonly JsonSerializerOptions Options = Configured();
+
     public static void Configure(JsonSerializerOptions options)
     {
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
@@ -16,6 +18,20 @@ internal static class ApiJson
         options.AllowOutOfOrderMetadataProperties = true;
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
+    }
+
+    /// <summary>Asserts that something can be written as an answer: a figure that is no number cannot, and throws here rather than in the middle of one.</summary>
+    public static T Writable<T>(T answer)
+    {
+        JsonSerializer.Serialize(Stream.Null, answer, Options);
+        return answer;
+    }
+
+    private static JsonSerializerOptions Configured()
+    {
+        var options = new JsonSerializerOptions(JsonSerializerDefaults.Web);
+        Configure(options);
+        return options;
     }
 }
 

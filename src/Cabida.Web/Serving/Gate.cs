@@ -36,7 +36,8 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
         {
             using (Effort.Within(Effort.Large, http.RequestAborted))
             {
-                return await next(context);
+                var answer = await next(context);
+                return answer is IResult result && WholeAnswer.Suits(result) ? new WholeAnswer(result) : answer;
             }
         }
         catch (NotWorkableException fault)
