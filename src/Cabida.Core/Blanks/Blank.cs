@@ -16,6 +16,9 @@ public sealed record MeasuredDimension(DimensionKind Dimension, [property: MaxLe
 {
     /// <summary>Which one, where a blank has several of the kind: the number of a girth, the name of a size; else empty.</summary>
     public string Of { get; init; } = "";
+
+    /// <summary>The face of its own that it is of; empty for the thing itself.</summary>
+    public string Face { get; init; } = "";
 }
 
 /// <summary>
@@ -34,6 +37,10 @@ public sealed record Blank([property: MaxLength(DocumentGate.LongestName)] strin
     /// <summary>What must stay clear in every zone: holes, lids, seams, bands, pockets.</summary>
     [MaxLength(60)]
     public IReadOnlyList<KeptClear> KeptClear { get; init; } = [];
+
+    /// <summary>Its further faces, each with an outline of its own: lid, sleeves.</summary>
+    [MaxLength(FaceSpec.Most)]
+    public IReadOnlyList<FaceSpec> Faces { get; init; } = [];
 
     /// <summary>The outline of a flat panel.</summary>
     public PanelOutline Outline { get; init; } = new();
@@ -70,6 +77,6 @@ public sealed record Blank([property: MaxLength(DocumentGate.LongestName)] strin
     public string Note { get; init; } = "";
 
     /// <summary>The readings of a dimension; none when it was not measured.</summary>
-    public IReadOnlyList<ReadingLine> LinesOf(DimensionKind dimension, string of = "") =>
-        Measured.FirstOrDefault(m => m.Dimension == dimension && m.Of == of)?.Lines ?? [];
+    public IReadOnlyList<ReadingLine> LinesOf(DimensionKind dimension, string of = "", string face = "") =>
+        Measured.FirstOrDefault(m => m.Dimension == dimension && m.Of == of && m.Face == face)?.Lines ?? [];
 }

@@ -57,8 +57,8 @@ public sealed record ClearReading(ClearField Field, IReadOnlyList<IReadOnlyList<
 /// <param name="Name">What is there.</param>
 /// <param name="IsHole">Whether it goes through.</param>
 /// <param name="Area">Its own area, without clearance; bands and strips reach beyond the surface.</param>
-/// <param name="Facing">Of a cloth thing: on its front or its back.</param>
-public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geometries.Polygon Area, Facing Facing = Facing.Front);
+/// <param name="Face">The face it lies on.</param>
+public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geometries.Polygon Area, FaceKey Face);
 
 /// <summary>One size of a blank worked out; most blanks have one, without a name.</summary>
 /// <param name="Size">The size's name; empty where there are none.</param>
@@ -75,8 +75,17 @@ public sealed record SizeSheet(
     /// <summary>The back of a cloth thing, or of a flat one that has something on it, laid to the right of its front; null for others.</summary>
     public Panel? Back { get; init; }
 
-    /// <summary>One face of a flat thing; null where its surface is unknown or it has no back.</summary>
-    public Panel? PanelOf(Facing facing) => facing == Facing.Back ? Back : Panel;
+    /// <summary>Its faces with an outline of their own.</summary>
+    public IReadOnlyList<FaceSheet> Faces { get; init; } = [];
+
+    /// <summary>One flat face; null where it is unknown or there is none.</summary>
+    public Panel? PanelOf(FaceKey face) => face.IsOwn ? Faces.FirstOrDefault(f => f.Spec.Id == face.Own)?.Panel : face.Facing == Facing.Back ? Back : Panel;
+
+    /// <summary>The first zone on its wall; null on flat things and where there is none.</summary>
+    public LaidZone? OnWall => Zones.FirstOrDefault(z => z is { Zone: not null, Wall: not null });
+
+    /// <summary>The mats of the frame that a zone lies in; null elsewhere.</summary>
+    public FrameMats? MatsOf(LaidZone zone) => zone.Spec.On.IsOwn ? null : Mats;
 
     /// <summary>A zone by its id; the first when none is named.</summary>
     public LaidZone? ZoneOf(string id) => id.Length == 0 ? Zones.Count > 0 ? Zones[0] : null : Zones.FirstOrDefault(z => z.Spec.Id == id);
@@ -140,7 +149,7 @@ public sealed record BlankSheet(
 
     private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)
     {
-        var lines = blank.LinesOf(row.Kind, row.Of);
+        var lines = blank.LinesOf(row.Kind, row.Of, row.Face);
         var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(row.Range))).ToList()).ToList();
         var good = read.SelectMany(l => l).Where(r => r.Read.Ok).ToList();
         List<(ReadLength Read, MeasuringTool Tool)> readings = [.. good.Select(r => (r.Read.Value, r.Tool))];

@@ -18,6 +18,9 @@ public sealed record DimensionRow(
     /// <summary>Which one, where there are several of the kind; else empty.</summary>
     public string Of { get; init; } = "";
 
+    /// <summary>The face of its own that it is of; empty for the thing itself.</summary>
+    public string Face { get; init; } = "";
+
     /// <summary>Which sizes can be: a thin sheet is less than a millimetre thick, and what is measured from an edge may lie on it.</summary>
     public LengthRange Range => Kind switch
     {
@@ -43,39 +46,53 @@ public static class DimensionRows
     public static IReadOnlyList<DimensionRow> Of(Blank blank)
     {
         ArgumentNullException.ThrowIfNull(blank);
-        return blank.Surface switch
+        var own = OfItself(blank);
+        if (blank.Faces.Count == 0)
         {
-            SurfaceKind.Straight => Lettered(
-                (DimensionKind.Girth, "Girth", Round, SoftTape, true),
-                (DimensionKind.Across, "Across", Straight, Calliper, false),
-                (DimensionKind.HalfGirth, "Half-way round", HalfRound, SoftTape, false),
-                (DimensionKind.Height, "Height of wall", Straight, SteelRule, true),
-                (DimensionKind.Handle, "Handle blocks", Straight, SteelRule, false)),
-            SurfaceKind.Tapered => Lettered(
-                (DimensionKind.GirthUpper, "Girth, upper", Round, SoftTape, true),
-                (DimensionKind.GirthLower, "Girth, lower", Round, SoftTape, true),
-                (DimensionKind.WallBetween, "Wall, A to B", Straight, SteelRule, true),
-                (DimensionKind.UprightBetween, "Upright, A to B", Straight, SteelRule, false),
-                (DimensionKind.AcrossUpper, "Across at A", Straight, Calliper, false),
-                (DimensionKind.AcrossLower, "Across at B", Straight, Calliper, false),
-                (DimensionKind.RimToUpper, "Rim to A", Straight, SteelRule, false),
-                (DimensionKind.BaseToLower, "Base to B", Straight, SteelRule, false),
-                (DimensionKind.Handle, "Handle blocks", Straight, SteelRule, false)),
-            SurfaceKind.Bellied => Bellied(Math.Clamp(blank.Girths, 3, MostGirths)),
-            SurfaceKind.Flat => Flat(blank.Outline.Kind),
-            SurfaceKind.Garment => [.. blank.Garment.Sizes.SelectMany(s => Garment(blank.Garment.Kind).Select(r => r with { Of = s }))],
-            SurfaceKind.Framed => Lettered(
-                (DimensionKind.RebateWidth, "Rebate, across", Straight, SteelRule, true),
-                (DimensionKind.RebateHeight, "Rebate, up", Straight, SteelRule, true),
-                (DimensionKind.SightWidth, "Sight, across", Straight, SteelRule, true),
-                (DimensionKind.SightHeight, "Sight, up", Straight, SteelRule, true),
-                (DimensionKind.PaneWidth, "Pane, across", Straight, SteelRule, false),
-                (DimensionKind.PaneHeight, "Pane, up", Straight, SteelRule, false),
-                (DimensionKind.PrintWidth, "Print, across", Straight, SteelRule, false),
-                (DimensionKind.PrintHeight, "Print, up", Straight, SteelRule, false)),
-            _ => throw new ArgumentOutOfRangeException(nameof(blank)),
-        };
+            return own;
+        }
+
+        // Letters go on from the thing itself to its faces; of a garment in every size again.
+        IEnumerable<string> sizes = blank.Surface == SurfaceKind.Garment ? blank.Garment.Sizes.Distinct() : [""];
+        return [.. own, .. sizes.SelectMany(s => OfFaces(blank, s, blank.Surface == SurfaceKind.Garment ? own.Count(r => r.Of == s) : own.Length))];
     }
+
+    private static IEnumerable<DimensionRow> OfFaces(Blank blank, string size, int letters) => blank.Faces.Take(FaceSpec.Most).DistinctBy(f => f.Id)
+        .SelectMany(f => Flat(f.Outline.Kind).Where(r => r.Kind != DimensionKind.Thickness).Select(r => r with { Of = size, Face = f.Id, Name = $"{f.Name}, {r.Name.ToLowerInvariant()}", Needed = false }))
+        .Select((r, i) => r with { Letter = Letter(letters + i) });
+
+    private static DimensionRow[] OfItself(Blank blank) => blank.Surface switch
+    {
+        SurfaceKind.Straight => Lettered(
+            (DimensionKind.Girth, "Girth", Round, SoftTape, true),
+            (DimensionKind.Across, "Across", Straight, Calliper, false),
+            (DimensionKind.HalfGirth, "Half-way round", HalfRound, SoftTape, false),
+            (DimensionKind.Height, "Height of wall", Straight, SteelRule, true),
+            (DimensionKind.Handle, "Handle blocks", Straight, SteelRule, false)),
+        SurfaceKind.Tapered => Lettered(
+            (DimensionKind.GirthUpper, "Girth, upper", Round, SoftTape, true),
+            (DimensionKind.GirthLower, "Girth, lower", Round, SoftTape, true),
+            (DimensionKind.WallBetween, "Wall, A to B", Straight, SteelRule, true),
+            (DimensionKind.UprightBetween, "Upright, A to B", Straight, SteelRule, false),
+            (DimensionKind.AcrossUpper, "Across at A", Straight, Calliper, false),
+            (DimensionKind.AcrossLower, "Across at B", Straight, Calliper, false),
+            (DimensionKind.RimToUpper, "Rim to A", Straight, SteelRule, false),
+            (DimensionKind.BaseToLower, "Base to B", Straight, SteelRule, false),
+            (DimensionKind.Handle, "Handle blocks", Straight, SteelRule, false)),
+        SurfaceKind.Bellied => Bellied(Math.Clamp(blank.Girths, 3, MostGirths)),
+        SurfaceKind.Flat => Flat(blank.Outline.Kind),
+        SurfaceKind.Garment => [.. blank.Garment.Sizes.SelectMany(s => Garment(blank.Garment.Kind).Select(r => r with { Of = s }))],
+        SurfaceKind.Framed => Lettered(
+            (DimensionKind.RebateWidth, "Rebate, across", Straight, SteelRule, true),
+            (DimensionKind.RebateHeight, "Rebate, up", Straight, SteelRule, true),
+            (DimensionKind.SightWidth, "Sight, across", Straight, SteelRule, true),
+            (DimensionKind.SightHeight, "Sight, up", Straight, SteelRule, true),
+            (DimensionKind.PaneWidth, "Pane, across", Straight, SteelRule, false),
+            (DimensionKind.PaneHeight, "Pane, up", Straight, SteelRule, false),
+            (DimensionKind.PrintWidth, "Print, across", Straight, SteelRule, false),
+            (DimensionKind.PrintHeight, "Print, up", Straight, SteelRule, false)),
+        _ => throw new ArgumentOutOfRangeException(nameof(blank)),
+    };
 
     /// <summary>The name of the girth with a number, from the lowest.</summary>
     public static string Nth(int girth) => girth.ToString(CultureInfo.InvariantCulture);
@@ -132,6 +149,6 @@ public static class DimensionRows
     private static DimensionRow[] Lettered(params (DimensionKind Kind, string Name, MeasuredAlong Along, MeasuringTool Tool, bool Needed)[] rows) =>
         [.. rows.Select((r, i) => new DimensionRow(r.Kind, Letter(i), r.Name, r.Along, r.Tool, r.Needed))];
 
-    /// <summary>A to Z, then AA, AB …</summary>
-    private static string Letter(int at) => at < 26 ? ((char)('A' + at)).ToString() : $"A{(char)('A' + at - 26)}";
+    /// <summary>A to Z, then AA, AB … BA, BB …</summary>
+    private static string Letter(int at) => at < 26 ? ((char)('A' + at)).ToString() : $"{(char)('A' + (at / 26) - 1)}{(char)('A' + (at % 26))}";
 }

@@ -11,6 +11,12 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
     /// <summary>Figures that several rows were joined to, with where they come from; filled while the surface is worked out.</summary>
     public List<WorkedOut> Joined { get; } = [];
 
+    /// <summary>The face of its own that is asked about; null for the thing itself.</summary>
+    public FaceSpec? Face { get; private init; }
+
+    /// <summary>The same of a face with an outline of its own.</summary>
+    public Estimates On(FaceSpec face) => this with { Face = face };
+
     /// <summary>A dimension; null when it was not read.</summary>
     public Dimension? Is(DimensionKind kind, string? of = null) => Row(kind, of)?.Is;
 
@@ -29,11 +35,18 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
         var found = Is(kind);
         if (found is null)
         {
-            findings.Add(BlankFinding.Ask(kind, Of.Length > 0 ? Phrase.Say($"{Of:strong}: {asking}") : asking));
+            Lacks(kind, asking, findings);
         }
 
         return found;
     }
 
-    private DimensionResult? Row(DimensionKind kind, string? of) => Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? Of));
+    /// <summary>Asks for what was not read, by the size and face that lack it.</summary>
+    public void Lacks(DimensionKind kind, Phrase asking, List<BlankFinding> findings)
+    {
+        var of = string.Join(", ", new[] { Of, Face?.Name ?? "" }.Where(w => w.Length > 0));
+        findings.Add(BlankFinding.Ask(kind, of.Length > 0 ? Phrase.Say($"{of:strong}: {asking}") : asking));
+    }
+
+    private DimensionResult? Row(DimensionKind kind, string? of) => Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? Of) && r.Row.Face == (Face?.Id ?? ""));
 }

@@ -27,7 +27,7 @@ internal static class SurfaceFigures
         }
         else if (sheet.Wall is { } wall)
         {
-            OfWall(wall, sheet.ZoneOf("")?.Zone, figures);
+            OfWall(wall, sheet.OnWall?.Zone, figures);
         }
         else if (sheet.Mats is { } mats)
         {
@@ -39,6 +39,14 @@ internal static class SurfaceFigures
             if (rows.Is(DimensionKind.Thickness) is { } thick)
             {
                 figures.Add(new("Thick", Phrase.Say($"{thick.Value}"), Phrase.Say($"± {thick.Uncertainty}")));
+            }
+        }
+
+        foreach (var face in sheet.Faces)
+        {
+            if (face.Panel is { } own)
+            {
+                figures.Add(new(face.Spec.Name, Phrase.Say($"{own.Width.Value} × {own.Height.Value}"), Phrase.Say($"± {own.Width.Uncertainty}, ± {own.Height.Uncertainty}")));
             }
         }
 

@@ -27,9 +27,9 @@ internal static class SurfaceReadings
                 wall = bellied?.Whole;
                 break;
             case SurfaceKind.Flat:
-                panel = PanelReadings.Of(blank, rows, asked);
+                panel = PanelReadings.Of(blank.Outline, rows, asked);
                 // A thing of one side is drawn as one; the other side is there as soon as something is on it.
-                back = panel is not null && (blank.Zones.Any(z => z.Facing == Facing.Back) || kept.Any(k => !k.Spec.IsHole && k.Spec.Facing == Facing.Back)) ? panel.OtherSide() : null;
+                back = panel is not null && (blank.Zones.Any(z => z.On == FaceKey.Back) || kept.Any(k => !k.Spec.IsHole && FaceKey.Of(k.Spec.Facing, k.Spec.Face) == FaceKey.Back)) ? panel.OtherSide() : null;
                 break;
             case SurfaceKind.Garment:
                 panel = GarmentReadings.Front(blank.Garment.Kind, rows, asked);
@@ -43,15 +43,19 @@ internal static class SurfaceReadings
                 throw new ArgumentOutOfRangeException(nameof(blank));
         }
 
-        var limits = Limits(blank, asked);
+        var faces = OwnFaces.Of(blank, rows, wall, panel, findings);
+        var limits = Limits(blank, blank.Surface == SurfaceKind.Flat ? blank.Outline.Rim : TypedLength.Empty, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
         var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor)
-            && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(f => f.Dimensions).All(d => rows.Rows.Where(r => r.Row.Kind == d).All(r => r.Is is null)));
+            && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(f => f.Dimensions).All(d => rows.Rows.Where(r => r.Row.Kind == d && r.Row.Face.Length == 0).All(r => r.Is is null)));
         var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
-        List<LaidZone> zones = [.. blank.Zones.Select(z => Zone(z, wall, bellied, panel, back, mats, kept, limits, extent))];
+        List<ReadClear> keptHere = [.. kept.Where(k => k.Spec.Face.Length == 0)];
+        List<LaidZone> zones = [.. blank.Zones.Select(z => z.On.IsOwn
+            ? OnOwnFace(blank, z, faces.FirstOrDefault(f => f.Spec.Id == z.Face), kept, limits)
+            : Zone(z, wall, bellied, panel, back, mats, keptHere, limits, extent))];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
-        var works = !known && zones.Any(z => z.Zone is not null);
+        var works = !known && zones.Any(z => z.Zone is not null && !z.Face.IsOwn);
         findings.AddRange(works ? asked.Select(f => f with { Stops = false }) : asked);
         if (works)
         {
@@ -67,21 +71,22 @@ internal static class SurfaceReadings
             findings.Add(new BlankFinding(true, [], Phrase.Say($"It has no zone yet. Add one, so that artwork may go on it.")));
         }
 
-        var sheet = new SizeSheet(rows.Of, wall, bellied, panel, mats, Places(wall, panel, back, kept, findings), zones, []) { Back = back };
+        var sheet = new SizeSheet(rows.Of, wall, bellied, panel, mats, Places(wall, panel, back, faces, kept, findings), zones, []) { Back = back, Faces = faces };
         return sheet with { WorksOut = SurfaceFigures.Of(sheet, rows) };
     }
 
-    private static List<ClearPlace> Places(Wall? wall, Panel? panel, Panel? back, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+    private static List<ClearPlace> Places(Wall? wall, Panel? panel, Panel? back, IReadOnlyList<FaceSheet> own, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
     {
-        if (wall is null && panel is null)
+        var faces = new List<(FaceKey Face, Datums Datums, Panel? Panel)>();
+        if (wall is not null || panel is not null)
         {
-            return [];
+            faces.Add((FaceKey.Front, panel?.Datums ?? Datums.Of(new Geometry.Box(-wall!.StraightGirth.Value.Millimetres / 2, 0, wall.StraightGirth.Value.Millimetres / 2, wall.Height.Value.Millimetres)), panel));
         }
 
-        var datums = panel?.Datums ?? Datums.Of(new Geometry.Box(-wall!.StraightGirth.Value.Millimetres / 2, 0, wall.StraightGirth.Value.Millimetres / 2, wall.Height.Value.Millimetres));
+        faces.AddRange(back is null ? [] : [(FaceKey.Back, back.Datums, back)]);
+        faces.AddRange(own.Select(f => f.Panel).OfType<Panel>().Select(p => (p.Face, p.Datums, (Panel?)p)));
         var places = new List<ClearPlace>();
-        var faces = back is null ? [(Facing.Front, datums)] : new[] { (Facing.Front, datums), (Facing.Back, back.Datums) };
-        foreach (var (clear, facing, from) in kept.SelectMany(k => faces.Where(f => back is null || k.Spec.IsOn(f.Item1)).Select(f => (k, f.Item1, f.Item2))))
+        foreach (var (clear, (face, from, on)) in kept.SelectMany(k => faces.Where(f => k.Spec.IsOn(f.Face) || (back is null && !f.Face.IsOwn && k.Spec.Face.Length == 0)).Select(f => (k, f))))
         {
             var area = ClearShapes.Of(clear, from, 0);
             if (area.Problem is { } problem)
@@ -90,27 +95,32 @@ internal static class SurfaceReadings
                 continue;
             }
 
-            if (ClearShapes.Off(clear, area.Value, wall, facing == Facing.Back && back is not null ? back : panel) is { } off)
+            if (ClearShapes.Off(clear, area.Value, on is null ? wall : null, on) is { } off)
             {
                 findings.Add(new BlankFinding(false, [], off));
             }
 
-            places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, facing));
+            places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, face));
+        }
+
+        foreach (var lost in kept.Where(k => k.Spec.Face.Length > 0 && own.All(f => f.Spec.Id != k.Spec.Face)))
+        {
+            findings.Add(new BlankFinding(false, [], Phrase.Say($"{lost.Spec.Name:strong} lies on a face that is not there any more: it keeps nothing clear. Choose another, or remove it.")));
         }
 
         return places;
     }
 
-    private static PanelZone.Limits Limits(Blank blank, List<BlankFinding> findings)
+    private static PanelZone.Limits Limits(Blank blank, TypedLength typedRim, List<BlankFinding> findings)
     {
-        var rim = Read(blank.Surface == SurfaceKind.Flat ? blank.Outline.Rim : TypedLength.Empty, LengthRange.Margin, "Rim that stays clear");
+        var rim = Read(typedRim, LengthRange.Margin, "Rim that stays clear");
         if (blank.Surface != SurfaceKind.Garment)
         {
             return new PanelZone.Limits(rim ?? 0, null);
         }
 
         var (width, height) = (Read(blank.Garment.PlatenWidth, LengthRange.Object, "Width the press covers"), Read(blank.Garment.PlatenHeight, LengthRange.Object, "Height the press covers"));
-        return new PanelZone.Limits(0, width is { } w && height is { } h ? (w, h) : null);
+        return new PanelZone.Limits(rim ?? 0, width is { } w && height is { } h ? (w, h) : null);
 
         double? Read(TypedLength typed, LengthRange range, string what)
         {
@@ -149,10 +159,7 @@ internal static class SurfaceReadings
                 return LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"));
             }
 
-            var laid = PanelZone.Lay(part.Value, zone, back is null ? kept : [.. kept.Where(k => k.Spec.IsOn(part.Value.Facing))], limits);
-            return laid.Zone is not { } z
-                ? LaidZone.Fail(spec, echoes, laid.Problem)
-                : new LaidZone(spec, echoes, z, null, part.Value, null, laid.Notes, Stands(z, part.Value.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - part.Value.Datums.Box.CentreX));
+            return OnPanel(spec, echoes, zone, part.Value, back is null ? kept : [.. kept.Where(k => k.Spec.IsOn(part.Value.Face))], limits);
         }
 
         if (extent is null)
@@ -162,6 +169,32 @@ internal static class SurfaceReadings
 
         var given = GivenZone.Of(zone, extent);
         return given.Zone is { } works ? new LaidZone(spec, echoes, works, null, null, null, given.Notes, null) : LaidZone.Fail(spec, echoes, given.Problem);
+    }
+
+    /// <summary>A zone on a face with an outline of its own; the press that covers a garment covers its sleeves.</summary>
+    private static LaidZone OnOwnFace(Blank blank, ZoneSpec spec, FaceSheet? face, IReadOnlyList<ReadClear> kept, PanelZone.Limits ofGarment)
+    {
+        var (echoes, zone, problem) = ReadZone.Of(spec);
+        if (zone is null || face is not { Panel: { } panel })
+        {
+            return LaidZone.Fail(spec, echoes, problem ?? (face is null
+                ? Phrase.Say($"{spec.Name:strong}: the face it was on is not there any more. Choose another.")
+                : Phrase.Say($"{spec.Name:strong}: {face.Spec.Name} is not measured yet.")));
+        }
+
+        var asked = new List<BlankFinding>();
+        var limits = Limits(blank, face.Spec.Outline.Rim, asked) with { Platen = ofGarment.Platen };
+        return asked.Count > 0
+            ? LaidZone.Fail(spec, echoes, Phrase.Say($"{face.Spec.Name:strong}: {asked[0].Message}"))
+            : OnPanel(spec, echoes, zone, panel, [.. kept.Where(k => k.Spec.IsOn(panel.Face))], limits);
+    }
+
+    private static LaidZone OnPanel(ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, ReadZone zone, Panel panel, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits)
+    {
+        var laid = PanelZone.Lay(panel, zone, kept, limits);
+        return laid.Zone is not { } z
+            ? LaidZone.Fail(spec, echoes, laid.Problem)
+            : new LaidZone(spec, echoes, z, null, panel, null, laid.Notes, Stands(z, panel.Datums.Box.MaxY, z.Nominal.Bounds.CentreX - panel.Datums.Box.CentreX));
     }
 
     private static ZoneStands OnWall(Zone zone, Wall wall)

@@ -7,8 +7,9 @@ namespace Cabida.Core.Checking;
 
 /// <summary>A side of a piece as it lies beside the others.</summary>
 /// <param name="Zone">The zone it is in.</param>
+/// <param name="Surface">The face of its own that it is on, which has nothing in common with others; empty for the thing itself.</param>
 /// <param name="Ink">Its ink in the coordinates of the first side; of what goes round also a full turn to either side.</param>
-public sealed record SideInk(string Zone, IReadOnlyList<Area> Ink);
+public sealed record SideInk(string Zone, string Surface, IReadOnlyList<Area> Ink);
 
 /// <summary>Sides of one piece whose ink lies on one another.</summary>
 public static class SidesOverlap
@@ -26,6 +27,11 @@ public static class SidesOverlap
         {
             for (var b = a + 1; b < sides.Count; b++)
             {
+                if (sides[a].Surface != sides[b].Surface)
+                {
+                    continue;
+                }
+
                 var ink = sides[a].Ink[0];
                 var common = sides[b].Ink.Where(i => i.EnvelopeInternal.Intersects(ink.EnvelopeInternal)).Select(i => Overlay.Intersection(ink, i)).FirstOrDefault(c => c.Area > Touch);
                 if (common is not null && Box.Of(common) is { } box)

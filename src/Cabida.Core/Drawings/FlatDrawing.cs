@@ -19,10 +19,13 @@ public static class FlatDrawing
     public static Drawing Of(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
     {
         var whole = Whole(laid, sheet, others);
-        return laid.Panel is null || others.Any(o => o.Spec.Facing != laid.Spec.Facing) ? whole : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
+        return laid.Panel is null || others.Any(o => o.Face != laid.Face) ? whole : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
     }
 
-    /// <summary>The same with the whole surface in view; of a cloth thing all faces that the zones are on.</summary>
+    /// <summary>
+    /// The same with the whole surface in view; of a cloth thing all faces that the zones are on. Faces with an outline of their own have
+    /// drawings of their own.
+    /// </summary>
     /// <param name="laid">The zone.</param>
     /// <param name="sheet">The size it is a zone of.</param>
     /// <param name="others">Zones of the same size that artwork is placed on as well.</param>
@@ -38,22 +41,29 @@ public static class FlatDrawing
             return OfWall(wall, sheet, [(zone, null, wall), .. beside.Select(o => (o.Zone!, (string?)null, o.Wall!))]);
         }
 
-        return laid.Panel is not null ? PanelDrawing.WithZones(sheet, [laid, .. others]) : OfZoneAlone(zone);
+        if (laid.Panel is null)
+        {
+            return OfZoneAlone(zone);
+        }
+
+        List<LaidZone> shown = [laid, .. others.Where(o => o.Panel is not null && o.Face.Own == laid.Face.Own)];
+        return PanelDrawing.WithZones(sheet, laid.Face.IsOwn ? [laid.Face] : PanelDrawing.FacesOf(sheet, shown), shown);
     }
 
-    /// <summary>A whole surface with all its zones; null when there is neither surface nor zone.</summary>
+    /// <summary>The whole surface of the thing itself with all its zones; null when there is neither surface nor zone.</summary>
     public static Drawing? Of(SizeSheet sheet)
     {
         ArgumentNullException.ThrowIfNull(sheet);
+        List<LaidZone> zones = [.. sheet.Zones.Where(z => !z.Face.IsOwn)];
         if (sheet.Wall is { } wall)
         {
             // A bellied wall has no one development: the first zone's is shown, and the others where they lie on it.
-            var shown = sheet.Bellied is null ? wall : sheet.ZoneOf("")?.Wall is { } first ? first with { Turn = default } : wall;
-            return OfWall(shown, sheet, [.. sheet.Zones.Where(z => z.Zone is not null).Select(z => (z.Zone!, (string?)(sheet.Zones.Count > 1 ? z.Spec.Name : null), z.Wall!)).Select(z => (z.Item1, z.Item2, z.Item3))]);
+            var shown = sheet.Bellied is null ? wall : zones.FirstOrDefault()?.Wall is { } first ? first with { Turn = default } : wall;
+            return OfWall(shown, sheet, [.. zones.Where(z => z.Zone is not null).Select(z => (z.Zone!, zones.Count > 1 ? z.Spec.Name : null, z.Wall!))]);
         }
 
-        return sheet.Panel is not null ? PanelDrawing.WithZones(sheet, sheet.Zones)
-            : sheet.ZoneOf("")?.Zone is { } alone ? OfZoneAlone(alone)
+        return sheet.Panel is not null ? PanelDrawing.WithZones(sheet, PanelDrawing.FacesOf(sheet, zones), zones)
+            : zones.FirstOrDefault()?.Zone is { } alone ? OfZoneAlone(alone)
             : null;
     }
 
@@ -75,7 +85,7 @@ public static class FlatDrawing
             strokes.Add(new(StrokeKind.KeptClear, Band(wall, low, height, v => Right(v) - blocked, Right), Closed: true, "handle"));
         }
 
-        foreach (var place in film is null ? sheet.Places : [])
+        foreach (var place in film is null ? sheet.Places.Where(p => !p.Face.IsOwn) : [])
         {
             strokes.AddRange(WallZone.OnWall(wall, place.Area).Select(p => new Stroke(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, Points(p), Closed: true, place.Name)));
         }

@@ -13,13 +13,12 @@ internal static class PanelDrawing
     private const double Moulding = 0.07;
 
     /// <summary>With zones and their dimensions, for placing artwork.</summary>
-    public static Drawing WithZones(SizeSheet sheet, IReadOnlyList<LaidZone> zones)
+    public static Drawing WithZones(SizeSheet sheet, IReadOnlyList<FaceKey> faces, IReadOnlyList<LaidZone> zones)
     {
-        var faces = FacesOf(sheet, zones);
         var strokes = Strokes(sheet, faces);
         var dimensions = new List<DimensionLine>();
         var box = BoxOf(strokes);
-        var measured = new HashSet<Facing>();
+        var measured = new HashSet<FaceKey>();
         foreach (var laid in zones.Where(z => z.Zone is not null))
         {
             var zone = laid.Zone!;
@@ -30,10 +29,10 @@ internal static class PanelDrawing
             }
 
             var safe = zone.Cautious.Bounds;
-            if (measured.Add(laid.Spec.Facing))
+            if (measured.Add(laid.Face))
             {
                 // Lines from the front would cross the back beside it: the figure stands at the zone itself.
-                var inFront = faces.Count > 1 && laid.Spec.Facing == Facing.Front;
+                var inFront = faces.Count > 1 && laid.Face == FaceKey.Front;
                 dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
                 dimensions.Add(inFront
                     ? new(null, "", safe.Height, null, new(safe.MaxX, safe.MaxY), new(safe.MaxX, safe.MinY), DimensionPlace.Along, 0, OfZone: true)
@@ -51,10 +50,10 @@ internal static class PanelDrawing
         return new Drawing(box, strokes, dimensions, []);
     }
 
-    /// <summary>The faces of a thing that zones are on, front first; of a thing without zones its front.</summary>
-    private static IReadOnlyList<Facing> FacesOf(SizeSheet sheet, IReadOnlyList<LaidZone> zones) => sheet.Back is null || zones.Count == 0
-        ? [Facing.Front]
-        : [.. zones.Select(z => z.Spec.Facing).Distinct().Order()];
+    /// <summary>The faces of the thing itself that zones are on, front first; of a thing without zones its front.</summary>
+    public static IReadOnlyList<FaceKey> FacesOf(SizeSheet sheet, IReadOnlyList<LaidZone> zones) => sheet.Back is null || zones.Count == 0
+        ? [FaceKey.Front]
+        : [.. zones.Select(z => z.Face).Distinct().OrderBy(f => f.Facing)];
 
     /// <summary>
     /// A drawing seen through a window round one zone where the zone is much smaller than the surface, so that artwork on it
@@ -83,8 +82,8 @@ internal static class PanelDrawing
     /// <summary>How much is seen around it, as a share of its larger side.</summary>
     private const double Beyond = 0.4;
 
-    /// <summary>The lines of a surface without zones, of a cloth thing those of some of its faces.</summary>
-    public static List<Stroke> Strokes(SizeSheet sheet, IReadOnlyList<Facing> faces) => [.. faces.SelectMany(f => Strokes(sheet, sheet.PanelOf(f)!, faces.Count > 1 || f == Facing.Back))];
+    /// <summary>The lines of some flat faces, without zones.</summary>
+    public static List<Stroke> Strokes(SizeSheet sheet, IReadOnlyList<FaceKey> faces) => [.. faces.SelectMany(f => Strokes(sheet, sheet.PanelOf(f)!, faces.Count > 1 || f != FaceKey.Front))];
 
     private static List<Stroke> Strokes(SizeSheet sheet, Panel panel, bool named)
     {
@@ -93,7 +92,7 @@ internal static class PanelDrawing
         {
             strokes.AddRange(Silhouette(kind, panel, sheet));
         }
-        else if (sheet.Mats is { } mats)
+        else if (sheet.Mats is { } mats && !panel.Face.IsOwn)
         {
             strokes.AddRange(Frame(mats));
         }
@@ -102,7 +101,7 @@ internal static class PanelDrawing
             strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select((r, i) => new Stroke(i == 0 ? StrokeKind.Edge : StrokeKind.Hole, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
         }
 
-        foreach (var place in sheet.Places.Where(p => p.Facing == panel.Facing))
+        foreach (var place in sheet.Places.Where(p => p.Face == panel.Face))
         {
             var within = place.IsHole ? place.Area : Outlines.PolygonsOf(Overlay.Intersection(place.Area, panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
             if (within is not null)
@@ -112,7 +111,7 @@ internal static class PanelDrawing
         }
 
         var box = panel.Datums.Box;
-        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))], Label: named ? panel.Facing == Facing.Back ? "back" : "front" : null));
+        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))], Label: named ? panel.Name : null));
         return strokes;
     }
 
@@ -163,7 +162,7 @@ internal static class PanelDrawing
         // The collar is cut less deep at the back; where that was not read, a third as deep is drawn.
         var front = sheet.Panel!.Datums.Box.MaxY;
         var shoulder = Math.Max(top, panel.Datums.Heights.TryGetValue(Datum.Shoulder, out var read) ? read : front + (0.06 * w));
-        var collar = panel.Facing == Facing.Front || panel.Datums.Heights.ContainsKey(Datum.Collar) ? top : shoulder - ((shoulder - front) / 3);
+        var collar = panel.Face == FaceKey.Front || panel.Datums.Heights.ContainsKey(Datum.Collar) ? top : shoulder - ((shoulder - front) / 3);
         List<PlanePoint> right =
         [
             .. new PlanePoint[] { new(w / 2, 0), new(w / 2, front - (0.34 * w)), new(0.66 * w, front - (0.44 * w)), new(0.78 * w, front - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder) },

@@ -35,8 +35,8 @@ public static class StandingDrawing
         }
 
         var letters = new Letters(sheet, shown.Size);
-        var strokes = PanelDrawing.Strokes(shown, [Facing.Back]);
-        strokes.AddRange(Zones(shown, Facing.Back));
+        var strokes = PanelDrawing.Strokes(shown, [FaceKey.Back]);
+        strokes.AddRange(Zones(shown, FaceKey.Back));
         var box = back.Datums.Box;
         var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.Width, new(box.MinX, box.MinY), new(box.MaxX, box.MinY), DimensionPlace.Below) };
         var callouts = new List<Callout>();
@@ -49,8 +49,27 @@ public static class StandingDrawing
         return new Drawing(PanelDrawing.BoxOf(strokes), strokes, dimensions, callouts);
     }
 
-    private static IEnumerable<Stroke> Zones(SizeSheet sheet, Facing facing) => sheet.Zones
-        .Where(z => z is { Zone: not null, Panel: not null } && z.Panel.Facing == facing)
+    /// <summary>A face with an outline of its own, with the places to measure it and its zones; null while too little was read.</summary>
+    public static Drawing? OfFace(BlankSheet sheet, FaceSpec face, string size = "")
+    {
+        ArgumentNullException.ThrowIfNull(sheet);
+        ArgumentNullException.ThrowIfNull(face);
+        var shown = sheet.SizeOf(size);
+        var key = FaceKey.Of(Facing.Front, face.Id);
+        if (shown.PanelOf(key) is not { } panel)
+        {
+            return null;
+        }
+
+        var letters = new Letters(sheet, shown.Size, face.Id);
+        var strokes = PanelDrawing.Strokes(shown, [key]);
+        strokes.AddRange(Zones(shown, key));
+        var box = panel.Datums.Box;
+        return new Drawing(PanelDrawing.BoxOf(strokes), strokes, FlatLines(face.Outline.Kind, box, letters), FlatCallouts(face.Outline.Kind, box, letters, isThick: false));
+    }
+
+    private static IEnumerable<Stroke> Zones(SizeSheet sheet, FaceKey face) => sheet.Zones
+        .Where(z => z is { Zone: not null, Panel: not null } && z.Face == face)
         .SelectMany(z => Outlines.RingsOf(z.Zone!.Cautious.Outline).Select(r => new Stroke(StrokeKind.Zone, [.. r.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
 
     private static Drawing OfWall(Blank blank, SizeSheet sheet, Letters letters)
@@ -166,13 +185,13 @@ public static class StandingDrawing
     {
         var guessed = sheet.Panel is null;
         var drawn = guessed ? Examples.Panel(blank, sheet) : sheet;
-        var strokes = PanelDrawing.Strokes(drawn, [Facing.Front]);
-        strokes.AddRange(Zones(sheet, Facing.Front));
+        var strokes = PanelDrawing.Strokes(drawn, [FaceKey.Front]);
+        strokes.AddRange(Zones(sheet, FaceKey.Front));
 
         var box = drawn.Panel!.Datums.Box;
         var (dimensions, callouts) = blank.Surface switch
         {
-            SurfaceKind.Flat => (FlatLines(blank.Outline.Kind, box, letters), FlatCallouts(blank.Outline.Kind, box, letters)),
+            SurfaceKind.Flat => (FlatLines(blank.Outline.Kind, box, letters), FlatCallouts(blank.Outline.Kind, box, letters, isThick: true)),
             SurfaceKind.Garment => GarmentLines(drawn.Panel!, letters, strokes),
             _ => FrameLines(drawn.Mats!, letters),
         };
@@ -198,7 +217,7 @@ public static class StandingDrawing
         return lines;
     }
 
-    private static List<Callout> FlatCallouts(OutlineKind kind, Box box, Letters letters)
+    private static List<Callout> FlatCallouts(OutlineKind kind, Box box, Letters letters, bool isThick)
     {
         var callouts = new List<Callout>();
         if (kind == OutlineKind.Rounded)
@@ -211,7 +230,7 @@ public static class StandingDrawing
             callouts.Add(letters.Call(DimensionKind.Girth, "round", new(box.CentreX + (0.35 * box.Width), box.CentreY + (0.35 * box.Width))));
         }
 
-        callouts.Add(letters.Call(DimensionKind.Thickness, "thick", new(box.MaxX, box.MinY + (0.1 * box.Height))));
+        callouts.AddRange(isThick ? [letters.Call(DimensionKind.Thickness, "thick", new(box.MaxX, box.MinY + (0.1 * box.Height)))] : []);
         return callouts;
     }
 
@@ -262,8 +281,8 @@ public static class StandingDrawing
     private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) =>
         [.. Enumerable.Range(0, RingSteps + 1).Select(i => Projection.Of(wall, from + ((to - from) * i / RingSteps), v))];
 
-    /// <summary>The letters and figures of a size's readings.</summary>
-    private sealed class Letters(BlankSheet sheet, string size)
+    /// <summary>The letters and figures of a size's readings, of the thing itself or of a face of its own.</summary>
+    private sealed class Letters(BlankSheet sheet, string size, string face = "")
     {
         public Dimension? Is(DimensionKind kind, string? of = null) => Row(kind, of)?.Is;
 
@@ -273,6 +292,6 @@ public static class StandingDrawing
         public Callout Call(DimensionKind kind, string word, PlanePoint at, string? of = null) =>
             new(Row(kind, of)?.Row.Letter ?? "", word, Is(kind, of)?.Value.Millimetres, at);
 
-        private DimensionResult? Row(DimensionKind kind, string? of = null) => sheet.Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? size));
+        private DimensionResult? Row(DimensionKind kind, string? of = null) => sheet.Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? size) && r.Row.Face == face);
     }
 }

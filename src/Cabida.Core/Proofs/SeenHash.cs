@@ -40,7 +40,7 @@ public static class SeenHash
             seen.Append(CultureInfo.InvariantCulture, $"|{Rounded(wall.GirthAt(0).Value.Millimetres)} {Rounded(wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres)} {Rounded(wall.Height.Value.Millimetres)} {Rounded(wall.Handle?.Value.Millimetres ?? 0)}");
         }
 
-        foreach (var panel in new[] { size.Panel, size.Back }.OfType<Panel>())
+        foreach (var panel in size.Faces.Select(f => f.Panel).Prepend(size.Back).Prepend(size.Panel).OfType<Panel>())
         {
             seen.Append(CultureInfo.InvariantCulture, $"|{string.Join(' ', Outlines.RingsOf(panel.Nominal).SelectMany(r => r.Coordinates).Select(c => $"{Rounded(c.X)},{Rounded(c.Y)}"))}");
         }

@@ -74,8 +74,11 @@ public static class BlankFile
     {
         PictureId = null,
         JobId = null,
-        Outline = blank.Outline with { Drawn = blank.Outline.Drawn is { } drawn ? drawn with { PictureId = null } : null },
+        Outline = AtHome(blank.Outline),
+        Faces = [.. blank.Faces.Select(f => f with { Outline = AtHome(f.Outline) })],
     };
+
+    private static PanelOutline AtHome(PanelOutline outline) => outline with { Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null };
 
     private static string Where(JsonException e) => e.LineNumber is { } line ? $" in line {line + 1}{(string.IsNullOrEmpty(e.Path) || e.Path == "$" ? "" : $", at {e.Path.TrimStart('$', '.')}")}" : "";
 

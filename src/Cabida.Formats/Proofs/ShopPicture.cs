@@ -55,19 +55,19 @@ public static class ShopPicture
         using var dark = new SKPaint { Color = Darker(goods), IsAntialias = true };
         using var line = new SKPaint { Color = Edge, IsStroke = true, StrokeWidth = 1.6f / k, IsAntialias = true };
         using var body = Silhouette(blank);
-        var first = true;
+        var closed = 0;
         foreach (var stroke in blank.Strokes.Where(s => s.Kind is StrokeKind.Edge or StrokeKind.Hole))
         {
             using var path = PathOf(stroke);
-            // Of something round the second closed edge is its mouth; open edges are the handle.
+            // Of something round the second closed edge is its mouth, further ones are flat faces beside it; open edges are the handle.
             if (stroke.Kind == StrokeKind.Hole)
             {
                 canvas.DrawPath(path, new SKPaint { Color = Paper, IsAntialias = true });
             }
             else if (stroke.Closed)
             {
-                canvas.DrawPath(path, first || !isRound ? fill : dark);
-                first = false;
+                canvas.DrawPath(path, isRound && closed == 1 ? dark : fill);
+                closed++;
             }
 
             canvas.DrawPath(path, line);

@@ -21,6 +21,7 @@ internal sealed record FieldEchoView(string Field, double? Millimetres, Phrase? 
 internal sealed record DimensionRowView(
     DimensionKind Dimension,
     string Of,
+    string Face,
     string Letter,
     string Name,
     MeasuringTool UsualTool,
@@ -49,14 +50,21 @@ internal sealed record ClearReadingView(ClearField Field, IReadOnlyList<IReadOnl
 internal sealed record ZoneView(
     string Id, IReadOnlyList<FieldEchoView> Echoes, Box? Box, double? Width, double? Height, Phrase? Problem, IReadOnlyList<Phrase> Sums, ZoneStands? Stands);
 
+/// <summary>A face of a size with an outline of its own.</summary>
+/// <param name="Id">Which.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Drawing">It with its readings and zones; null while too little was read.</param>
+internal sealed record OwnFaceView(string Id, string Name, DrawingView? Drawing);
+
 /// <summary>One size of a blank.</summary>
 /// <param name="Size">Its name; empty where there is but one.</param>
 /// <param name="Standing">It as it stands; of a cloth thing its front.</param>
 /// <param name="Behind">Of a cloth thing its back.</param>
 /// <param name="Flat">It laid flat with its zones.</param>
+/// <param name="Faces">Its faces with an outline of their own.</param>
 /// <param name="Zones">Its zones.</param>
 /// <param name="WorksOut">What follows from its readings.</param>
-internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
+internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
 
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(
@@ -123,13 +131,14 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
         DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
         StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
         FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
+        [.. size.Faces.Select(f => new OwnFaceView(f.Spec.Id, f.Spec.Name, StandingDrawing.OfFace(sheet, f.Spec, size.Size) is { } drawn ? DrawingView.Of(drawn) : null))],
         [.. size.Zones.Select(z => new ZoneView(
             z.Spec.Id, FieldEchoView.Of(z.Echoes), ZoneMove.OnDrawing(z), z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
             z.Problem, z.Zone?.Sums ?? [], z.Stands))],
         size.WorksOut);
 
     private static DimensionRowView RowOf(DimensionResult r) => new(
-        r.Row.Kind, r.Row.Of, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
+        r.Row.Kind, r.Row.Of, r.Row.Face, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
         EchoesOf(r.Echoes), r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres, r.Sum);
 
     private static IReadOnlyList<IReadOnlyList<ReadingEchoView>> EchoesOf(IReadOnlyList<IReadOnlyList<ReadingEcho>> lines) =>

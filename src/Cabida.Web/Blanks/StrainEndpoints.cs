@@ -35,7 +35,7 @@ internal static class StrainEndpoints
             }
 
             var belly = wall.Belly;
-            var zone = sheet.ZoneOf("")?.Zone;
+            var zone = sheet.OnWall?.Zone;
             var half = zone is null ? (belly.Highest - belly.Lowest) / 2 : zone.Height.Value.Millimetres / 2;
             var middle = zone?.MiddleHeight ?? belly.Lowest + half;
             var films = await library.All(DocumentKinds.Film, stop);

@@ -5,7 +5,6 @@ using Cabida.Core.Measures;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
-using Cabida.Web.Blanks;
 using Cabida.Web.Runs;
 
 namespace Cabida.Web.Loads;
@@ -63,11 +62,11 @@ internal sealed record BenchPlace(string Zone, Phrase Place);
 
 /// <summary>What of a run is made on one size of its blank.</summary>
 /// <param name="Size">The size; empty where the blank has but one.</param>
-/// <param name="Flat">That size laid flat.</param>
+/// <param name="Faces">That size laid flat, a face each that artwork is on.</param>
 /// <param name="First">The first piece of it that may be cut.</param>
 /// <param name="Places">Where each side is placed.</param>
 /// <param name="Pieces">Its pieces, side by side.</param>
-internal sealed record BenchSurface(string Size, DrawingView Flat, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
+internal sealed record BenchSurface(string Size, IReadOnlyList<FaceView> Faces, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
 
 /// <summary>The card that goes to the bench.</summary>
 internal sealed record BenchView(
@@ -89,7 +88,7 @@ internal sealed record BenchView(
         var surfaces = plan.All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance).Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf)).ToList();
         return new BenchView(
             plan.Lacks, run.Blank?.Name ?? "", string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
-            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Ground?.Wall is not null, GoodsView.Of(run.Blank?.Material),
+            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Surface?.Wall is not null, GoodsView.Of(run.Blank?.Material),
             [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))], surfaces, plan.Held);
     }
 
@@ -98,7 +97,7 @@ internal sealed record BenchView(
         var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
         string Zone(int side) => sides.Count > 1 ? sides[side].Laid.Spec.Name : "";
         return new BenchSurface(
-            on.Sheet.Size, DrawingView.Of(on.Flat()),
+            on.Sheet.Size, [.. ReadFace.Of(on).Select(FaceView.Of)],
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
             [.. pieces.SelectMany(p => p.Fits.Select((fit, i) => (Fit: fit, Side: i)).Where(s => !s.Fit.Ink.IsEmpty).Select(s =>
@@ -130,7 +129,7 @@ internal sealed record BenchView(
         if (laid.Panel is { } panel)
         {
             var from = laid.Spec.Place.From;
-            var line = panel.Facing == Facing.Back ? "middle line of the back" : "middle line";
+            var line = panel.Face == FaceKey.Front ? "middle line" : $"middle line of {(panel.Face.IsOwn ? panel.Name : "the back")}";
             return laid.Spec.Height.IsEmpty || from is Datum.Middle or Datum.Top or Datum.Bottom || !panel.Datums.Heights.TryGetValue(from, out var datum)
                 ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")
                 : Datums.IsUpwards(from)

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
@@ -19,14 +18,16 @@ namespace Cabida.Web.Runs;
 internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, int Pieces, GoodsView Goods, IReadOnlyList<FaceView> Faces);
 
 /// <summary>A face of a thing as the board shows it.</summary>
-/// <param name="Facing">Which, where there are two.</param>
+/// <param name="Key">A word that tells it apart.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="IsWall">Whether it goes round.</param>
 /// <param name="Flat">It laid flat.</param>
 /// <param name="ZoneBox">The box round the cautious zones on it.</param>
 /// <param name="Sides">The sides on it; the first has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
-internal sealed record FaceView(Facing Facing, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+internal sealed record FaceView(string Key, string Name, bool IsWall, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
 {
-    public static FaceView Of(ReadFace face) => new(face.Facing, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
+    public static FaceView Of(ReadFace face) => new(face.Key, face.Name, face.IsWall, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
 }
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>

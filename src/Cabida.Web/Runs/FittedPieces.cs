@@ -39,6 +39,10 @@ internal sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides
     /// <summary>The ink of all sides as one, by film and side.</summary>
     public IEnumerable<FilmInk> Films => Fit.Films.Concat(Sides.SelectMany(s => s.Films));
 
+    /// <summary>The ink of the sides that lie on a wall.</summary>
+    /// <param name="first">What the first side stands on.</param>
+    public IEnumerable<FilmInk> OnWall(RunGround first) => (first.Wall is null ? [] : Fit.Films).Concat(Sides.Where(s => s.Side.Ground.Wall is not null).SelectMany(s => s.Films));
+
     /// <summary>Tells its ink apart from any other.</summary>
     public string Hash { get; } = Sides.Count == 0 ? Fit.Hash : string.Join('-', Sides.Select(s => s.Fit.Hash).Prepend(Fit.Hash));
 }
@@ -138,8 +142,8 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
 
         IEnumerable<Finding> Between() => sides.Count == 0 ? [] : SidesOverlap.Look(piece.Name,
         [
-            new SideInk(on.Laid.Spec.Name, [fit.Ink]),
-            .. sides.Select(s => new SideInk(s.Side.Laid.Spec.Name, [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))])),
+            new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [fit.Ink]),
+            .. sides.Select(s => new SideInk(s.Side.Laid.Spec.Name, s.Side.Laid.Face.Own, [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))])),
         ]);
     }
 

@@ -1,27 +1,40 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
+using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 
 namespace Cabida.Web.Runs;
 
-/// <summary>A face of a thing that a run is on, looked at closely: a wall or a panel is one, of a cloth thing there are a front and a back.</summary>
-/// <param name="Facing">Which, where there are two.</param>
+/// <summary>
+/// A face of a thing that a run is on, looked at closely: a wall is one, of a flat or cloth thing there are a front and a back, and each face
+/// with an outline of its own, such as a lid, is another.
+/// </summary>
+/// <param name="Key">A word that tells it apart.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="IsWall">Whether it goes round.</param>
 /// <param name="Flat">It laid flat, seen through a window where its zones are small.</param>
-/// <param name="ZoneBox">The box round the cautious zones on it, in the coordinates of the first side.</param>
+/// <param name="ZoneBox">The box round the cautious zones on it, in the coordinates of its first side.</param>
 /// <param name="Sides">The run's sides on it; the first side has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
-internal sealed record ReadFace(Facing Facing, Drawing Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+internal sealed record ReadFace(string Key, string Name, bool IsWall, Drawing Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
 {
     /// <summary>The faces of a surface that a run's sides are on, that of its first side first.</summary>
     public static IReadOnlyList<ReadFace> Of(ReadSurface on)
     {
-        var all = on.Sides.Select(s => (s.Side.Id, s.Laid)).Prepend(("", on.Laid)).GroupBy(s => s.Laid.Spec.Facing).ToList();
-        return on.Sheet.Back is null || all.Count == 1
-            ? [new ReadFace(on.Laid.Spec.Facing, on.Flat(), on.ZoneBox(), ["", .. on.Sides.Select(s => s.Side.Id)], on.Ground.Zone.Sums)]
-            : [.. all.Select(f => f.ToList()).Select(f => new ReadFace(
-                f[0].Laid.Spec.Facing, FlatDrawing.Of(f[0].Laid, on.Sheet, [.. f.Skip(1).Select(s => s.Laid)]),
-                Box.Around(f.Select(s => s.Laid.Zone!.Cautious.Bounds))!.Value, [.. f.Select(s => s.Item1)], f[0].Laid.Zone!.Sums))];
+        ArgumentNullException.ThrowIfNull(on);
+        // A thing that has no back is one face whatever its zones say.
+        return [.. on.All.GroupBy(s => on.Sheet.Back is null && !s.Laid.Face.IsOwn ? FaceKey.Front : s.Laid.Face).Select(f => Of(on, f.Key, [.. f]))];
+    }
+
+    private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, RunGround Ground)> sides)
+    {
+        var first = sides[0].Laid;
+        var motions = on.Sides.ToDictionary(s => s.Side.Id, on.MotionOf, StringComparer.Ordinal);
+        var box = Box.Around(sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value))!.Value;
+        return new ReadFace(
+            key.Word, key.IsOwn ? first.Panel!.Name : first.Wall is not null ? "wall" : key.Facing == Facing.Back ? "back" : "front", first.Wall is not null,
+            FlatDrawing.Of(first, on.Sheet, [.. sides.Skip(1).Select(s => s.Laid)]), box, [.. sides.Select(s => s.Id)], first.Zone!.Sums);
     }
 
     /// <summary>What brings each face's zones beside those of the face before, middle to middle: pieces on paper need no cloth between.</summary>

@@ -33,22 +33,22 @@ internal sealed record ReadSide(RunSide Side, Motif Motif, LaidZone Laid, RunGro
 /// <param name="Sides">The other sides.</param>
 internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Ground, IReadOnlyList<ReadSide> Sides)
 {
-    /// <summary>It laid flat with the zones of all sides, in the coordinates of the first.</summary>
+    /// <summary>The face of its first side laid flat with all zones there, and its back where they are on both.</summary>
     public Drawing Flat() => FlatDrawing.Of(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
 
-    /// <summary>The same with all of its surface in view.</summary>
-    public Drawing Whole() => FlatDrawing.Whole(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
+    /// <summary>All its sides, the first without an id.</summary>
+    public IEnumerable<(string Id, LaidZone Laid, RunGround Ground)> All => Sides.Select(s => (s.Side.Id, s.Laid, s.Ground)).Prepend(("", Laid, Ground));
 
-    /// <summary>The box round the cautious zones of all sides, in the coordinates of the first.</summary>
-    public Box ZoneBox() => Box.Around(Sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, MotionOf(s)))!.Value).Prepend(Ground.Zone.Cautious.Bounds))!.Value;
+    /// <summary>The wall as it is turned for the first side that lies on it; null where none does.</summary>
+    public Wall? Wall => All.Select(s => s.Ground.Wall).FirstOrDefault(w => w is not null);
 
-    /// <summary>From the coordinates of a side to those of the first.</summary>
+    /// <summary>From the coordinates of a side to those of the first on its surface: what shares a wall is turned to the same line.</summary>
     public Motion MotionOf(ReadSide side) => MotionOf(side, 0);
 
     /// <summary>The same, and a full turn to either side of what goes round.</summary>
-    public IEnumerable<Motion> MotionsOf(ReadSide side) => Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
+    public IEnumerable<Motion> MotionsOf(ReadSide side) => side.Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
 
-    private Motion MotionOf(ReadSide side, double further) => side.Ground.Wall is { } other && Ground.Wall is { } first
+    private Motion MotionOf(ReadSide side, double further) => side.Ground.Wall is { } other && Wall is { } first
         ? WallTurn.Between(other with { Turn = Angle.FromDegrees(other.Turn.Degrees + further) }, first) : Motion.None;
 }
 

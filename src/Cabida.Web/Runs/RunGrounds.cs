@@ -22,7 +22,7 @@ internal static class RunGrounds
         return new RunGround(run.Centring is { } centring ? motif with { Centring = centring } : motif, laid.Wall, laid.Panel, laid.Zone!, film, oneHeight ? Height(run.LetterHeight) : null, faces, cache)
         {
             Graphics = graphics,
-            Mats = size.Mats,
+            Mats = size.MatsOf(laid),
             Material = blank.Material,
             Films = films,
             Scale = run.Sizing == Sizing.OneScale ? ScaleOf(run.ScaleTyped) : null,

@@ -24,23 +24,18 @@ internal static class SeenEndpoints
     public static void MapSeen(this RouteGroupBuilder api)
     {
         api.MapGet("/runs/{id}/pieces/{pieceId}/object", async Task<Results<Ok<ObjectView>, NotFound>> (string id, string pieceId, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-            await reader.Find(id, stop) is { Ground.Wall: { } wall } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
+            await reader.Find(id, stop) is { Surface: { Wall: { } wall } on } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
                 ? TypedResults.Ok(new ObjectView(
                     RoundObject.Of(wall),
-                    [.. fitted.Of(run, piece).Films.Select(f => InkView.Of(f with { Ink = RoundObject.OnSkin(wall, f.Ink) }, run.Ground.FilmOf(f.Film.FilmId)))],
+                    [.. fitted.Of(run, piece).OnWall(on.Ground).Select(f => InkView.Of(f with { Ink = RoundObject.OnSkin(wall, f.Ink) }, on.Ground.FilmOf(f.Film.FilmId)))],
                     GoodsView.Of(run.Blank?.Material), wall.Turn.Degrees))
                 : TypedResults.NotFound()).WithTags("Runs").WithName("GetObject");
 
         api.MapGet("/runs/{id}/pieces/{pieceId}/seen", async Task<Results<Ok<SeenView>, NotFound>> (
             string id, string pieceId, double turn, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
             await reader.Find(id, stop) is { Ground: { } ground } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
-                ? TypedResults.Ok(ground.Wall is { } wall
-                    ? new SeenView(
-                        DrawingView.Of(SeenDrawing.Blank(wall, ground.Zone, turn)),
-                        [.. fitted.Of(run, piece).Films.Select(f => InkView.Of(f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) }, ground.FilmOf(f.Film.FilmId)))],
-                        turn, CanTurn: true)
-                    // A flat thing is seen front on, as it lies.
-                    : new SeenView(DrawingView.Of(run.SurfaceOf(piece).Whole()), fitted.Of(run, piece).Inks, 0, CanTurn: false))
+                && PieceOnGoods.Of(fitted.Of(run, piece), run.SurfaceOf(piece), turn) is var seen
+                ? TypedResults.Ok(new SeenView(DrawingView.Of(seen.Goods), [.. seen.Films.Select(f => InkView.Of(f, ground.FilmOf(f.Film.FilmId)))], seen.CanTurn ? turn : 0, seen.CanTurn))
                 : TypedResults.NotFound()).WithTags("Runs").WithName("GetSeen");
     }
 }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { useBlank } from '../shelf/BlankPage';
@@ -13,6 +13,8 @@ import { TraceFields } from './TraceFields';
 /** Follows the outline of an odd shape on a scan or picture and gives it to a blank. */
 export function OutlinePage() {
   const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const faceId = search.get('face');
   const go = useNavigate();
   const blank = useBlank(id);
   const [picture, setPicture] = useState<Schemas['PictureView']>();
@@ -42,17 +44,19 @@ export function OutlinePage() {
     staleTime: Infinity,
   });
   if (!blank.view || !blank.document) return <Waiting error={blank.error} />;
+  const face = blank.document.faces.find((f) => f.id === faceId);
   const found = able && !error ? data : undefined;
   const chosen = picked ?? found?.outlines.findIndex((o) => !o.problem) ?? -1;
   const outline = found?.outlines[chosen];
   const use = () => {
     if (!outline || !found || !picture) return;
-    blank.edit((b) => ({ ...b, outline: { ...b.outline, kind: 'drawn', drawn: { rings: outline.rings, source: found.source, uncertainty: found.uncertainty, pictureId: picture.id } } }));
+    const follow = (before: Schemas['PanelOutline']): Schemas['PanelOutline'] => ({ ...before, kind: 'drawn', drawn: { rings: outline.rings, source: found.source, uncertainty: found.uncertainty, pictureId: picture.id } });
+    blank.edit((b) => (faceId ? { ...b, faces: b.faces.map((f) => (f.id === faceId ? { ...f, outline: follow(f.outline) } : f)) } : { ...b, outline: follow(b.outline) }));
     void go(`/shelf/${id}`);
   };
   return (
     <div className="page fill">
-      <TitleRow title={`Outline of ${blank.document.name}`} about="from a scan or picture of the paper it was drawn on">
+      <TitleRow title={`Outline of ${blank.document.name}${face ? `, ${face.name}` : ''}`} about="from a scan or picture of the paper it was drawn on">
         <div className="deeds">
           <button type="button" className="btn btn-sm btn-line" onClick={() => void go(`/shelf/${id}`)}>Back to the blank</button>
           <button type="button" className="btn btn-sm btn-main" disabled={!outline || !!outline.problem || isFetching} onClick={use}>Use this outline</button>

@@ -45,6 +45,9 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
   );
 }
 
+/** What pieces are measured in from: on a wall its rim or base, on what is flat an edge. */
+const edges = (round: boolean, ofWall: string, faces: readonly Pick<Schemas['FaceView'], 'isWall'>[]) => (!round ? 'edge' : faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall);
+
 /** What is made on one size of the blank: where its sides are placed, and its pieces. */
 function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boolean; goods: Schemas['GoodsView'] }) {
   const { units } = useUnits();
@@ -56,14 +59,14 @@ function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boo
           <h3>{of.size ? `Place, size ${of.size}` : 'Place'}</h3>
           {of.places.map((p, i) => <p key={i}>{p.zone && <b>{p.zone}: </b>}<Words of={p.place} /></p>)}
         </div>
-        {of.first && (
-          <Board label={`${of.first.name} laid flat`} drawing={of.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}>
+        {of.first && of.faces.map((face) => (
+          <Board key={face.key} label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`} drawing={face.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}>
             {(scale) => <g transform={scale.transform}><Ink inks={of.first?.inks ?? []} /></g>}
           </Board>
-        )}
+        ))}
       </div>
       <table className="bench-pieces">
-        <thead><tr><th>Name</th>{sided && <th>Side</th>}<th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {round ? 'rim' : 'edge'}</th><th className="end">Foot above {round ? 'base' : 'edge'}</th><th>State</th></tr></thead>
+        <thead><tr><th>Name</th>{sided && <th>Side</th>}<th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {edges(round, 'rim', of.faces)}</th><th className="end">Foot above {edges(round, 'base', of.faces)}</th><th>State</th></tr></thead>
         <tbody>
           {of.pieces.map((p, i) => (
             <tr key={i} className={p.loads.length === 0 ? 'held' : ''}>

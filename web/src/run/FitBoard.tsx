@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Board } from '../board/Board';
 import { Ink } from '../board/Ink';
 import { screenScale } from '../board/screen';
 import { Words } from '../units/Words';
-import { FACES, sidesOn, type BoardView } from './faces';
+import { faceTitle, inkWindow, sidesOn, type BoardView } from './faces';
 import type { useMoves } from './useMoves';
 import { FindingMarks } from './FindingMarks';
 import { PieceHandle } from './PieceHandle';
@@ -51,6 +51,7 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 /** The piece on its blank laid flat, with its room written around it. */
 export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions, trueSize, lit, view, onView, onOutline, onDimensions, onTrueSize }: Props) {
   const [screen, setScreen] = useState(screenScale);
+  const clip = useId().replaceAll(':', '');
   const seen = view === 'seen';
   const face = ground.faces[seen ? 0 : view];
   if (!face) return null;
@@ -63,7 +64,7 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
   return (
     <section className="card sheet" aria-label="Board">
       <div className="views" role="group" aria-label="Board shows">
-        {ground.faces.map((f, i) => <button key={f.facing} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>{ground.faces.length === 1 ? 'Flat' : FACES[f.facing]}</button>)}
+        {ground.faces.map((f, i) => <button key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>{ground.faces.length === 1 ? 'Flat' : faceTitle(f)}</button>)}
         <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => onView('seen')}>On the blank</button>
         <i />
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
@@ -73,8 +74,9 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
       {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} usable k={trueSize ? screen.k : undefined} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
         {(scale) => (
           <>
+            {ground.faces.length > 1 && <clipPath id={clip}><rect {...inkWindow(face.flat.box)} /></clipPath>}
             <g transform={scale.transform}>
-              <Ink inks={piece.inks} outline={outline} piece={piece.name} />
+              <g clipPath={ground.faces.length > 1 ? `url(#${clip})` : undefined}><Ink inks={piece.inks} outline={outline} piece={piece.name} /></g>
               {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
               {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>

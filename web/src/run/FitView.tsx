@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
-import { FACES, nextView, sidesOn, viewShown, type BoardView } from './faces';
+import { faceTitle, nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
 import { ByHandCard } from './piece/ByHandCard';
@@ -89,9 +89,9 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           </div>
           {tab === 'piece' ? (
             <>
-              <RoomCard piece={shownSide} face={on.faces.length > 1 && face ? FACES[face.facing].toLowerCase() : undefined} handle={run.view.hasHandle} round={run.view.isRound} />
+              <RoomCard piece={shownSide} face={on.faces.length > 1 && face ? faceTitle(face).toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall} />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
-              <InkCard piece={piece} wall={run.view.isWall} />
+              <InkCard piece={piece} wall={run.view.isWall && on.faces.some((f) => f.key === 'front' && f.sides.includes(''))} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <SidesFit piece={piece} />
               <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />

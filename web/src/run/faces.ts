@@ -3,7 +3,14 @@ import type { Schemas } from '../api/client';
 /** What the board shows: a face of the goods laid flat, by its place among the faces; or the goods as they are seen. */
 export type BoardView = number | 'seen';
 
-export const FACES: Record<Schemas['Facing'], string> = { front: 'Front', back: 'Back' };
+/** What a face is called where it stands alone: Front, Back, Lid. */
+export const faceTitle = (face: Pick<Schemas['FaceView'], 'name'>) => face.name.charAt(0).toUpperCase() + face.name.slice(1);
+
+/** The part of a board in which ink belongs to a face: others are laid beside it, and what stands over its edge is still to be seen. */
+export function inkWindow({ minX, maxX, minY, maxY }: Schemas['Box']): { x: number; y: number; width: number; height: number } {
+  const [beside, over] = [0.07 * (maxX - minX), maxY - minY];
+  return { x: minX - beside, y: minY - over, width: maxX - minX + 2 * beside, height: 3 * over };
+}
 
 /** The view after one: face after face, then the goods as they are seen. */
 export function nextView(view: BoardView, faces: number): BoardView {

@@ -22,32 +22,41 @@ interface Props {
   onLight: (letter?: string) => void;
 }
 
-type Side = 'standing' | 'behind' | 'flat' | 'strain';
+/** What is drawn; of a face with an outline of its own its id. */
+type Side = 'standing' | 'behind' | 'flat' | 'strain' | { face: string };
 
 /** The blank as a measured drawing: as it stands, laid flat with its zones, or with the strain along a bellied wall. */
 export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, lit, onLight }: Props) {
   const { units } = useUnits();
-  const [chosen, setSide] = useState<Side>('standing');
+  const [picked, setPicked] = useState<{ side: Side; zone?: string }>({ side: 'standing' });
+  const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
+  const chosen = picked.zone === zone ? picked.side : sideFor(picked.side, spec);
   const strain = useQuery({
     queryKey: ['blank', id, 'strain', view.revision, film],
     queryFn: () => answer(api.GET('/api/blanks/{id}/strain', { params: { path: { id }, query: film ? { film } : {} } })),
     enabled: blank.surface === 'bellied' && chosen === 'strain',
     placeholderData: (before) => before,
   });
-  const side: Side = (chosen === 'flat' && !size.flat) || (chosen === 'behind' && !size.behind) ? 'standing' : chosen;
-  const drawing = side === 'flat' && size.flat ? size.flat : side === 'behind' && size.behind ? size.behind : side === 'strain' && strain.data ? strain.data.drawing : size.standing;
+  const own = typeof chosen === 'object' ? size.faces.find((f) => f.id === chosen.face)?.drawing : undefined;
+  const side: Side = (chosen === 'flat' && !size.flat) || (chosen === 'behind' && !size.behind) || (typeof chosen === 'object' && !own) ? 'standing' : chosen;
+  const drawing = own ?? (side === 'flat' && size.flat ? size.flat : side === 'behind' && size.behind ? size.behind : side === 'strain' && strain.data ? strain.data.drawing : size.standing);
   const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
   if (size.behind) names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
-  const spec = blank.zones.find((z) => z.id === zone) ?? blank.zones[0];
+  names.push(...size.faces.map((f): [Side, string] => [{ face: f.id }, f.name]));
   const laid = size.zones.find((z) => z.id === spec?.id);
-  const moving = side === 'flat' ? movable(blank, spec, laid) : undefined;
+  const moving = (side === 'flat' && !spec?.face) || (typeof side === 'object' && side.face === spec?.face) ? movable(blank, spec, laid) : undefined;
   const words = side === 'strain' ? strain.data?.words : laid?.sums;
   return (
     <section className="card sheet" aria-label="Drawing">
       <div className="views" role="group" aria-label="Drawing shown">
         {names.map(([key, name]) => (
-          <button key={key} type="button" className={side === key ? 'view here' : 'view'} aria-pressed={side === key} disabled={(key === 'flat' && !size.flat) || (key === 'behind' && !size.behind)} onClick={() => setSide(key)}>{name}</button>
+          <button
+            key={keyOf(key)} type="button" className={keyOf(side) === keyOf(key) ? 'view here' : 'view'} aria-pressed={keyOf(side) === keyOf(key)}
+            disabled={(key === 'flat' && !size.flat) || (typeof key === 'object' && !size.faces.find((f) => f.id === key.face)?.drawing)} onClick={() => setPicked({ side: key, zone })}
+          >
+            {name}
+          </button>
         ))}
         {blank.surface === 'garment' && view.sizes.length > 1 && (
           <span className="sizes" role="group" aria-label="Size shown">
@@ -56,9 +65,9 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
         )}
       </div>
       <Board
-        label={`${blank.name}, ${names.find(([k]) => k === side)?.[1].toLowerCase()}, with its dimensions`}
+        label={`${blank.name}, ${names.find(([k]) => keyOf(k) === keyOf(side))?.[1].toLowerCase()}, with its dimensions`}
         drawing={drawing}
-        pad={side === 'standing' || side === 'behind' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
+        pad={side === 'standing' || side === 'behind' || typeof side === 'object' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
         lit={lit}
         onLight={onLight}
         usable={!!moving}
@@ -67,7 +76,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
           <ZoneHandle
             key={moving.spec.id}
             name={moving.spec.name} scale={scale} stands={moving.stands} box={moving.box}
-            asked={blank.surface === 'tapered' ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', { params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal })) : undefined}
+            asked={blank.surface === 'tapered' && !moving.spec.face ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', { params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal })) : undefined}
             onMove={(to) => edit((b) => ({
               ...b,
               zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, to.across - moving.stands.across, to.fromBottom - moving.stands.fromBottom, unitInForce(units)) : z)),
@@ -83,8 +92,15 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   );
 }
 
+const keyOf = (side: Side) => (typeof side === 'object' ? `own ${side.face}` : side);
+
+/** The drawing that shows a zone which was chosen in the schedule: its face's, where it has one of its own. */
+function sideFor(shown: Side, spec?: Schemas['ZoneSpec']): Side {
+  return spec?.face ? { face: spec.face } : typeof shown === 'object' ? 'flat' : shown;
+}
+
 /** A zone that can be moved by hand: one with a size of its own, on a surface that unrolls. */
 function movable(blank: Blank, spec?: Schemas['ZoneSpec'], laid?: Schemas['ZoneView']) {
-  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || blank.surface === 'bellied') return undefined;
+  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || (blank.surface === 'bellied' && !spec.face)) return undefined;
   return { spec, stands: laid.stands, box: laid.box, away: laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0 };
 }

@@ -7,6 +7,7 @@ import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
 import { BlankBoard } from './BlankBoard';
 import { BlankDeeds } from './BlankDeeds';
+import { FacesCard } from './FacesCard';
 import { FindingsCard } from './FindingsCard';
 import { GoodsCard } from './GoodsCard';
 import { KeptClearCard } from './KeptClearCard';
@@ -75,6 +76,7 @@ function Measuring({ id }: { id: string }) {
             <>
               <ShapeCard id={id} {...shared} />
               <ReadingsCard {...shared} lit={lit} onLight={setLit} />
+              <FacesCard id={id} {...shared} />
             </>
           )}
           {tab === 'zones' && (

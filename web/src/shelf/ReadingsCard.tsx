@@ -22,12 +22,12 @@ interface Props {
 /** The readings as a schedule: a row per dimension, a line per tool, a field per reading. */
 export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
   const { units } = useUnits();
-  const change = (dimension: Schemas['DimensionKind'], of: string, lines: (l: readonly Line[]) => Line[]) =>
+  const change = ({ dimension, of, face }: Row, lines: (l: readonly Line[]) => Line[]) =>
     edit((b) => ({
       ...b,
-      measured: b.measured.some((m) => m.dimension === dimension && m.of === of)
-        ? b.measured.map((m) => (m.dimension === dimension && m.of === of ? { ...m, lines: lines(m.lines) } : m))
-        : [...b.measured, { dimension, of, lines: lines([]) }],
+      measured: b.measured.some((m) => m.dimension === dimension && m.of === of && m.face === face)
+        ? b.measured.map((m) => (m.dimension === dimension && m.of === of && m.face === face ? { ...m, lines: lines(m.lines) } : m))
+        : [...b.measured, { dimension, of, face, lines: lines([]) }],
     }));
   // A garment's schedule is that of the size shown.
   const rows = view.rows.filter((r) => blank.surface !== 'garment' || r.of === size.size);
@@ -39,12 +39,12 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
         <thead><tr><th scope="col">Dimension</th><th scope="col">Read</th><th scope="col">With</th><th scope="col" className="end">Is</th></tr></thead>
         <tbody>
           {rows.map((row) => {
-            const kept = blank.measured.find((m) => m.dimension === row.dimension && m.of === row.of)?.lines ?? [];
+            const kept = blank.measured.find((m) => m.dimension === row.dimension && m.of === row.of && m.face === row.face)?.lines ?? [];
             const lines = kept.length ? kept : [{ tool: row.usualTool, readings: [] }];
             return lines.map((line, l) => (
-              <tr key={`${row.dimension} ${row.of} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
+              <tr key={`${row.dimension} ${row.of} ${row.face} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
                 <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
-                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row.dimension, row.of, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
+                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
                 <td>
                   <ToolChoice label={`Tool for ${row.name}`} value={line.tool} more={l === lines.length - 1 && line.readings.some((r) => r.text)} onChoose={(to) => tool(l, to)} />
                 </td>
@@ -53,7 +53,7 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
             ));
 
             function tool(at: number, to: Schemas['MeasuringTool'] | 'another') {
-              change(row.dimension, row.of, () => (to === 'another' ? [...lines, { tool: unusedTool(lines), readings: [] }] : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
+              change(row, () => (to === 'another' ? [...lines, { tool: unusedTool(lines), readings: [] }] : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
             }
           })}
         </tbody>

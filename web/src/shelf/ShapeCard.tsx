@@ -1,9 +1,9 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
-import { DrawnOutlineRow } from './DrawnOutlineRow';
+import { OutlineFields } from './OutlineFields';
 import { FrameFields } from './FrameFields';
-import { OUTLINES, type Blank, type Edit } from './names';
+import type { Blank, Edit } from './names';
 
 interface Props {
   id: string;
@@ -40,24 +40,10 @@ export function ShapeCard({ id, blank, edit }: Props) {
 }
 
 function FlatFields({ id, blank, edit }: { id: string; blank: Blank; edit: Edit }) {
-  const set = (to: Partial<Schemas['PanelOutline']>) => edit((b) => ({ ...b, outline: { ...b.outline, ...to } }));
   return (
     <section className="card" aria-label="Outline">
       <h2>Outline</h2>
-      <div className="margins">
-        <label>Shape
-          <Form.Select size="sm" aria-label="Outline" value={blank.outline.kind} onChange={(e) => set({ kind: e.target.value as Schemas['OutlineKind'] })}>
-            {Object.entries(OUTLINES).map(([key, words]) => <option key={key} value={key}>{words}</option>)}
-          </Form.Select>
-        </label>
-        {blank.outline.kind === 'polygon' && (
-          <label>Sides
-            <Form.Control size="sm" type="number" min={3} max={24} aria-label="Sides" value={blank.outline.sides} onChange={(e) => set({ sides: Number(e.target.value) })} />
-          </label>
-        )}
-        <LengthField label="Rim that stays clear" value={blank.outline.rim} onChange={(rim) => set({ rim })} />
-      </div>
-      {blank.outline.kind === 'drawn' && <DrawnOutlineRow id={id} drawn={blank.outline.drawn} onDrawn={(drawn) => set({ drawn })} />}
+      <OutlineFields id={id} outline={blank.outline} onChange={(to) => edit((b) => ({ ...b, outline: { ...b.outline, ...to } }))} />
     </section>
   );
 }

@@ -29,7 +29,7 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const last = blank.zones[blank.zones.length - 1];
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
-    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', facing: 'front', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
+    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
   };
   return (
@@ -64,11 +64,11 @@ interface FieldsProps {
 
 function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
   const echo = (field: string) => laid?.echoes.find((e) => e.field === field);
-  const names = sides(blank, handle);
+  const names = sides(blank, handle, zone.face);
   const sized = zone.width.text !== '' || zone.height.text !== '';
   return (
     <>
-      {blank.surface === 'framed' && (
+      {blank.surface === 'framed' && !zone.face && (
         <label className="wide-field">On
           <Form.Select size="sm" aria-label="Part of the frame" value={zone.part} onChange={(e) => onChange((z) => ({ ...z, part: e.target.value as Schemas['ZonePart'] }))}>
             <option value="whole">the pane, as far as it is seen</option>
@@ -77,7 +77,7 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
           </Form.Select>
         </label>
       )}
-      {(blank.surface === 'garment' || blank.surface === 'flat') && <FacingField label="On its" of="Side of the goods" value={zone.facing} onChange={(facing) => onChange((z) => ({ ...z, facing }))} />}
+      <FacingField label="On its" of="Side of the goods" blank={blank} value={zone} onChange={(on) => onChange((z) => ({ ...z, ...on, place: on.face && !z.face ? { ...z.place, from: 'middle' } : z.place }))} />
       <p className="field-row-title">Stays clear</p>
       <div className="margins four">
         {(['top', 'bottom', 'left', 'right'] as const).map((side) => (
@@ -97,7 +97,7 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
         </label>
         {zone.turning === 'range' && <NumberField label="Turned at most, °" value={zone.turnRange} min={1} max={90} onChange={(turnRange) => onChange((z) => ({ ...z, turnRange }))} />}
       </div>
-      {sized && <PlaceFields place={zone.place} from={datums(blank)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone" />}
+      {sized && <PlaceFields place={zone.place} from={datums(blank, zone.face)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone" />}
     </>
   );
 }

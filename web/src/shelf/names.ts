@@ -24,18 +24,25 @@ export const OUTLINES: Record<Schemas['OutlineKind'], string> = {
 
 export const isWall = (surface: Schemas['SurfaceKind']) => surface === 'straight' || surface === 'tapered' || surface === 'bellied';
 
-/** The lines one can measure from on a surface, in a maker's words. */
-export function datums(blank: Blank): [Schemas['Datum'], string][] {
-  if (isWall(blank.surface)) return [['middle', 'in the middle'], ['top', 'down from the rim'], ['bottom', 'up from the base']];
-  if (blank.surface !== 'garment') return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
+/** Faces that things of a kind often have besides their own surface. */
+export function usualFaces(blank: Blank): { name: string; outline: Schemas['OutlineKind'] }[] {
+  if (isWall(blank.surface)) return [{ name: 'Lid', outline: 'circle' }, { name: 'Base', outline: 'circle' }];
+  if (blank.surface === 'garment') return blank.garment.kind === 'shirt' ? [{ name: 'Left sleeve', outline: 'rectangle' }, { name: 'Right sleeve', outline: 'rectangle' }] : [{ name: 'Pocket', outline: 'rectangle' }, { name: 'Base', outline: 'rectangle' }];
+  return blank.surface === 'framed' ? [{ name: 'Moulding, top', outline: 'rectangle' }, { name: 'Moulding, foot', outline: 'rectangle' }] : [{ name: 'Edge', outline: 'rectangle' }, { name: 'Stand', outline: 'rectangle' }];
+}
+
+/** The lines one can measure from on a surface, or on a face of its own, in a maker's words. */
+export function datums(blank: Blank, face = ''): [Schemas['Datum'], string][] {
+  if (isWall(blank.surface) && !face) return [['middle', 'in the middle'], ['top', 'down from the rim'], ['bottom', 'up from the base']];
+  if (blank.surface !== 'garment' || face) return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
   return blank.garment.kind === 'shirt'
     ? [['collar', 'down from the collar seam'], ['shoulder', 'down from the shoulder'], ['pocket', 'down from the pocket'], ['hem', 'up from the hem'], ['middle', 'in the middle']]
     : [['collar', 'down from the top edge'], ['pocket', 'down from the pocket'], ['hem', 'up from the bottom'], ['middle', 'in the middle']];
 }
 
 /** What a person calls the four sides of a zone. */
-export function sides(blank: Blank, handle: boolean): Record<'top' | 'bottom' | 'left' | 'right', string> {
-  if (!isWall(blank.surface)) return { top: 'Top edge', bottom: 'Bottom edge', left: 'Left edge', right: 'Right edge' };
+export function sides(blank: Blank, handle: boolean, face = ''): Record<'top' | 'bottom' | 'left' | 'right', string> {
+  if (!isWall(blank.surface) || face) return { top: 'Top edge', bottom: 'Bottom edge', left: 'Left edge', right: 'Right edge' };
   const beside = handle ? 'handle' : 'seam';
   return { top: 'Below the rim', bottom: 'Above the base', left: `Left, to ${beside}`, right: `Right, to ${beside}` };
 }

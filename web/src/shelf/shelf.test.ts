@@ -7,7 +7,7 @@ import { shelves } from './shelves';
 
 const mm = (text: string) => ({ text, unit: 'millimetre' as const });
 const zone = (place: Partial<Schemas['Place']>): Schemas['ZoneSpec'] => ({
-  id: 'z', name: 'Front', part: 'whole', facing: 'front', width: mm('60'), height: mm('30'), turning: 'upright', turnRange: 15,
+  id: 'z', name: 'Front', part: 'whole', facing: 'front', face: '', width: mm('60'), height: mm('30'), turning: 'upright', turnRange: 15,
   margins: { top: mm('5'), bottom: mm('5'), left: mm('5'), right: mm('5') },
   place: { from: 'middle', away: mm(''), side: 'centred', across: mm(''), ...place },
 });

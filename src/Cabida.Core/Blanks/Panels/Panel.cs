@@ -21,8 +21,11 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
     /// <summary>Which cloth thing it is the body of; null for others.</summary>
     public GarmentKind? Garment { get; init; }
 
-    /// <summary>Whether that is its front or its back.</summary>
-    public Facing Facing => Datums.Facing;
+    /// <summary>Which face it is.</summary>
+    public FaceKey Face => Datums.Face;
+
+    /// <summary>What that face is called.</summary>
+    public string Name { get; init; } = "front";
 
     /// <summary>How far beside its front the other side is laid, in widths.</summary>
     private const double Beside = 1.15;
@@ -39,8 +42,17 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
             Nominal = nominal,
             Cautious = Turned(Cautious),
             Inner = Inner is null ? null : Turned(Inner),
-            Datums = new Datums(Box.Of(nominal)!.Value, Datums.Heights) { Facing = Facing.Back },
+            Datums = new Datums(Box.Of(nominal)!.Value, Datums.Heights) { Face = FaceKey.Back },
+            Name = "back",
         };
+    }
+
+    /// <summary>The same laid elsewhere, as another face.</summary>
+    internal Panel At(double middle, FaceKey face, string name)
+    {
+        Polygon Moved(Polygon p) => (Polygon)Outlines.Placed(p, 1, middle - Datums.Box.CentreX, 0);
+        var nominal = Moved(Nominal);
+        return this with { Nominal = nominal, Cautious = Moved(Cautious), Datums = Datums.Of(Box.Of(nominal)!.Value) with { Face = face }, Name = name };
     }
 
     /// <summary>A rectangle that is measured.</summary>

@@ -16,9 +16,8 @@ internal static class PanelReadings
     private const int FewestSides = 3;
     private const int MostSides = 24;
 
-    public static Panel? Of(Blank blank, Estimates rows, List<BlankFinding> findings)
+    public static Panel? Of(PanelOutline outline, Estimates rows, List<BlankFinding> findings)
     {
-        var outline = blank.Outline;
         switch (outline.Kind)
         {
             case OutlineKind.Circle:
@@ -65,7 +64,7 @@ internal static class PanelReadings
         var is1 = RoundReadings.Of(rows, new RoundRows("the edge", DimensionKind.Girth, DimensionKind.Across), findings)?.Times(1 / Math.PI);
         if (is1 is null)
         {
-            findings.Add(BlankFinding.Ask(DimensionKind.Across, Phrase.Say($"Read how wide it is across its middle.")));
+            rows.Lacks(DimensionKind.Across, Phrase.Say($"Read how wide it is across its middle."), findings);
             return null;
         }
 
@@ -103,7 +102,7 @@ internal static class PanelReadings
     {
         if (outline.Drawn is not { Rings.Count: > 0 } drawn)
         {
-            findings.Add(BlankFinding.Ask(DimensionKind.Width, Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file.")));
+            rows.Lacks(DimensionKind.Width, Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file."), findings);
             return null;
         }
 

@@ -78,8 +78,8 @@ public sealed record FieldEcho(string Field, Length? Value, Phrase? Problem)
 /// <param name="Heights">The height of each datum there is.</param>
 public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double> Heights)
 {
-    /// <summary>Of a cloth thing: whether this is its front or its back.</summary>
-    public Facing Facing { get; init; }
+    /// <summary>The face whose they are.</summary>
+    public FaceKey Face { get; init; }
 
     /// <summary>Top and bottom of a box.</summary>
     public static Datums Of(Geometry.Box box) => new(box, new Dictionary<Datum, double> { [Datum.Top] = box.MaxY, [Datum.Bottom] = box.MinY });
@@ -96,7 +96,7 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
 
         if (!Heights.TryGetValue(place.From, out var from))
         {
-            return Outcome<Geometry.PlanePoint>.Fail((Facing, place.From) switch
+            return Outcome<Geometry.PlanePoint>.Fail((Face.Facing, place.From) switch
             {
                 (Facing.Back, Datum.Pocket) => Phrase.Say($"It is measured from the pocket, which is on the front. Measure it from something on the back."),
                 (Facing.Back, _) => Phrase.Say($"It is measured from the {Name(place.From)} of the back, which was not read. Read it, or measure from the shoulder or the hem."),

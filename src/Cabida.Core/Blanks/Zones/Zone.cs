@@ -72,6 +72,9 @@ public sealed record LaidZone(
         return zone with { Nominal = zone.Nominal.Moved(by, before.Nominal.Datum), Cautious = zone.Cautious.Moved(by, before.Cautious.Datum), MiddleHeight = before.MiddleHeight };
     }
 
+    /// <summary>The face it lies on.</summary>
+    public FaceKey Face => Spec.On;
+
     /// <summary>A zone that cannot be laid out.</summary>
     internal static LaidZone Fail(ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, Phrase? problem) => new(spec, echoes, null, null, null, problem, [], null);
 }

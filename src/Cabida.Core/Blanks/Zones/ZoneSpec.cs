@@ -51,6 +51,12 @@ public sealed record ZoneSpec(string Id, string Name)
     /// <summary>Of a flat or cloth thing: on its front or its back.</summary>
     public Facing Facing { get; init; }
 
+    /// <summary>The face of its own that it lies on; empty for the thing itself.</summary>
+    public string Face { get; init; } = "";
+
+    /// <summary>The face it lies on.</summary>
+    internal FaceKey On => FaceKey.Of(Facing, Face);
+
     /// <summary>What stays clear at each side.</summary>
     public ZoneMargins Margins { get; init; } = ZoneMargins.All(TypedLength.Mm(10));
 
@@ -124,6 +130,9 @@ public sealed record KeptClear(string Id, string Name, ClearShape Shape)
     /// <summary>Of a flat or cloth thing: on its front or its back. What goes through is on both.</summary>
     public Facing Facing { get; init; }
 
+    /// <summary>The face of its own that it lies on; empty for the thing itself.</summary>
+    public string Face { get; init; } = "";
+
     /// <summary>Where it stands.</summary>
     public Place Place { get; init; } = new();
 
@@ -143,6 +152,6 @@ public sealed record KeptClear(string Id, string Name, ClearShape Shape)
     /// <summary>Whether it goes through: drawn as an edge.</summary>
     public bool IsHole { get; init; }
 
-    /// <summary>Whether a zone that faces so has to keep off it.</summary>
-    internal bool IsOn(Facing facing) => IsHole || Facing == facing;
+    /// <summary>Whether a zone on a face has to keep off it: a hole in the thing itself is on its front and its back.</summary>
+    internal bool IsOn(FaceKey face) => FaceKey.Of(Facing, Face) is var here && (here.IsOwn || face.IsOwn ? here == face : IsHole || here == face);
 }
