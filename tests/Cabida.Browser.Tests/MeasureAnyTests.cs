@@ -77,6 +77,33 @@ public sealed class MeasureAnyTests : IDisposable
     }
 
     [Fact]
+    public void A_lid_is_added_read_and_carries_a_zone_that_is_moved_on_its_own_drawing()
+    {
+        page.Open("/shelf/enamel-mug");
+        page.Choose("Add a face", "Lid");
+        page.Type("Lid, across, reading 1", "82 mm");
+        page.ReadsSoon("section[aria-label='Works out to']", "Lid 82.0 mm × 82.0 mm");
+        page.Click("Zones");
+        page.Click("Add a zone");
+        page.Type("Name of the zone", "On top");
+        page.Choose("Side of the goods", "Lid");
+        // Its own drawing is shown, and what stays clear is said as of something flat.
+        page.ReadsSoon("section[aria-label='Drawing'] .view.here", "Lid");
+        page.Field("Top edge");
+        page.Type("Zone width", "40");
+        page.Type("Zone height", "20");
+        page.ReadsSoon(".zone.open .zone-size", "40.0 × 20.0 safe");
+        page.See(".zone-handle rect").SendKeys(Keys.ArrowLeft);
+        Page.Until(() => page.Field("Zone across").GetAttribute("value") == "0.5" ? "" : null, "the zone did not move to the left");
+        page.Click("Readings");
+        page.Press("button[aria-label='Remove Lid']");
+        page.ReadsSoon("section[aria-label='To look at']", "the face it was on is not there any more");
+        page.Click("Undo");
+        page.ReadsSoon("section[aria-label='Works out to']", "Lid 82.0 mm × 82.0 mm");
+        page.Saved();
+    }
+
+    [Fact]
     public void The_shelf_is_searched_and_a_retired_blank_is_out_of_the_way()
     {
         page.Open("/shelf");

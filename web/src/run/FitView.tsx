@@ -91,7 +91,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
             <>
               <RoomCard piece={shownSide} face={on.faces.length > 1 && face ? faceTitle(face).toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall} />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
-              <InkCard piece={piece} wall={run.view.isWall && on.faces.some((f) => f.key === 'front' && f.sides.includes(''))} />
+              <InkCard piece={piece} face={on.faces.length > 1 ? on.faces.find((f) => f.sides.includes(''))?.name.toLowerCase() : undefined} wall={run.view.isWall && on.faces.some((f) => f.key === 'front' && f.sides.includes(''))} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <SidesFit piece={piece} />
               <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />

@@ -6,8 +6,8 @@ import { Words } from '../units/Words';
 
 type Row = readonly [name: string, value: string, beside: string, warn?: boolean];
 
-/** The figures of a piece's ink. */
-export function InkCard({ piece, wall }: { piece: Schemas['PieceView']; wall: boolean }) {
+/** The figures of the ink of a piece's first side; `face` is what that is on, where there are several. */
+export function InkCard({ piece, face, wall }: { piece: Schemas['PieceView']; face?: string; wall: boolean }) {
   const { units } = useUnits();
   const box = piece.inkBox;
   const thin = piece.findings.some((f) => f.rule === 'thinStrokes');
@@ -21,7 +21,7 @@ export function InkCard({ piece, wall }: { piece: Schemas['PieceView']; wall: bo
   ];
   return (
     <section className="card" aria-label="Ink">
-      <h2>Ink</h2>
+      <h2>{face ? `Ink, ${face}` : 'Ink'}</h2>
       <Figures rows={rows} />
       {piece.concessions.length > 0 && <p className="conceded">Conceded: {piece.concessions.map((c, i) => <span key={i}>{i > 0 && ', '}<Words of={c} /></span>)}</p>}
     </section>
