@@ -100,6 +100,12 @@ internal static class SurfaceReadings
                 findings.Add(new BlankFinding(false, [], off));
             }
 
+            // Holes that run into one another are one hole, or one of them was measured in wrongly.
+            if (clear.Spec.IsHole && places.FirstOrDefault(p => p.IsHole && p.Face == face && Geometry.Overlay.Meet(p.Area, area.Value)) is { } other)
+            {
+                findings.Add(new BlankFinding(false, [], Phrase.Say($"{clear.Spec.Name:strong} runs into {other.Name:strong}. Look at where both are measured from, and at their sizes.")));
+            }
+
             places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, face));
         }
 

@@ -1,4 +1,4 @@
-using Cabida.Core.Measures;
+using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;
@@ -10,19 +10,8 @@ public sealed class HeatOfGoods : ICheck
     public IEnumerable<Finding> Look(CheckedPiece piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        if (piece.Material is not { } material || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
-        {
-            yield break;
-        }
-
-        var goods = material.Name.Length > 0 ? material.Name : "the goods";
-        foreach (var film in piece.Films.Select(f => f.Film).DistinctBy(f => (f.Name, f.PressedAt)))
-        {
-            if (Temperature.Read(film.PressedAt).ValueOrDefault is { } heat && heat.Celsius > most.Celsius)
-            {
-                yield return new Finding(Rule.HeatOfGoods, Severity.Stop, null, null, null, Phrase.Say(
-                    $"{film.Name:strong} is pressed at {heat.Celsius:0} °C, and {goods} stand{(material.Name.Length > 0 ? "s" : "")} {most.Celsius:0} °C. Take another film, or correct what the goods stand."));
-            }
-        }
+        return piece.Material is not { } material ? [] : piece.Films.Select(f => f.Film).DistinctBy(f => (f.Name, f.PressedAt))
+            .Select(f => FilmOnBlank.TooHot(f, material)).OfType<Phrase>()
+            .Select(p => new Finding(Rule.HeatOfGoods, Severity.Stop, null, null, null, Phrase.Say($"{p} Take another film, or correct what the goods stand.")));
     }
 }

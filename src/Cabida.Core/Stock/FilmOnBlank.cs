@@ -27,9 +27,9 @@ public static class FilmOnBlank
 
         var pressed = Temperature.Read(film.PressedAt).ValueOrDefault;
         var stands = Temperature.Read(material.StandsHeat).ValueOrDefault;
-        if (pressed is { } heat && stands is { } most && heat.Celsius > most.Celsius)
+        if (TooHot(film, material) is { } tooHot)
         {
-            notes.Add(Phrase.Say($"{film.Name:strong} is pressed at {heat.Celsius:0} °C; {goods} stand{(material.Name.Length > 0 ? "s" : "")} {most.Celsius:0} °C."));
+            notes.Add(tooHot);
         }
 
         if (film.Material == FilmMaterial.HeatTransfer && pressed is not null && stands is null)
@@ -43,6 +43,16 @@ public static class FilmOnBlank
         }
 
         return notes;
+    }
+
+    /// <summary>That a film is pressed hotter than the goods stand; null where it is not, or one of both is not noted.</summary>
+    public static Phrase? TooHot(Film film, Material material)
+    {
+        ArgumentNullException.ThrowIfNull(film);
+        ArgumentNullException.ThrowIfNull(material);
+        return Temperature.Read(film.PressedAt).ValueOrDefault is { } heat && Temperature.Read(material.StandsHeat).ValueOrDefault is { } most && heat.Celsius > most.Celsius
+            ? Phrase.Say($"{film.Name:strong} is pressed at {heat.Celsius:0} °C, and {(material.Name.Length > 0 ? $"{material.Name} stands" : "the goods stand")} {most.Celsius:0} °C.")
+            : null;
     }
 
     /// <summary>The contrast of two colours after WCAG 2: (L₁ + 0.05)/(L₂ + 0.05) of their relative luminances; null when one is not a colour.</summary>

@@ -31,6 +31,23 @@ public class ClearPlacesTests
             }
         }, iter: 500);
 
+    [Fact]
+    public void Holes_that_run_into_one_another_are_told_once() =>
+        Gen.Select(Gen.Int[-30, 30], Gen.Int[-30, 30], Gen.Int[5, 30], Gen.Int[5, 30], Gen.Int[4, 12], Gen.Bool).Sample((x, u, y, v, size, behind) =>
+        {
+            KeptClear Hole(string name, int across, int away) => new(name, name, ClearShape.Round)
+            {
+                IsHole = true, Width = Mm(size), Place = new Place { From = Datum.Top, Away = Mm(away), Side = across < 0 ? Sideways.Left : Sideways.Right, Across = Mm(Math.Abs(across)) },
+            };
+            // With a back, where both are turned over, nothing is told twice.
+            var blank = Tag with { KeptClear = [Hole("One", x, y), Hole("Other", u, v)], Zones = behind ? [Tag.Zones[0], Tag.Zones[0] with { Id = "b", Facing = Facing.Back }] : Tag.Zones };
+            var apart = Math.Sqrt(((x - u) * (x - u)) + ((y - v) * (y - v)));
+            if (Math.Abs(apart - size) > 0.05)
+            {
+                BlankSheet.Of(blank).Findings.Count(f => f.Message.ToString().StartsWith("Other runs into One", StringComparison.Ordinal)).ShouldBe(apart < size ? 1 : 0);
+            }
+        }, iter: 300);
+
     [Theory]
     [InlineData(ClearShape.Box, "120", "lies above the rim")]
     [InlineData(ClearShape.Band, "120", "lies above the rim")]
