@@ -66,16 +66,23 @@ public sealed class Workshop : IDisposable
         server.BeginOutputReadLine();
         server.BeginErrorReadLine();
         using var client = new HttpClient();
-        for (var tries = 0; ; tries++)
+        // A machine that is busy starts it late; it is waited for as long as it lives.
+        for (var waited = Stopwatch.StartNew(); ;)
         {
             try
             {
                 client.GetAsync(new Uri(Address + "/api/cutters")).GetAwaiter().GetResult().EnsureSuccessStatusCode();
                 return;
             }
-            catch (HttpRequestException) when (tries < 120)
+            catch (HttpRequestException) when (!server.HasExited && waited.Elapsed < TimeSpan.FromMinutes(5))
             {
                 Thread.Sleep(250);
+            }
+            catch (HttpRequestException)
+            {
+                // What never came up must not go on beside the next tests.
+                Stop();
+                throw;
             }
         }
     }

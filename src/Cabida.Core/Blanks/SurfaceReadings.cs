@@ -185,7 +185,7 @@ internal static class SurfaceReadings
         {
             return LaidZone.Fail(spec, echoes, problem ?? (face is null
                 ? Phrase.Say($"{spec.Name:strong}: the face it was on is not there any more. Choose another.")
-                : Phrase.Say($"{spec.Name:strong}: {face.Spec.Name} is not measured yet.")));
+                : Phrase.Say($"{spec.Name:strong}: {face.Spec.Name} is not worked out yet.")));
         }
 
         var asked = new List<BlankFinding>();

@@ -31,11 +31,11 @@ internal static class PanelDrawing
             var safe = zone.Cautious.Bounds;
             if (measured.Add(laid.Face))
             {
-                // Lines from the front would cross the back beside it: the figure stands at the zone itself.
+                // Lines to the right of the front would cross the back beside it: they stand at its left, within those of the whole.
                 var inFront = faces.Count > 1 && laid.Face == FaceKey.Front;
                 dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
                 dimensions.Add(inFront
-                    ? new(null, "", safe.Height, null, new(safe.MaxX, safe.MaxY), new(safe.MaxX, safe.MinY), DimensionPlace.Along, 0, OfZone: true)
+                    ? new(null, "", safe.Height, null, new(safe.MinX, safe.MinY), new(safe.MinX, safe.MaxY), DimensionPlace.Left, 0, OfZone: true)
                     : new(null, "", safe.Height, null, new(safe.MaxX, safe.MinY), new(safe.MaxX, safe.MaxY), DimensionPlace.Right, 0, OfZone: true));
             }
         }
@@ -44,7 +44,7 @@ internal static class PanelDrawing
         {
             var whole = panel.Datums.Box;
             dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
-            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, 0));
+            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, faces.Count > 1 ? 1 : 0));
         }
 
         return new Drawing(box, strokes, dimensions, []);

@@ -47,9 +47,21 @@ internal static class Overlay
     /// <summary>What lies in both.</summary>
     public static Area Intersection(Area a, Area b) => Of(a, b, SpatialFunction.Intersection);
 
-    /// <summary>An area grown at every side, or shrunk when negative.</summary>
-    public static Area Grown(Area area, double by, BufferParameters corners) =>
-        Tried([area], a => BufferOp.Buffer(a[0], by, corners), (a, grid) => BufferOp.Buffer(OnGrid(a[0], grid), by, corners));
+    /// <summary>An area grown at every side, or shrunk when negative; a rough one in steps.</summary>
+    public static Area Grown(Area area, double by, BufferParameters corners)
+    {
+        for (var (left, step) = (by, 0.0); ; left -= step)
+        {
+            (step, var arcs) = OffsetSteps.Next(area, left, Math.Abs(step), corners);
+            var now = step;
+            Effort.Spend(StepsPerPoint * arcs);
+            area = Tried([area], a => BufferOp.Buffer(a[0], now, corners), (a, grid) => BufferOp.Buffer(OnGrid(a[0], grid), now, corners));
+            if (step == left || area.IsEmpty)
+            {
+                return area;
+            }
+        }
+    }
 
     /// <summary>An area whose outlines do not cross themselves or one another: as it is where it is sound, repaired where not.</summary>
     public static Area Sound(Area area)

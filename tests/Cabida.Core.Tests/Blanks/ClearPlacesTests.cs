@@ -37,7 +37,9 @@ public class ClearPlacesTests
         {
             KeptClear Hole(string name, int across, int away) => new(name, name, ClearShape.Round)
             {
-                IsHole = true, Width = Mm(size), Place = new Place { From = Datum.Top, Away = Mm(away), Side = across < 0 ? Sideways.Left : Sideways.Right, Across = Mm(Math.Abs(across)) },
+                IsHole = true,
+                Width = Mm(size),
+                Place = new Place { From = Datum.Top, Away = Mm(away), Side = across < 0 ? Sideways.Left : Sideways.Right, Across = Mm(Math.Abs(across)) },
             };
             // With a back, where both are turned over, nothing is told twice.
             var blank = Tag with { KeptClear = [Hole("One", x, y), Hole("Other", u, v)], Zones = behind ? [Tag.Zones[0], Tag.Zones[0] with { Id = "b", Facing = Facing.Back }] : Tag.Zones };

@@ -73,7 +73,7 @@ public class OwnFaceTests
     {
         var unread = BlankSheet.Of(MugWithLid() with { Measured = TestBlanks.Mug().Measured });
         unread.Zone.ShouldNotBeNull();
-        unread.Findings.Select(f => (f.Stops, f.Message.ToString())).ShouldBe([(true, "On the lid: Lid is not measured yet."), (false, "Lid: Read how wide it is across its middle.")]);
+        unread.Findings.Select(f => (f.Stops, f.Message.ToString())).ShouldBe([(true, "On the lid: Lid is not worked out yet."), (false, "Lid: Read how wide it is across its middle.")]);
 
         // The other way round: the lid is worked on while the mug is not measured.
         var lidOnly = BlankSheet.Of(MugWithLid() with { Measured = [Of("lid", DimensionKind.Across, "84")] });

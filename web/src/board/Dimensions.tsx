@@ -71,8 +71,8 @@ function laid(line: Schemas['DimensionLine'], a: XY, b: XY, box: Schemas['Box'],
     }
     case 'along': {
       const l = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-      // A zone's figure stands close to it, that of the goods clear of their edge.
-      const off = line.ofZone ? 0.75 * out : 1.6 * out;
+      // Clear of the edge it measures.
+      const off = 1.6 * out;
       const [nx, ny] = [((b.y - a.y) / l) * off, (-(b.x - a.x) / l) * off];
       return [{ x: a.x + nx, y: a.y + ny }, { x: b.x + nx, y: b.y + ny }];
     }

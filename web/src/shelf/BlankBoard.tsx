@@ -67,7 +67,7 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       <Board
         label={`${blank.name}, ${names.find(([k]) => keyOf(k) === keyOf(side))?.[1].toLowerCase()}, with its dimensions`}
         drawing={drawing}
-        pad={side === 'standing' || side === 'behind' || typeof side === 'object' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: 30 }}
+        pad={side === 'standing' || side === 'behind' || typeof side === 'object' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: size.behind ? 66 : 30 }}
         lit={lit}
         onLight={onLight}
         usable={!!moving}

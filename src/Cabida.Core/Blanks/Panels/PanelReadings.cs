@@ -13,6 +13,9 @@ internal static class PanelReadings
     /// <summary>A polygon lies inside the curve it stands for by no more than this.</summary>
     private const double ArcError = 0.001;
 
+    /// <summary>Steps for a point of a drawn outline that is looked through for crossings.</summary>
+    private const long StepsPerPoint = 60;
+
     private const int FewestSides = 3;
     private const int MostSides = 24;
 
@@ -120,6 +123,7 @@ internal static class PanelReadings
 
         var rings = drawn.Rings.Select(r => Outlines.Ring(r)).ToList();
         var polygon = Outlines.Factory.CreatePolygon((LinearRing)rings[0].ExteriorRing, [.. rings.Skip(1).Select(r => (LinearRing)r.ExteriorRing)]);
+        Effort.Spend(StepsPerPoint * polygon.NumPoints);
         if (new IsValidOp(polygon).ValidationError is { } error)
         {
             var from = Box.Of(rings[0])!.Value;
