@@ -1,6 +1,8 @@
 using System.Text;
+using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Cabida.Core.Blanks;
+using Cabida.Core.Documents;
 using Cabida.Core.Measures;
 using Cabida.Formats.Blanks;
 
@@ -62,6 +64,43 @@ public partial class BlankFileTests
     [InlineData("{\"format\": \"cabida blanks\", \"version\": 1, \"blanks\": [{\"name\": \"A\", \"surface\": \"spherical\", \"measured\": []}]}", "not of a kind")]
     [InlineData("{\"format\": \"cabida blanks\", \"version\": 1, \"blanks\": [{\"surface\": \"flat\", \"measured\": []}]}", "something that is needed is missing")]
     public void A_file_that_is_wrong_says_where(string file, string expected) => BlankFile.Read(Encoding.UTF8.GetBytes(file)).Problem!.ToString().ShouldContain(expected);
+
+    [Fact]
+    public void Nothing_at_all_in_the_place_of_anything_is_refused_or_left_for_the_gate()
+    {
+        // The tumbler has readings, zones, a place kept clear and a face: each of all their values is left empty once.
+        var tumbler = JsonNode.Parse(File.ReadAllText(Path.Combine(Root(), "demo", "blank", "02_steel-tumbler.json")))!;
+        var file = new JsonObject { ["format"] = "cabida blanks", ["version"] = 1, ["blanks"] = new JsonArray(tumbler) }.ToJsonString();
+        BlankFile.Read(Encoding.UTF8.GetBytes(file)).Ok.ShouldBeTrue();
+        var (refused, left) = (0, 0);
+        foreach (var path in Paths(JsonNode.Parse(file)!).ToList())
+        {
+            var spoiled = JsonNode.Parse(file)!;
+            var at = path.SkipLast(1).Aggregate(spoiled, (node, step) => step is int i ? node[i]! : node[(string)step]!);
+            if (path[^1] is int n)
+            {
+                at.AsArray()[n] = null;
+            }
+            else
+            {
+                at[(string)path[^1]] = null;
+            }
+
+            var read = BlankFile.Read(Encoding.UTF8.GetBytes(spoiled.ToJsonString()));
+            refused += read.Ok ? 0 : 1;
+            left += read.Ok && read.Value.Any(b => DocumentGate.ProblemsOf(b).Count > 0) ? 1 : 0;
+        }
+
+        refused.ShouldBeGreaterThan(100);
+        left.ShouldBeGreaterThan(10);
+    }
+
+    private static IEnumerable<object[]> Paths(JsonNode node) => node switch
+    {
+        JsonObject o => o.SelectMany(p => (p.Value is null ? [] : Paths(p.Value)).Prepend([]).Select(rest => (object[])[p.Key, .. rest])),
+        JsonArray a => a.SelectMany((v, i) => (v is null ? [] : Paths(v)).Prepend([]).Select(rest => (object[])[i, .. rest])),
+        _ => [],
+    };
 
     private static string Root()
     {

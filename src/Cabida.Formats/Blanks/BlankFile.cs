@@ -63,7 +63,8 @@ public static class BlankFile
             return Fail(content.Blanks.Count == 0 ? Phrase.Say($"There is no blank in the file.") : Phrase.Say($"There are {content.Blanks.Count} blanks in the file; up to {MostBlanks} are read at once."));
         }
 
-        return content.Blanks.FirstOrDefault(b => string.IsNullOrWhiteSpace(b.Name)) is not null
+        // A list may hold nothing at all in the place of a thing.
+        return content.Blanks.Any(b => string.IsNullOrWhiteSpace(b?.Name))
             ? Fail(Phrase.Say($"A blank in the file has no name."))
             : Outcome<IReadOnlyList<Blank>>.Of([.. content.Blanks.Select(AtHome)]);
 
@@ -75,7 +76,7 @@ public static class BlankFile
         PictureId = null,
         JobId = null,
         Outline = AtHome(blank.Outline),
-        Faces = [.. blank.Faces.Select(f => f with { Outline = AtHome(f.Outline) })],
+        Faces = [.. blank.Faces.Select(f => f is null ? f! : f with { Outline = AtHome(f.Outline) })],
     };
 
     private static PanelOutline AtHome(PanelOutline outline) => outline with { Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null };
