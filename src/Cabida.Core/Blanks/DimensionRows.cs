@@ -58,7 +58,8 @@ public static class DimensionRows
     }
 
     private static IEnumerable<DimensionRow> OfFaces(Blank blank, string size, int letters) => blank.Faces.Take(FaceSpec.Most).DistinctBy(f => f.Id)
-        .SelectMany(f => Flat(f.Outline.Kind).Where(r => r.Kind != DimensionKind.Thickness).Select(r => r with { Of = size, Face = f.Id, Name = $"{f.Name}, {r.Name.ToLowerInvariant()}", Needed = false }))
+        .SelectMany(f => Flat(f.Outline.Kind).Where(r => r.Kind != DimensionKind.Thickness)
+            .Select(r => r with { Of = size, Face = f.Id, Name = $"{f.Name}, {r.Name.ToLowerInvariant()}", Needed = false }))
         .Select((r, i) => r with { Letter = Letter(letters + i) });
 
     private static DimensionRow[] OfItself(Blank blank) => blank.Surface switch

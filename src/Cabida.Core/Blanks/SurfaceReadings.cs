@@ -29,7 +29,7 @@ internal static class SurfaceReadings
             case SurfaceKind.Flat:
                 panel = PanelReadings.Of(blank.Outline, rows, asked);
                 // A thing of one side is drawn as one; the other side is there as soon as something is on it.
-                back = panel is not null && (blank.Zones.Any(z => z.On == FaceKey.Back) || kept.Any(k => !k.Spec.IsHole && FaceKey.Of(k.Spec.Facing, k.Spec.Face) == FaceKey.Back)) ? panel.OtherSide() : null;
+                back = blank.Zones.Any(z => z.On == FaceKey.Back) || kept.Any(k => !k.Spec.IsHole && k.Spec.On == FaceKey.Back) ? panel?.OtherSide() : null;
                 break;
             case SurfaceKind.Garment:
                 panel = GarmentReadings.Front(blank.Garment.Kind, rows, asked);
@@ -78,15 +78,16 @@ internal static class SurfaceReadings
     private static List<ClearPlace> Places(Wall? wall, Panel? panel, Panel? back, IReadOnlyList<FaceSheet> own, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
     {
         var faces = new List<(FaceKey Face, Datums Datums, Panel? Panel)>();
-        if (wall is not null || panel is not null)
+        if (wall is { StraightGirth.Value.Millimetres: var girth })
         {
-            faces.Add((FaceKey.Front, panel?.Datums ?? Datums.Of(new Geometry.Box(-wall!.StraightGirth.Value.Millimetres / 2, 0, wall.StraightGirth.Value.Millimetres / 2, wall.Height.Value.Millimetres)), panel));
+            faces.Add((FaceKey.Front, Datums.Of(new Geometry.Box(-girth / 2, 0, girth / 2, wall.Height.Value.Millimetres)), null));
         }
 
-        faces.AddRange(back is null ? [] : [(FaceKey.Back, back.Datums, back)]);
-        faces.AddRange(own.Select(f => f.Panel).OfType<Panel>().Select(p => (p.Face, p.Datums, (Panel?)p)));
+        faces.AddRange(own.Select(f => f.Panel).Prepend(back).Prepend(panel).OfType<Panel>().Select(p => (p.Face, p.Datums, (Panel?)p)));
+        // What has no back bears on its one face whatever was said to be on either.
+        bool Bears(FaceKey face, KeptClear place) => place.IsOn(face) || (back is null && !face.IsOwn && !place.On.IsOwn);
         var places = new List<ClearPlace>();
-        foreach (var (clear, (face, from, on)) in kept.SelectMany(k => faces.Where(f => k.Spec.IsOn(f.Face) || (back is null && !f.Face.IsOwn && k.Spec.Face.Length == 0)).Select(f => (k, f))))
+        foreach (var (clear, (face, from, on)) in kept.SelectMany(k => faces.Where(f => Bears(f.Face, k.Spec)).Select(f => (k, f))))
         {
             var area = ClearShapes.Of(clear, from, 0);
             if (area.Problem is { } problem)

@@ -129,7 +129,9 @@ internal sealed record BenchView(
         if (laid.Panel is { } panel)
         {
             var from = laid.Spec.Place.From;
-            var line = panel.Face == FaceKey.Front ? "middle line" : $"middle line of the {(panel.Name.Length > 1 && char.IsLower(panel.Name[1]) ? char.ToLowerInvariant(panel.Name[0]) + panel.Name[1..] : panel.Name)}";
+            // Within a sentence a name begins small, unless it is an abbreviation.
+            var named = panel.Name is [var initial, var next, ..] && char.IsLower(next) ? char.ToLowerInvariant(initial) + panel.Name[1..] : panel.Name;
+            var line = panel.Face == FaceKey.Front ? "middle line" : $"middle line of the {named}";
             return laid.Spec.Height.IsEmpty || from is Datum.Middle or Datum.Top or Datum.Bottom || !panel.Datums.Heights.TryGetValue(from, out var datum)
                 ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")
                 : Datums.IsUpwards(from)

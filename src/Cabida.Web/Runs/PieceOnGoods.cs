@@ -29,7 +29,9 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
         {
             var (laid, films) = (face.Select(s => s.Laid).ToList(), face.SelectMany(s => s.Films).ToList());
             var next = face.Key.Length == 0 && on.Wall is { } wall
-                ? new PieceOnGoods(SeenDrawing.Blank(wall, laid.First(l => l.Wall is not null).Zone!, turn), [.. films.Select(f => f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) })], CanTurn: true)
+                ? new PieceOnGoods(
+                    SeenDrawing.Blank(wall, laid.First(l => l.Wall is not null).Zone!, turn),
+                    [.. films.Select(f => f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) })], CanTurn: true)
                 : new PieceOnGoods(FlatDrawing.Whole(laid[0], on.Sheet, laid[1..]), films, CanTurn: false);
             seen = seen?.With(next) ?? next;
         }
@@ -44,7 +46,8 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
         var moved = next with { MinX = next.MinX + by.C, MaxX = next.MaxX + by.C, MinY = next.MinY + by.F, MaxY = next.MaxY + by.F };
         return this with
         {
-            Goods = Goods with { Box = Box.Around([box, moved])!.Value, Strokes = [.. Goods.Strokes, .. other.Goods.Strokes.Select(s => s with { Points = [.. s.Points.Select(by.Of)] })], Dimensions = [], Callouts = [] },
+            Goods = new Drawing(
+                Box.Around([box, moved])!.Value, [.. Goods.Strokes, .. other.Goods.Strokes.Select(s => s with { Points = [.. s.Points.Select(by.Of)] })], [], []),
             Films = [.. Films, .. other.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, by) })],
         };
     }

@@ -70,7 +70,14 @@ internal static class GarmentReadings
         var dx = Beside(kind) * front.Width.Value.Millimetres;
         Polygon Moved(Polygon outline) => (Polygon)Outlines.Placed(outline, 1, dx, 0);
         var nominal = Moved(body.Nominal);
-        return body with { Nominal = nominal, Cautious = Moved(body.Cautious), Garment = kind, Datums = new Datums(Box.Of(nominal)!.Value, heights) { Face = FaceKey.Back }, Name = "back" };
+        return body with
+        {
+            Nominal = nominal,
+            Cautious = Moved(body.Cautious),
+            Garment = kind,
+            Name = "back",
+            Datums = new Datums(Box.Of(nominal)!.Value, heights) { Face = FaceKey.Back },
+        };
     }
 
     /// <summary>A back's collar seam stands between the front's and the shoulder.</summary>

@@ -153,5 +153,8 @@ public sealed record KeptClear(string Id, string Name, ClearShape Shape)
     public bool IsHole { get; init; }
 
     /// <summary>Whether a zone on a face has to keep off it: a hole in the thing itself is on its front and its back.</summary>
-    internal bool IsOn(FaceKey face) => FaceKey.Of(Facing, Face) is var here && (here.IsOwn || face.IsOwn ? here == face : IsHole || here == face);
+    internal bool IsOn(FaceKey face) => On == face || (IsHole && !On.IsOwn && !face.IsOwn);
+
+    /// <summary>The face it is measured in on.</summary>
+    internal FaceKey On => FaceKey.Of(Facing, Face);
 }
