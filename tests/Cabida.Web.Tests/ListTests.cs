@@ -413,4 +413,18 @@ public sealed class ListTests : IDisposable
     }
 
     private Task<JsonNode> Whole() => app.WholeSet("crew-mugs");
+
+    [Fact]
+    public async Task Rows_that_say_the_same_are_fitted_once_and_stay_pieces_of_their_own()
+    {
+        await app.Change("/api/runs/crew-mugs", "run", r => r["namesTyped"] = "Ada\nAda\nAdah");
+        await using var scope = app.Services.CreateAsyncScope();
+        var run = (await scope.ServiceProvider.GetRequiredService<Runs.RunReader>().Find("crew-mugs", default))!;
+        var fitted = app.Services.GetRequiredService<Runs.FittedPieces>();
+        var pieces = run.Run.Document.Pieces.Select(p => fitted.Of(run, p)).ToList();
+        pieces.Select(p => p.Fit.Piece.Id).ShouldBeUnique();
+        pieces[1].Inks.ShouldBeSameAs(pieces[0].Inks);
+        pieces[2].Inks.ShouldNotBeSameAs(pieces[0].Inks);
+        (await app.Get("/api/runs/crew-mugs/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(3);
+    }
 }

@@ -90,8 +90,6 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
 {
     public async Task<BlankView> Of(Stored<Blank> stored, CancellationToken stop)
     {
-        // What its page may cost is what its card on the shelf may, so that nothing is kept that the shelf cannot show.
-        using var bound = Effort.Within(Effort.Small, stop);
         var blank = stored.Document;
         var sheet = BlankSheet.Of(blank);
         return new BlankView(

@@ -47,7 +47,7 @@ internal static class LibraryEndpoints
             (int Revision, TView View)? proved = null;
             var before = await Before(kind, id, library, stop);
             var tidy = before is null ? document : await views.Tidy(document, before, stop);
-            var written = await library.Save(kind, id, madeFrom, tidy, async s => proved = (s.Revision, ApiJson.Writable(await views.Of(s, stop))), stop);
+            var written = await library.Save(kind, id, madeFrom, tidy, async s => proved = (s.Revision, await views.Proven(s, stop)), stop);
             if (written is { Refused: null, Stored: { } stored } && proved is { } p && p.Revision == stored.Revision)
             {
                 EntityTag.Put(http, stored.Revision);

@@ -173,9 +173,9 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
 
     private string KeyOf(ReadRun run, Piece piece) => OwnKeyOf(run, piece) + $" {SetScaleOf(run):R}";
 
-    /// <summary>Tells a piece apart by all but what it shares with its set.</summary>
+    /// <summary>Tells a piece apart by all that its fit depends on but what it shares with its set: rows that say the same are fitted once.</summary>
     private static string OwnKeyOf(ReadRun run, Piece piece) =>
-        $"{run.GroundHash} {piece.Id} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
+        $"{run.GroundHash} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
 
     /// <summary>What the first side of a piece is fitted on, with what is equal across its set.</summary>
     public RunGround GroundOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Ground with { EqualScale = SetScaleOf(run) };
