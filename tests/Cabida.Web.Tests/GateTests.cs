@@ -163,6 +163,24 @@ public sealed class GateTests : IDisposable
         Application.Words(answer["refused"]!.AsArray().ShouldHaveSingleItem()).ShouldContain("letters long");
     }
 
+    [Theory]
+    [InlineData(8, true)]
+    [InlineData(60, null)]
+    [InlineData(400, false)]
+    public async Task What_is_taken_can_be_shown_in_its_list_however_large_it_is(int times, bool? expected)
+    {
+        const string path = "/api/motifs/crew-shirt";
+        var view = await app.Get(path);
+        var motif = view["motif"]!.DeepClone();
+        var parts = motif["parts"]!.AsArray();
+        motif["parts"] = new JsonArray([.. Enumerable.Range(0, times).Select(i => parts[i % parts.Count]!.DeepClone())]);
+        var answer = await app.Put(path, motif, (int)view["revision"]!);
+        var taken = expected ?? answer.StatusCode == HttpStatusCode.OK;
+        answer.StatusCode.ShouldBe(taken ? HttpStatusCode.OK : HttpStatusCode.UnprocessableEntity);
+        (await app.Get("/api/motifs"))["broken"]!.AsArray().ShouldBeEmpty();
+        (await app.Get(path))["motif"]!["parts"]!.AsArray().Count.ShouldBe(taken ? times : parts.Count);
+    }
+
     /// <summary>Damages a document where it is kept.</summary>
     private async Task Spoil(string kind, string id, string json)
     {

@@ -46,7 +46,10 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   names.push(...size.faces.map((f): [Side, string] => [{ face: f.id }, f.name]));
   const laid = size.zones.find((z) => z.id === spec?.id);
   const moving = (side === 'flat' && !spec?.face) || (typeof side === 'object' && side.face === spec?.face) ? movable(blank, spec, laid) : undefined;
-  const words = side === 'strain' ? strain.data?.words : laid?.sums;
+  // The figures written below are of a zone on what is drawn.
+  const face = typeof side === 'object' ? side.face : '';
+  const told = spec?.face === face ? spec : blank.zones.find((z) => z.face === face);
+  const words = side === 'strain' ? strain.data?.words : size.zones.find((z) => z.id === told?.id)?.sums;
   return (
     <section className="card sheet" aria-label="Drawing">
       <div className="views" role="group" aria-label="Drawing shown">

@@ -48,7 +48,7 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
                 <td>
                   <ToolChoice label={`Tool for ${row.name}`} value={line.tool} more={l === lines.length - 1 && line.readings.some((r) => r.text)} onChoose={(to) => tool(l, to)} />
                 </td>
-                <td className="end is">{l === 0 && typeof row.is === 'number' ? `${figure(row.is, units)} ± ${figure(row.uncertainty ?? 0, units)}` : ''}</td>
+                <td className="end is">{l === 0 && typeof row.is === 'number' && <><span>{figure(row.is, units)}</span> <span>± {figure(row.uncertainty ?? 0, units)}</span></>}</td>
               </tr>
             ));
 
