@@ -76,7 +76,6 @@ function Measuring({ id }: { id: string }) {
             <>
               <ShapeCard id={id} {...shared} />
               <ReadingsCard {...shared} lit={lit} onLight={setLit} />
-              <FacesCard id={id} {...shared} />
             </>
           )}
           {tab === 'zones' && (
@@ -92,6 +91,7 @@ function Measuring({ id }: { id: string }) {
             </>
           )}
           <FindingsCard findings={view.findings} />
+          {tab === 'readings' && <FacesCard id={id} {...shared} />}
           {document.surface === 'bellied' && tab !== 'goods' && <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />}
           {tab !== 'goods' && <WorksOut figures={size.worksOut} />}
         </div>
