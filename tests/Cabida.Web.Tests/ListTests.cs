@@ -332,7 +332,7 @@ public sealed class ListTests : IDisposable
     {
         const string shirts = "/api/runs/work-shirts";
         var faces = (await app.Get($"{shirts}/ground?size=M"))["faces"]!.AsArray();
-        faces.Select(f => (string)f!["facing"]!).ShouldBe(["front", "back"]);
+        faces.Select(f => (string)f!["key"]!).ShouldBe(["front", "back"]);
         faces.Select(f => f!["sides"]!.AsArray().Select(s => (string)s!).Single()).ShouldBe(["", "side-2"]);
         // The ink of each side lies on its own face.
         var piece = (await app.Get($"{shirts}/pieces?from=2&count=1"))["pieces"]![0]!;

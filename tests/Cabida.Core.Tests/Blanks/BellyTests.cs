@@ -1,5 +1,8 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Drawings;
+using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using CsCheck;
 
 namespace Cabida.Core.Tests.Blanks;
 
@@ -82,6 +85,34 @@ public class BellyTests
         var rings = typed.Split(';').Select(r => r.Split(',')).Select(r => (r[0], r[1])).ToArray();
         BlankSheet.Of(Jug(rings)).Findings.ShouldContain(f => f.Message.ToString().Contains(expected, StringComparison.Ordinal));
     }
+
+    [Fact]
+    public void Whatever_was_read_every_figure_of_every_drawing_is_a_number() =>
+        Gen.Select(Gen.Int[60, 900].Array[3, 6], Gen.Int[5, 90].Array[6], Gen.Int[20, 5000], Gen.Enum<Datum>()).Sample((girths, steps, height, from) =>
+        {
+            var jug = Jug([.. girths.Select((g, i) => ($"{g}", $"{steps.Take(i + 1).Sum()}"))]);
+            var sheet = BlankSheet.Of(jug with
+            {
+                Girths = girths.Length,
+                Measured = [TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, $"{height}"), .. jug.Measured.Skip(1)],
+                KeptClear = [new KeptClear("lip", "Lip", ClearShape.Band) { Height = TypedLength.Mm(14), Place = new Place { From = from, Away = TypedLength.Mm(3) } }],
+            });
+            foreach (var drawing in new[] { StandingDrawing.Of(jug, sheet), FlatDrawing.Of(sheet.Sizes[0]) }.OfType<Drawing>())
+            {
+                drawing.Strokes.SelectMany(s => s.Points).Concat(drawing.Dimensions.SelectMany(d => new[] { d.From, d.To })).Concat(drawing.Callouts.Select(c => c.At))
+                    .ShouldAllBe(p => double.IsFinite(p.X) && double.IsFinite(p.Y));
+            }
+
+            sheet.Sizes[0].Zones.Select(ZoneMove.OnDrawing).OfType<Box>().ShouldAllBe(b => double.IsFinite(b.Width) && double.IsFinite(b.Height));
+        }, iter: 300);
+
+    [Fact]
+    public void A_height_that_carries_the_wall_to_a_point_is_told() =>
+        BlankSheet.Of(Jug(("352", "18"), ("428", "58"), ("331", "100")) is var jug ? jug with
+        {
+            Measured = [TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, "2597"), .. jug.Measured.Skip(1)],
+        } : null!).ShouldSatisfyAllConditions(
+            s => s.Wall.ShouldBeNull(), s => s.Findings[0].Message.ToString().ShouldContain("would come to a point"), s => s.Findings[0].Stops.ShouldBeTrue());
 
     private static Blank Jug(params (string Girth, string Up)[] rings) => new(
         "Jug", SurfaceKind.Bellied,

@@ -62,8 +62,26 @@ internal static class BellyReadings
             return null;
         }
 
-        return TooSteep(sorted, findings) ? null : new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
+        if (TooSteep(sorted, findings))
+        {
+            return null;
+        }
+
+        // Beyond the outermost girths the wall goes on as it went there, which a height that was misread carries to a point.
+        var wall = new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
+        var (rim, whole) = (height.Value.Millimetres, wall.Whole);
+        if (new[] { wall.Belly.GirthAt(0), wall.Belly.GirthAt(rim), whole.GirthAt(0).Value.Millimetres, whole.GirthAt(rim).Value.Millimetres }.Any(g => !(g > LeastGirth)))
+        {
+            findings.Add(new BlankFinding(true, [DimensionKind.Height, DimensionKind.UpTo], Phrase.Say(
+                $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were read from {Length.Mm(sorted[0].Ring.V)} to {Length.Mm(sorted[^1].Ring.V)} only. Read {rows.Letter(DimensionKind.Height)} again, or a girth nearer to that end.")));
+            return null;
+        }
+
+        return wall;
     }
+
+    /// <summary>Nothing that is held in a hand is less round at its rim or base; millimetres.</summary>
+    private const double LeastGirth = 5;
 
     /// <summary>The rows of one girth.</summary>
     internal static RoundRows At(string nth) => new($"the wall at girth {nth}", DimensionKind.GirthAt, DimensionKind.AcrossAt) { Of = nth };
