@@ -108,7 +108,7 @@ public sealed class OrderTests : IDisposable
             }
 
             // As long as it is pointed at, its ghost is on the way, however long that takes; pointing anew would ask for it anew.
-            if (page.Driver.ExecuteScript("return arguments[0].matches(':hover')", way) is not true)
+            if (((IJavaScriptExecutor)page.Driver).ExecuteScript("return arguments[0].matches(':hover')", way) is not true)
             {
                 new OpenQA.Selenium.Interactions.Actions(page.Driver).MoveToElement(page.See("h2")).MoveToElement(way).Perform();
             }
