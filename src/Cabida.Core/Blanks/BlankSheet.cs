@@ -85,7 +85,7 @@ public sealed record SizeSheet(
     public LaidZone? OnWall => Zones.FirstOrDefault(z => z is { Zone: not null, Wall: not null });
 
     /// <summary>The mats of the frame that a zone lies in; null elsewhere.</summary>
-    public FrameMats? MatsOf(LaidZone zone) => zone.Spec.On.IsOwn ? null : Mats;
+    public FrameMats? MatsOf(LaidZone zone) => zone.Face.IsOwn ? null : Mats;
 
     /// <summary>A zone by its id; the first when none is named.</summary>
     public LaidZone? ZoneOf(string id) => id.Length == 0 ? Zones.Count > 0 ? Zones[0] : null : Zones.FirstOrDefault(z => z.Spec.Id == id);

@@ -28,8 +28,3 @@ public readonly record struct FaceKey
     /// <summary>A word that tells it apart from the others of its blank.</summary>
     public string Word => IsOwn ? $"own {Own}" : Facing == Facing.Back ? "back" : "front";
 }
-
-/// <summary>A face with an outline of its own, as far as it was read.</summary>
-/// <param name="Spec">What was typed of it.</param>
-/// <param name="Panel">It laid flat; null while too little was read.</param>
-public sealed record FaceSheet(FaceSpec Spec, Panel? Panel);

@@ -1,8 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
-using NetTopologySuite.Geometries;
-using Dimension = Cabida.Core.Measures.Dimension;
 
 namespace Cabida.Core.Blanks;
 
@@ -67,17 +65,8 @@ internal static class GarmentReadings
         }
 
         var body = Panel.Rectangle(front.Width, length);
-        var dx = Beside(kind) * front.Width.Value.Millimetres;
-        Polygon Moved(Polygon outline) => (Polygon)Outlines.Placed(outline, 1, dx, 0);
-        var nominal = Moved(body.Nominal);
-        return body with
-        {
-            Nominal = nominal,
-            Cautious = Moved(body.Cautious),
-            Garment = kind,
-            Name = "back",
-            Datums = new Datums(Box.Of(nominal)!.Value, heights) { Face = FaceKey.Back },
-        };
+        var back = body.At(Beside(kind) * front.Width.Value.Millimetres, FaceKey.Back, "back");
+        return back with { Garment = kind, Datums = back.Datums with { Heights = heights } };
     }
 
     /// <summary>A back's collar seam stands between the front's and the shoulder.</summary>
