@@ -66,7 +66,8 @@ public static class DocumentKinds
 
     private static IEnumerable<Reference> ReferencesOf(Blank blank)
     {
-        var pictures = blank.Faces.Select(f => f.Outline).Prepend(blank.Outline).Select(o => o.Drawn?.PictureId).Prepend(blank.PictureId).OfType<string>().Distinct().Select(p => new Reference(Picture, p));
+        var pictures = blank.Faces.Select(f => f.Outline).Prepend(blank.Outline).Select(o => o.Drawn?.PictureId).Prepend(blank.PictureId)
+            .OfType<string>().Distinct().Select(p => new Reference(Picture, p));
         return blank.JobId is { } job ? pictures.Append(new Reference(Job.Kind, job)) : pictures;
     }
 

@@ -79,7 +79,8 @@ public sealed record SizeSheet(
     public IReadOnlyList<FaceSheet> Faces { get; init; } = [];
 
     /// <summary>One flat face; null where it is unknown or there is none.</summary>
-    public Panel? PanelOf(FaceKey face) => face.IsOwn ? Faces.FirstOrDefault(f => f.Spec.Id == face.Own)?.Panel : face.Facing == Facing.Back ? Back : Panel;
+    public Panel? PanelOf(FaceKey face) =>
+        face.IsOwn ? Faces.FirstOrDefault(f => f.Spec.Id == face.Own)?.Panel : face.Facing == Facing.Back ? Back : Panel;
 
     /// <summary>The first zone on its wall; null on flat things and where there is none.</summary>
     public LaidZone? OnWall => Zones.FirstOrDefault(z => z is { Zone: not null, Wall: not null });

@@ -53,11 +53,12 @@ public static class DimensionRows
         }
 
         // Letters go on from the thing itself to its faces; of a garment in every size again.
-        IEnumerable<string> sizes = blank.Surface == SurfaceKind.Garment ? blank.Garment.Sizes.Distinct() : [""];
-        return [.. own, .. sizes.SelectMany(s => OfFaces(blank, s, blank.Surface == SurfaceKind.Garment ? own.Count(r => r.Of == s) : own.Length))];
+        return blank.Surface == SurfaceKind.Garment
+            ? [.. own, .. blank.Garment.Sizes.Distinct().SelectMany(s => OfFaces(blank, s, own.Count(r => r.Of == s)))]
+            : [.. own, .. OfFaces(blank, "", own.Length)];
     }
 
-    private static IEnumerable<DimensionRow> OfFaces(Blank blank, string size, int letters) => blank.Faces.Take(FaceSpec.Most).DistinctBy(f => f.Id)
+    private static IEnumerable<DimensionRow> OfFaces(Blank blank, string size, int letters) => blank.Faces.DistinctBy(f => f.Id)
         .SelectMany(f => Flat(f.Outline.Kind).Where(r => r.Kind != DimensionKind.Thickness)
             .Select(r => r with { Of = size, Face = f.Id, Name = $"{f.Name}, {r.Name.ToLowerInvariant()}", Needed = false }))
         .Select((r, i) => r with { Letter = Letter(letters + i) });
@@ -151,5 +152,6 @@ public static class DimensionRows
         [.. rows.Select((r, i) => new DimensionRow(r.Kind, Letter(i), r.Name, r.Along, r.Tool, r.Needed))];
 
     /// <summary>A to Z, then AA, AB … BA, BB …</summary>
-    private static string Letter(int at) => at < 26 ? ((char)('A' + at)).ToString() : $"{(char)('A' + (at / 26) - 1)}{(char)('A' + (at % 26))}";
+    private static string Letter(int at) =>
+        at < 26 ? ((char)('A' + at)).ToString() : $"{(char)('A' + (at / 26) - 1)}{(char)('A' + (at % 26))}";
 }

@@ -48,5 +48,6 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
         findings.Add(BlankFinding.Ask(kind, of.Length > 0 ? Phrase.Say($"{of:strong}: {asking}") : asking));
     }
 
-    private DimensionResult? Row(DimensionKind kind, string? of) => Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? Of) && r.Row.Face == (Face?.Id ?? ""));
+    private DimensionResult? Row(DimensionKind kind, string? of) =>
+        Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? Of) && r.Row.Face == (Face?.Id ?? ""));
 }

@@ -19,7 +19,8 @@ public static class FlatDrawing
     public static Drawing Of(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
     {
         var whole = Whole(laid, sheet, others);
-        return laid.Panel is null || others.Any(o => o.Face != laid.Face) ? whole : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
+        return laid.Panel is null || others.Any(o => o.Face != laid.Face) ? whole
+            : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
     }
 
     /// <summary>
@@ -59,7 +60,8 @@ public static class FlatDrawing
         {
             // A bellied wall has no one development: the first zone's is shown, and the others where they lie on it.
             var shown = sheet.Bellied is null ? wall : zones.FirstOrDefault()?.Wall is { } first ? first with { Turn = default } : wall;
-            return OfWall(shown, sheet, [.. zones.Where(z => z.Zone is not null).Select(z => (z.Zone!, zones.Count > 1 ? z.Spec.Name : null, z.Wall!))]);
+            var laid = zones.Where(z => z.Zone is not null);
+            return OfWall(shown, sheet, [.. laid.Select(z => (z.Zone!, zones.Count > 1 ? z.Spec.Name : null, z.Wall!))]);
         }
 
         return sheet.Panel is not null ? PanelDrawing.WithZones(sheet, PanelDrawing.FacesOf(sheet, zones), zones)

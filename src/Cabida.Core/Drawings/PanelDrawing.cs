@@ -32,19 +32,21 @@ internal static class PanelDrawing
             if (measured.Add(laid.Face))
             {
                 // Lines to the right of the front would cross the back beside it: they stand at its left, within those of the whole.
-                var inFront = faces.Count > 1 && laid.Face == FaceKey.Front;
+                var (side, x) = faces.Count > 1 && laid.Face == FaceKey.Front ? (DimensionPlace.Left, safe.MinX) : (DimensionPlace.Right, safe.MaxX);
                 dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
-                dimensions.Add(inFront
-                    ? new(null, "", safe.Height, null, new(safe.MinX, safe.MinY), new(safe.MinX, safe.MaxY), DimensionPlace.Left, 0, OfZone: true)
-                    : new(null, "", safe.Height, null, new(safe.MaxX, safe.MinY), new(safe.MaxX, safe.MaxY), DimensionPlace.Right, 0, OfZone: true));
+                dimensions.Add(new(null, "", safe.Height, null, new(x, safe.MinY), new(x, safe.MaxY), side, 0, OfZone: true));
             }
         }
 
         if (sheet.PanelOf(faces[0]) is { } panel)
         {
             var whole = panel.Datums.Box;
-            dimensions.Add(new(null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres, new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
-            dimensions.Add(new(null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres, new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, faces.Count > 1 ? 1 : 0));
+            dimensions.Add(new(
+                null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres,
+                new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
+            dimensions.Add(new(
+                null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres,
+                new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, faces.Count > 1 ? 1 : 0));
         }
 
         return new Drawing(box, strokes, dimensions, []);
@@ -83,7 +85,8 @@ internal static class PanelDrawing
     private const double Beyond = 0.4;
 
     /// <summary>The lines of some flat faces, without zones.</summary>
-    public static List<Stroke> Strokes(SizeSheet sheet, IReadOnlyList<FaceKey> faces) => [.. faces.SelectMany(f => Strokes(sheet, sheet.PanelOf(f)!, faces.Count > 1 || f != FaceKey.Front))];
+    public static List<Stroke> Strokes(SizeSheet sheet, IReadOnlyList<FaceKey> faces) =>
+        [.. faces.SelectMany(f => Strokes(sheet, sheet.PanelOf(f)!, faces.Count > 1 || f != FaceKey.Front))];
 
     private static List<Stroke> Strokes(SizeSheet sheet, Panel panel, bool named)
     {
@@ -111,7 +114,9 @@ internal static class PanelDrawing
         }
 
         var box = panel.Datums.Box;
-        strokes.Add(new(StrokeKind.Centre, [new(box.CentreX, box.MinY - (0.04 * box.Height)), new(box.CentreX, box.MaxY + (0.04 * box.Height))], Label: named ? panel.Name : null));
+        var beyond = 0.04 * box.Height;
+        strokes.Add(new(
+            StrokeKind.Centre, [new(box.CentreX, box.MinY - beyond), new(box.CentreX, box.MaxY + beyond)], Label: named ? panel.Name : null));
         return strokes;
     }
 
@@ -162,7 +167,8 @@ internal static class PanelDrawing
         // The collar is cut less deep at the back; where that was not read, a third as deep is drawn.
         var front = sheet.Panel!.Datums.Box.MaxY;
         var shoulder = Math.Max(top, panel.Datums.Heights.TryGetValue(Datum.Shoulder, out var read) ? read : front + (0.06 * w));
-        var collar = panel.Face == FaceKey.Front || panel.Datums.Heights.ContainsKey(Datum.Collar) ? top : shoulder - ((shoulder - front) / 3);
+        var isRead = panel.Face == FaceKey.Front || panel.Datums.Heights.ContainsKey(Datum.Collar);
+        var collar = isRead ? top : shoulder - ((shoulder - front) / 3);
         List<PlanePoint> right =
         [
             .. new PlanePoint[] { new(w / 2, 0), new(w / 2, front - (0.34 * w)), new(0.66 * w, front - (0.44 * w)), new(0.78 * w, front - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder) },

@@ -65,7 +65,8 @@ public static class StandingDrawing
         var strokes = PanelDrawing.Strokes(shown, [key]);
         strokes.AddRange(Zones(shown, key));
         var box = panel.Datums.Box;
-        return new Drawing(PanelDrawing.BoxOf(strokes), strokes, FlatLines(face.Outline.Kind, box, letters), FlatCallouts(face.Outline.Kind, box, letters, isThick: false));
+        var callouts = FlatCallouts(face.Outline.Kind, box, letters, isThick: false);
+        return new Drawing(PanelDrawing.BoxOf(strokes), strokes, FlatLines(face.Outline.Kind, box, letters), callouts);
     }
 
     private static IEnumerable<Stroke> Zones(SizeSheet sheet, FaceKey face) => sheet.Zones
@@ -191,7 +192,8 @@ public static class StandingDrawing
         var box = drawn.Panel!.Datums.Box;
         var (dimensions, callouts) = blank.Surface switch
         {
-            SurfaceKind.Flat => (FlatLines(blank.Outline.Kind, box, letters), FlatCallouts(blank.Outline.Kind, box, letters, isThick: true)),
+            SurfaceKind.Flat =>
+                (FlatLines(blank.Outline.Kind, box, letters), FlatCallouts(blank.Outline.Kind, box, letters, isThick: true)),
             SurfaceKind.Garment => GarmentLines(drawn.Panel!, letters, strokes),
             _ => FrameLines(drawn.Mats!, letters),
         };
@@ -292,6 +294,7 @@ public static class StandingDrawing
         public Callout Call(DimensionKind kind, string word, PlanePoint at, string? of = null) =>
             new(Row(kind, of)?.Row.Letter ?? "", word, Is(kind, of)?.Value.Millimetres, at);
 
-        private DimensionResult? Row(DimensionKind kind, string? of = null) => sheet.Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? size) && r.Row.Face == face);
+        private DimensionResult? Row(DimensionKind kind, string? of = null) =>
+            sheet.Rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == (of ?? size) && r.Row.Face == face);
     }
 }

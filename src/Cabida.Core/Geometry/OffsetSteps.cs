@@ -14,13 +14,17 @@ internal static class OffsetSteps
     /// <summary>Outlines with fewer corners than this are offset at once.</summary>
     private const int FewCorners = 200;
 
-    /// <summary>An outline that turns by no more than so many radians along the distance is offset at once; a round letter turns by less.</summary>
+    /// <summary>
+    /// An outline that turns by no more than so many radians along the distance is offset at once; a round letter turns by less.
+    /// </summary>
     private const double Smooth = 8;
 
     /// <summary>How far it turns, in radians, along a first step.</summary>
     private const double First = 2;
 
-    /// <summary>The next step of an offset, all that is left of it where the outline is smooth; and how many corners its arcs add.</summary>
+    /// <summary>
+    /// The next step of an offset, all that is left of it where the outline is smooth; and how many corners its arcs add.
+    /// </summary>
     /// <param name="area">What is offset.</param>
     /// <param name="left">How far it still has to go, negative inwards.</param>
     /// <param name="before">The step before; nothing at first.</param>

@@ -93,8 +93,9 @@ public sealed record DimensionEstimate(
     public IEnumerable<Phrase> Told(string title, IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings)
     {
         ArgumentNullException.ThrowIfNull(readings);
-        return new[] { Disagreement, Spread }.OfType<Phrase>().Select(p => Phrase.Say($"{title:strong}. {p}")).Concat(Outliers.Select(o => Phrase.Say(
-            $"{title:strong}. The reading {readings[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; {o.Allowed} could be chance. Read it again, or take it out.")));
+        var outliers = Outliers.Select(o => Phrase.Say(
+            $"{title:strong}. The reading {readings[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; {o.Allowed} could be chance. Read it again, or take it out."));
+        return new[] { Disagreement, Spread }.OfType<Phrase>().Select(p => Phrase.Say($"{title:strong}. {p}")).Concat(outliers);
     }
 
     private static ToolMean OneTool(MeasuringTool tool, List<ReadLength> readings, MeasuredAlong along, StripCheck? strip)

@@ -50,8 +50,14 @@ public static class FilmOnBlank
     {
         ArgumentNullException.ThrowIfNull(film);
         ArgumentNullException.ThrowIfNull(material);
-        return Temperature.Read(film.PressedAt).ValueOrDefault is { } heat && Temperature.Read(material.StandsHeat).ValueOrDefault is { } most && heat.Celsius > most.Celsius
-            ? Phrase.Say($"{film.Name:strong} is pressed at {heat.Celsius:0} °C, and {(material.Name.Length > 0 ? $"{material.Name} stands" : "the goods stand")} {most.Celsius:0} °C.")
+        if (Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
+        {
+            return null;
+        }
+
+        var goods = material.Name.Length > 0 ? $"{material.Name} stands" : "the goods stand";
+        return heat.Celsius > most.Celsius
+            ? Phrase.Say($"{film.Name:strong} is pressed at {heat.Celsius:0} °C, and {goods} {most.Celsius:0} °C.")
             : null;
     }
 

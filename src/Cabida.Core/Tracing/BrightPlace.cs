@@ -2,7 +2,9 @@ using Cabida.Core.Geometry;
 
 namespace Cabida.Core.Tracing;
 
-/// <summary>What is bright on a picture and lies on something dark: parted from it by Otsu's threshold (1979), and brought to four sides.</summary>
+/// <summary>
+/// What is bright on a picture and lies on something dark: parted from it by Otsu's threshold (1979), and brought to four sides.
+/// </summary>
 internal static class BrightPlace
 {
     /// <summary>Paper must be brighter than what it lies on by this many of 255.</summary>
@@ -127,9 +129,11 @@ internal static class BrightPlace
             rows[y] = rows.TryGetValue(y, out var r) ? (Math.Min(r.From, x), Math.Max(r.To, x)) : (x, x);
         }
 
-        var corners = rows.SelectMany(r => new[] { (r.Value.From, r.Key), (r.Value.To + 1, r.Key), (r.Value.From, r.Key + 1), (r.Value.To + 1, r.Key + 1) })
+        var corners = rows
+            .SelectMany(r => new[] { (r.Value.From, r.Key), (r.Value.To + 1, r.Key), (r.Value.From, r.Key + 1), (r.Value.To + 1, r.Key + 1) })
             .Select(c => new NetTopologySuite.Geometries.Coordinate(c.Item1, c.Item2)).ToArray();
-        return [.. Outlines.Factory.CreateMultiPointFromCoords(corners).ConvexHull().Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
+        var hull = Outlines.Factory.CreateMultiPointFromCoords(corners).ConvexHull();
+        return [.. hull.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
     }
 
     /// <summary>
@@ -141,14 +145,16 @@ internal static class BrightPlace
         var left = hull.ToList();
         while (left.Count > 4)
         {
-            var least = Enumerable.Range(0, left.Count).MinBy(i => TriangleArea(left[(i + left.Count - 1) % left.Count], left[i], left[(i + 1) % left.Count]));
+            var least = Enumerable.Range(0, left.Count)
+                .MinBy(i => TriangleArea(left[(i + left.Count - 1) % left.Count], left[i], left[(i + 1) % left.Count]));
             left.RemoveAt(least);
         }
 
         return AreaOf(left) > 0 ? left : null;
     }
 
-    private static double TriangleArea(PlanePoint a, PlanePoint b, PlanePoint c) => Math.Abs(((b.X - a.X) * (c.Y - a.Y)) - ((b.Y - a.Y) * (c.X - a.X))) / 2;
+    private static double TriangleArea(PlanePoint a, PlanePoint b, PlanePoint c) =>
+        Math.Abs(((b.X - a.X) * (c.Y - a.Y)) - ((b.Y - a.Y) * (c.X - a.X))) / 2;
 
     /// <summary>The area within a ring.</summary>
     public static double AreaOf(List<PlanePoint> ring) =>

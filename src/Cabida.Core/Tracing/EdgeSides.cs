@@ -14,7 +14,9 @@ internal static class EdgeSides
     /// <summary>Places along a side at which its edge is looked for.</summary>
     private const int PerSide = 160;
 
-    /// <summary>Each side fitted to where brightness changes most across it, near where it was; null where an edge cannot be told.</summary>
+    /// <summary>
+    /// Each side fitted to where brightness changes most across it, near where it was; null where an edge cannot be told.
+    /// </summary>
     public static List<PlanePoint>? Sharpened(List<PlanePoint> rough, GreyPicture picture, double reach, double contrast)
     {
         var sides = new List<(PlanePoint At, PlanePoint Along)>();
@@ -93,7 +95,8 @@ internal static class EdgeSides
             }
 
             double mx = points.Average(p => p.X), my = points.Average(p => p.Y);
-            double xx = points.Sum(p => (p.X - mx) * (p.X - mx)), yy = points.Sum(p => (p.Y - my) * (p.Y - my)), xy = points.Sum(p => (p.X - mx) * (p.Y - my));
+            var (xx, yy) = (points.Sum(p => (p.X - mx) * (p.X - mx)), points.Sum(p => (p.Y - my) * (p.Y - my)));
+            var xy = points.Sum(p => (p.X - mx) * (p.Y - my));
             var angle = 0.5 * Math.Atan2(2 * xy, xx - yy);
             PlanePoint along = new(Math.Cos(angle), Math.Sin(angle));
             double Off(PlanePoint p) => Math.Abs(((p.X - mx) * along.Y) - ((p.Y - my) * along.X));

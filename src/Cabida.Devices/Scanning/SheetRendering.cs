@@ -140,7 +140,8 @@ public static class SheetRendering
     private static void Disturb(SKBitmap bitmap, ScanSettings settings)
     {
         var pixels = bitmap.GetPixelSpan();
-        var random = new Random(((bitmap.Width * 397) ^ bitmap.Height ^ (int)(1000 * settings.Noise) ^ (int)(1000 * settings.Shading) << 10 ^ settings.Seed << 20) & 0x7FFFFFFF);
+        var lighting = (int)(1000 * settings.Noise) ^ (int)(1000 * settings.Shading) << 10;
+        var random = new Random(((bitmap.Width * 397) ^ bitmap.Height ^ lighting ^ settings.Seed << 20) & 0x7FFFFFFF);
         var copy = pixels.ToArray();
         for (var y = 0; y < bitmap.Height; y++)
         {

@@ -79,7 +79,8 @@ public static class BlankFile
         Faces = [.. blank.Faces.Select(f => f is null ? f! : f with { Outline = AtHome(f.Outline) })],
     };
 
-    private static PanelOutline AtHome(PanelOutline outline) => outline with { Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null };
+    private static PanelOutline AtHome(PanelOutline outline) =>
+        outline with { Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null };
 
     private static string Where(JsonException e) => e.LineNumber is { } line ? $" in line {line + 1}{(string.IsNullOrEmpty(e.Path) || e.Path == "$" ? "" : $", at {e.Path.TrimStart('$', '.')}")}" : "";
 

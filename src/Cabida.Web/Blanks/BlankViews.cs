@@ -64,7 +64,9 @@ internal sealed record OwnFaceView(string Id, string Name, DrawingView? Drawing)
 /// <param name="Faces">Its faces with an outline of their own.</param>
 /// <param name="Zones">Its zones.</param>
 /// <param name="WorksOut">What follows from its readings.</param>
-internal sealed record SizeView(string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
+internal sealed record SizeView(
+    string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones,
+    IReadOnlyList<WorkedOut> WorksOut);
 
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(
@@ -131,7 +133,8 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
         DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
         StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
         FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
-        [.. size.Faces.Select(f => new OwnFaceView(f.Spec.Id, f.Spec.Name, StandingDrawing.OfFace(sheet, f.Spec, size.Size) is { } drawn ? DrawingView.Of(drawn) : null))],
+        [.. size.Faces.Select(f => new OwnFaceView(
+            f.Spec.Id, f.Spec.Name, StandingDrawing.OfFace(sheet, f.Spec, size.Size) is { } drawn ? DrawingView.Of(drawn) : null))],
         [.. size.Zones.Select(z => new ZoneView(
             z.Spec.Id, FieldEchoView.Of(z.Echoes), ZoneMove.OnDrawing(z), z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
             z.Problem, z.Zone?.Sums ?? [], z.Stands))],

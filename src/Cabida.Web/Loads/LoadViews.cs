@@ -66,7 +66,8 @@ internal sealed record BenchPlace(string Zone, Phrase Place);
 /// <param name="First">The first piece of it that may be cut.</param>
 /// <param name="Places">Where each side is placed.</param>
 /// <param name="Pieces">Its pieces, side by side.</param>
-internal sealed record BenchSurface(string Size, IReadOnlyList<FaceView> Faces, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
+internal sealed record BenchSurface(
+    string Size, IReadOnlyList<FaceView> Faces, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
 
 /// <summary>The card that goes to the bench.</summary>
 internal sealed record BenchView(
@@ -88,7 +89,8 @@ internal sealed record BenchView(
         var surfaces = plan.All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance).Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf)).ToList();
         return new BenchView(
             plan.Lacks, run.Blank?.Name ?? "", string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
-            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Surface?.Wall is not null, GoodsView.Of(run.Blank?.Material),
+            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Surface?.Wall is not null,
+            GoodsView.Of(run.Blank?.Material),
             [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))], surfaces, plan.Held);
     }
 
@@ -130,7 +132,8 @@ internal sealed record BenchView(
         {
             var from = laid.Spec.Place.From;
             // Within a sentence a name begins small, unless it is an abbreviation.
-            var named = panel.Name is [var initial, var next, ..] && char.IsLower(next) ? char.ToLowerInvariant(initial) + panel.Name[1..] : panel.Name;
+            var isWord = panel.Name is [_, var next, ..] && char.IsLower(next);
+            var named = isWord ? char.ToLowerInvariant(panel.Name[0]) + panel.Name[1..] : panel.Name;
             var line = panel.Face == FaceKey.Front ? "middle line" : $"middle line of the {named}";
             return laid.Spec.Height.IsEmpty || from is Datum.Middle or Datum.Top or Datum.Bottom || !panel.Datums.Heights.TryGetValue(from, out var datum)
                 ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")

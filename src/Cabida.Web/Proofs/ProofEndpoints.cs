@@ -49,10 +49,11 @@ internal static class ProofEndpoints
             }
 
             var (workshop, inks) = await mark.Read(stop);
+            var shown = run.Run.Document.Shown;
             return TypedResults.Ok(new ProofView(
                 run.Lacks, workshop, [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))], Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
-                run.Run.Document.Shown?.On ?? "",
-                run.Run.Document.Shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0, GoodsView.Of(run.Blank?.Material), run.Surface?.Wall?.Turn.Degrees));
+                shown?.On ?? "", shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0,
+                GoodsView.Of(run.Blank?.Material), run.Surface?.Wall?.Turn.Degrees));
         }).WithName("GetProof");
 
         runs.MapGet("/proof/pieces", async Task<Results<Ok<ProofPage>, NotFound>> (string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
@@ -85,11 +86,13 @@ internal static class ProofEndpoints
 
             // A sample name of its own is set as the first piece is, without what was done for that by hand.
             var first = run.Run.Document.Pieces[0];
-            var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name) ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
+            var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name)
+                ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
             var on = run.SurfaceOf(piece);
             var seen = PieceOnGoods.Of(fitted.Of(run, piece), on, turn ?? on.Wall?.Turn.Degrees ?? 0);
+            var inks = seen.Films.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour));
             return TypedResults.File(
-                ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. seen.Films.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour))], seen.CanTurn, size ?? 1200),
+                ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
                 "image/png", CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png");
         }).WithName("GetShopPicture");
     }

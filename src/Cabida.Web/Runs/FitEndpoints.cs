@@ -25,9 +25,11 @@ internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, int Pieces, Good
 /// <param name="ZoneBox">The box round the cautious zones on it.</param>
 /// <param name="Sides">The sides on it; the first has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
-internal sealed record FaceView(string Key, string Name, bool IsWall, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+internal sealed record FaceView(
+    string Key, string Name, bool IsWall, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
 {
-    public static FaceView Of(ReadFace face) => new(face.Key, face.Name, face.IsWall, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
+    public static FaceView Of(ReadFace face) =>
+        new(face.Key, face.Name, face.IsWall, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
 }
 
 /// <summary>Some of the pieces of a run, in the list's order.</summary>

@@ -41,7 +41,8 @@ internal sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides
 
     /// <summary>The ink of the sides that lie on a wall.</summary>
     /// <param name="first">What the first side stands on.</param>
-    public IEnumerable<FilmInk> OnWall(RunGround first) => (first.Wall is null ? [] : Fit.Films).Concat(Sides.Where(s => s.Side.Ground.Wall is not null).SelectMany(s => s.Films));
+    public IEnumerable<FilmInk> OnWall(RunGround first) =>
+        (first.Wall is null ? [] : Fit.Films).Concat(Sides.Where(s => s.Side.Ground.Wall is not null).SelectMany(s => s.Films));
 
     /// <summary>Tells its ink apart from any other.</summary>
     public string Hash { get; } = Sides.Count == 0 ? Fit.Hash : string.Join('-', Sides.Select(s => s.Fit.Hash).Prepend(Fit.Hash));
@@ -143,7 +144,8 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
         IEnumerable<Finding> Between() => sides.Count == 0 ? [] : SidesOverlap.Look(piece.Name,
         [
             new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [fit.Ink]),
-            .. sides.Select(s => new SideInk(s.Side.Laid.Spec.Name, s.Side.Laid.Face.Own, [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))])),
+            .. sides.Select(s => new SideInk(
+                s.Side.Laid.Spec.Name, s.Side.Laid.Face.Own, [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))])),
         ]);
     }
 
@@ -173,9 +175,16 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
 
     private string KeyOf(ReadRun run, Piece piece) => OwnKeyOf(run, piece) + $" {SetScaleOf(run):R}";
 
-    /// <summary>Tells a piece apart by all that its fit depends on but what it shares with its set: rows that say the same are fitted once.</summary>
-    private static string OwnKeyOf(ReadRun run, Piece piece) =>
-        $"{run.GroundHash} {piece.Name} {piece.Own.Key} {string.Join(' ', run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key))} {string.Join(' ', piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
+    /// <summary>
+    /// Tells a piece apart by all that its fit depends on but what it shares with its set: rows that say the same are fitted once.
+    /// </summary>
+    private static string OwnKeyOf(ReadRun run, Piece piece)
+    {
+        var own = run.Surface!.Sides.Select(s => piece.OwnOn(s.Side.Id).Key).Prepend(piece.Own.Key);
+        var values = piece.Values.OrderBy(v => v.Key, StringComparer.Ordinal).SelectMany(v => new[] { v.Key, v.Value });
+        // Each with its length: what was typed into one field never reads as two.
+        return string.Concat(values.Prepend(piece.Name).Concat(own).Prepend(run.GroundHash).Select(w => $"{w?.Length}:{w} "));
+    }
 
     /// <summary>What the first side of a piece is fitted on, with what is equal across its set.</summary>
     public RunGround GroundOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Ground with { EqualScale = SetScaleOf(run) };

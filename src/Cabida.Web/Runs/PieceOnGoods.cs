@@ -44,10 +44,10 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
         var (box, next) = (Goods.Box, other.Goods.Box);
         var by = Motion.Move(box.MaxX + (Between * Math.Max(box.Width, next.Width)) - next.MinX, box.CentreY - next.CentreY);
         var moved = next with { MinX = next.MinX + by.C, MaxX = next.MaxX + by.C, MinY = next.MinY + by.F, MaxY = next.MaxY + by.F };
+        var beside = other.Goods.Strokes.Select(s => s with { Points = [.. s.Points.Select(by.Of)] });
         return this with
         {
-            Goods = new Drawing(
-                Box.Around([box, moved])!.Value, [.. Goods.Strokes, .. other.Goods.Strokes.Select(s => s with { Points = [.. s.Points.Select(by.Of)] })], [], []),
+            Goods = new Drawing(Box.Around([box, moved])!.Value, [.. Goods.Strokes, .. beside], [], []),
             Films = [.. Films, .. other.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, by) })],
         };
     }

@@ -17,23 +17,27 @@ namespace Cabida.Web.Runs;
 /// <param name="ZoneBox">The box round the cautious zones on it, in the coordinates of its first side.</param>
 /// <param name="Sides">The run's sides on it; the first side has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
-internal sealed record ReadFace(string Key, string Name, bool IsWall, Drawing Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+internal sealed record ReadFace(
+    string Key, string Name, bool IsWall, Drawing Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
 {
     /// <summary>The faces of a surface that a run's sides are on, that of its first side first.</summary>
     public static IReadOnlyList<ReadFace> Of(ReadSurface on)
     {
         ArgumentNullException.ThrowIfNull(on);
         // A thing that has no back is one face whatever its zones say.
-        return [.. on.All.GroupBy(s => on.Sheet.Back is null && !s.Laid.Face.IsOwn ? FaceKey.Front : s.Laid.Face).Select(f => Of(on, f.Key, [.. f]))];
+        FaceKey FaceOf(LaidZone laid) => on.Sheet.Back is null && !laid.Face.IsOwn ? FaceKey.Front : laid.Face;
+        return [.. on.All.GroupBy(s => FaceOf(s.Laid)).Select(f => Of(on, f.Key, [.. f]))];
     }
 
     private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, RunGround Ground)> sides)
     {
         var first = sides[0].Laid;
         var motions = on.Sides.ToDictionary(s => s.Side.Id, on.MotionOf, StringComparer.Ordinal);
-        var box = Box.Around(sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value))!.Value;
+        var box = Box.Around(sides.Select(s =>
+            Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value))!.Value;
+        var name = key.IsOwn ? first.Panel!.Name : first.Wall is not null ? "wall" : key.Facing == Facing.Back ? "back" : "front";
         return new ReadFace(
-            key.Word, key.IsOwn ? first.Panel!.Name : first.Wall is not null ? "wall" : key.Facing == Facing.Back ? "back" : "front", first.Wall is not null,
+            key.Word, name, first.Wall is not null,
             FlatDrawing.Of(first, on.Sheet, [.. sides.Skip(1).Select(s => s.Laid)]), box, [.. sides.Select(s => s.Id)], first.Zone!.Sums);
     }
 

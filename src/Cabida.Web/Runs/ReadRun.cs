@@ -37,7 +37,8 @@ internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Gro
     public Drawing Flat() => FlatDrawing.Of(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
 
     /// <summary>All its sides, the first without an id.</summary>
-    public IEnumerable<(string Id, LaidZone Laid, RunGround Ground)> All => Sides.Select(s => (s.Side.Id, s.Laid, s.Ground)).Prepend(("", Laid, Ground));
+    public IEnumerable<(string Id, LaidZone Laid, RunGround Ground)> All =>
+        Sides.Select(s => (s.Side.Id, s.Laid, s.Ground)).Prepend(("", Laid, Ground));
 
     /// <summary>The wall as it is turned for the first side that lies on it; null where none does.</summary>
     public Wall? Wall => All.Select(s => s.Ground.Wall).FirstOrDefault(w => w is not null);
@@ -46,7 +47,8 @@ internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Gro
     public Motion MotionOf(ReadSide side) => MotionOf(side, 0);
 
     /// <summary>The same, and a full turn to either side of what goes round.</summary>
-    public IEnumerable<Motion> MotionsOf(ReadSide side) => side.Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
+    public IEnumerable<Motion> MotionsOf(ReadSide side) =>
+        side.Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
 
     private Motion MotionOf(ReadSide side, double further) => side.Ground.Wall is { } other && Wall is { } first
         ? WallTurn.Between(other with { Turn = Angle.FromDegrees(other.Turn.Degrees + further) }, first) : Motion.None;

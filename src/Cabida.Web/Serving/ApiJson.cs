@@ -20,7 +20,9 @@ internal static class ApiJson
         options.RespectRequiredConstructorParameters = true;
     }
 
-    /// <summary>Asserts that something can be written as an answer: a figure that is no number cannot, and throws here rather than in the middle of one.</summary>
+    /// <summary>
+    /// Asserts that something can be written as an answer: a figure that is no number cannot, and throws here rather than in the middle of one.
+    /// </summary>
     public static T Writable<T>(T answer)
     {
         JsonSerializer.Serialize(Stream.Null, answer, Options);

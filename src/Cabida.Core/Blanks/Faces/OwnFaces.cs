@@ -8,7 +8,9 @@ namespace Cabida.Core.Blanks;
 /// </summary>
 internal static class OwnFaces
 {
-    /// <summary>How far from the thing's middle the first begins, in its girths or widths: a wall that is turned to a zone at its back reaches one girth.</summary>
+    /// <summary>
+    /// How far from the thing's middle the first begins, in its girths or widths: a wall that is turned to a zone at its back reaches one girth.
+    /// </summary>
     private const double Clear = 1.1;
 
     /// <summary>The gap before each, in its own widths.</summary>
@@ -28,17 +30,22 @@ internal static class OwnFaces
         var faces = new List<FaceSheet>();
         var left = -(wall is null ? panel is null ? Unmeasured : Clear * panel.Width.Value.Millimetres
             : Clear * Math.Max(wall.GirthAt(0).Value.Millimetres, wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres));
-        foreach (var (spec, at) in blank.Faces.Take(FaceSpec.Most).Select((f, i) => (f, i)))
+        foreach (var (spec, at) in blank.Faces.Select((f, i) => (f, i)))
         {
             if (blank.Faces.Take(at).Any(f => f.Id == spec.Id))
             {
-                findings.Add(new BlankFinding(true, [], Phrase.Say($"{spec.Name:strong} is a face by the same id as another. Remove it and add it again.")));
+                findings.Add(new BlankFinding(true, [], Phrase.Say(
+                    $"{spec.Name:strong} is a face by the same id as another. Remove it and add it again.")));
                 continue;
             }
 
             var asked = new List<BlankFinding>();
             var read = PanelReadings.Of(spec.Outline, rows.On(spec), asked);
-            findings.AddRange(asked.Select(f => f with { Stops = false, Message = f.AsksFor ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}") }));
+            findings.AddRange(asked.Select(f => f with
+            {
+                Stops = false,
+                Message = f.AsksFor ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}"),
+            }));
             if (read is null)
             {
                 faces.Add(new FaceSheet(spec, null));

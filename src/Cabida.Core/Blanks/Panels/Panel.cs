@@ -52,7 +52,8 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
     {
         Polygon Moved(Polygon p) => (Polygon)Outlines.Placed(p, 1, middle - Datums.Box.CentreX, 0);
         var nominal = Moved(Nominal);
-        return this with { Nominal = nominal, Cautious = Moved(Cautious), Datums = Datums.Of(Box.Of(nominal)!.Value) with { Face = face }, Name = name };
+        var datums = Datums.Of(Box.Of(nominal)!.Value) with { Face = face };
+        return this with { Nominal = nominal, Cautious = Moved(Cautious), Datums = datums, Name = name };
     }
 
     /// <summary>A rectangle that is measured.</summary>

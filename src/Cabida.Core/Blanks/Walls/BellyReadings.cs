@@ -70,10 +70,12 @@ internal static class BellyReadings
         // Beyond the outermost girths the wall goes on as it went there, which a height that was misread carries to a point.
         var wall = new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
         var (rim, whole) = (height.Value.Millimetres, wall.Whole);
-        if (new[] { wall.Belly.GirthAt(0), wall.Belly.GirthAt(rim), whole.GirthAt(0).Value.Millimetres, whole.GirthAt(rim).Value.Millimetres }.Any(g => !(g > LeastGirth)))
+        double[] ends = [wall.Belly.GirthAt(0), wall.Belly.GirthAt(rim), whole.GirthAt(0).Value.Millimetres, whole.GirthAt(rim).Value.Millimetres];
+        if (ends.Any(g => !(g > LeastGirth)))
         {
+            var (lowest, highest) = (Length.Mm(sorted[0].Ring.V), Length.Mm(sorted[^1].Ring.V));
             findings.Add(new BlankFinding(true, [DimensionKind.Height, DimensionKind.UpTo], Phrase.Say(
-                $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were read from {Length.Mm(sorted[0].Ring.V)} to {Length.Mm(sorted[^1].Ring.V)} only. Read {rows.Letter(DimensionKind.Height)} again, or a girth nearer to that end.")));
+                $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were read from {lowest} to {highest} only. Read {rows.Letter(DimensionKind.Height)} again, or a girth nearer to that end.")));
             return null;
         }
 

@@ -23,7 +23,8 @@ internal static class ClearShapes
     public static Outcome<Polygon> Of(ReadClear clear, Datums datums, double grown)
     {
         // A hole is measured on one side and goes through: from the other it lies across the middle line.
-        var place = clear.Spec.IsHole && !datums.Face.IsOwn && clear.Spec.Facing != datums.Face.Facing ? clear.Spec.Place with { Side = TurnedOver(clear.Spec.Place.Side) } : clear.Spec.Place;
+        var isFromOther = clear.Spec.IsHole && !datums.Face.IsOwn && clear.Spec.Facing != datums.Face.Facing;
+        var place = isFromOther ? clear.Spec.Place with { Side = TurnedOver(clear.Spec.Place.Side) } : clear.Spec.Place;
         var centre = datums.Centre(place, clear.Spec.Shape == ClearShape.Strip ? 0 : clear.Height);
         if (centre.Problem is { } problem)
         {

@@ -87,7 +87,8 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
         }
 
         var name = $"{spec.Name}, {field switch { ClearField.Width => "width", ClearField.Height => "height", ClearField.Away => "distance away", _ => "distance across" }}";
-        return (estimate.Dimension, new ClearReading(field, EchoesOf(estimate.Outliers), estimate.Dimension, estimate.Sum), [.. estimate.Told(name, readings)]);
+        var reading = new ClearReading(field, EchoesOf(estimate.Outliers), estimate.Dimension, estimate.Sum);
+        return (estimate.Dimension, reading, [.. estimate.Told(name, readings)]);
 
         IReadOnlyList<IReadOnlyList<ReadingEcho>> EchoesOf(IReadOnlyList<Outlier> outliers) => [.. lines.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
             r.Typed, r.Read.ValueOrDefault?.Value, r.Typed.IsEmpty ? null : r.Read.Problem,
