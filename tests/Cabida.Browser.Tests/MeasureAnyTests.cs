@@ -52,7 +52,9 @@ public sealed class MeasureAnyTests : IDisposable
             Press(x, y);
         }
 
-        Page.Until(() => page.Text("section[aria-label='Its size']").Contains("found by themselves", StringComparison.Ordinal) ? null : "", "a mark that was moved still counts as found");
+        Page.Until(
+            () => page.Text("section[aria-label='Its size']").Contains("found by themselves", StringComparison.Ordinal) ? null : "",
+            "a mark that was moved still counts as found");
         // The lamp is 90 across and 170 high; a click is good for a pixel or two of the picture on screen.
         page.ReadsSoon(".found-row strong", "× 17");
         page.Text(".found-row strong").ShouldMatch(@"^(89|90|91)\.\d × 1(69|70|71)\.\d$");

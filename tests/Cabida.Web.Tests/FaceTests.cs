@@ -48,7 +48,13 @@ public sealed class FaceTests : IDisposable
         var surface = (await app.Get($"{run}/bench"))["surfaces"]!.AsArray().ShouldHaveSingleItem()!;
         var onLid = surface["pieces"]!.AsArray().Where(p => (string)p!["zone"]! == "On the lid").ToList();
         onLid.Count.ShouldBe(2);
-        onLid.ShouldAllBe(p => (double)p!["belowRim"]! > 5 && (double)p["aboveBase"]! > 5 && (double)p["belowRim"]! + (double)p["height"]! + (double)p["aboveBase"]! > 83.3 && (double)p["belowRim"]! + (double)p["height"]! + (double)p["aboveBase"]! < 83.6);
+        foreach (var (below, height, above) in onLid.Select(p => ((double)p!["belowRim"]!, (double)p["height"]!, (double)p["aboveBase"]!)))
+        {
+            below.ShouldBeGreaterThan(5);
+            above.ShouldBeGreaterThan(5);
+            (below + height + above).ShouldBeInRange(83.3, 83.6);
+        }
+
         surface["places"]!.AsArray().Select(p => Words(p!["place"]!)).ShouldContain(w => w.Contains("middle line of the lid", StringComparison.Ordinal));
 
         // Seen, the lid stands beside the tumbler; the body to be turned bears the ink of its wall alone.
@@ -89,7 +95,8 @@ public sealed class FaceTests : IDisposable
     }
 
     private static bool Inside(JsonNode box, JsonNode of) =>
-        (double)box["minX"]! >= (double)of["minX"]! && (double)box["maxX"]! <= (double)of["maxX"]! && (double)box["minY"]! >= (double)of["minY"]! && (double)box["maxY"]! <= (double)of["maxY"]!;
+        (double)box["minX"]! >= (double)of["minX"]! && (double)box["maxX"]! <= (double)of["maxX"]!
+        && (double)box["minY"]! >= (double)of["minY"]! && (double)box["maxY"]! <= (double)of["maxY"]!;
 
     private static string Words(JsonNode phrase) => string.Concat(phrase["parts"]!.AsArray().Select(p => (string?)p!["text"] ?? ""));
 }

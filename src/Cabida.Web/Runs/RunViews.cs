@@ -97,7 +97,7 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             films,
             await PinOf(DocumentKinds.Cutter, run.Cutter, read.Cutter?.Name, stop),
             (read.Surface?.Wall ?? laid?.Wall)?.Handle is not null,
-            (read.Surface?.Wall ?? laid?.Wall) is not null,
+            read.Blank?.Surface is SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied,
             [.. read.Blank?.Zones.Select(z => new ZoneChoice(z.Id, z.Name)) ?? []],
             RoomOf(laid),
             read.Blank?.Surface == SurfaceKind.Garment ? read.Blank.Garment.Sizes : [],

@@ -79,7 +79,8 @@ public class AgreementTests
         var girth = sheet.Wall!.StraightGirth;
         girth.Value.Millimetres.ShouldBe(values.Zip(weights, (v, w) => v * w).Sum() / weights.Sum(), 1e-9);
         girth.Uncertainty.Millimetres.ShouldBe(1 / Math.Sqrt(weights.Sum()), 1e-9);
-        sheet.WorksOut.Single(w => w.Name == "Round the wall").From.ToString().ShouldBe("A 257.6 mm and π × B 82.0 mm and 2 × C 128.8 mm, by weight");
+        sheet.WorksOut.Single(w => w.Name == "Round the wall").From.ToString()
+            .ShouldBe("A 257.6 mm and π × B 82.0 mm and 2 × C 128.8 mm, by weight");
     }
 
     [Fact]

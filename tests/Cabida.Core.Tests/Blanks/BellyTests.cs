@@ -99,11 +99,13 @@ public class BellyTests
             });
             foreach (var drawing in new[] { StandingDrawing.Of(jug, sheet), FlatDrawing.Of(sheet.Sizes[0]) }.OfType<Drawing>())
             {
-                drawing.Strokes.SelectMany(s => s.Points).Concat(drawing.Dimensions.SelectMany(d => new[] { d.From, d.To })).Concat(drawing.Callouts.Select(c => c.At))
+                drawing.Strokes.SelectMany(s => s.Points)
+                    .Concat(drawing.Dimensions.SelectMany(d => new[] { d.From, d.To })).Concat(drawing.Callouts.Select(c => c.At))
                     .ShouldAllBe(p => double.IsFinite(p.X) && double.IsFinite(p.Y));
             }
 
-            sheet.Sizes[0].Zones.Select(ZoneMove.OnDrawing).OfType<Box>().ShouldAllBe(b => double.IsFinite(b.Width) && double.IsFinite(b.Height));
+            sheet.Sizes[0].Zones.Select(ZoneMove.OnDrawing).OfType<Box>()
+                .ShouldAllBe(b => double.IsFinite(b.Width) && double.IsFinite(b.Height));
         }, iter: 300);
 
     [Fact]

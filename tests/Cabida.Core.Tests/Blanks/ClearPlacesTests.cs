@@ -42,11 +42,13 @@ public class ClearPlacesTests
                 Place = new Place { From = Datum.Top, Away = Mm(away), Side = across < 0 ? Sideways.Left : Sideways.Right, Across = Mm(Math.Abs(across)) },
             };
             // With a back, where both are turned over, nothing is told twice.
-            var blank = Tag with { KeptClear = [Hole("One", x, y), Hole("Other", u, v)], Zones = behind ? [Tag.Zones[0], Tag.Zones[0] with { Id = "b", Facing = Facing.Back }] : Tag.Zones };
+            var zones = behind ? [Tag.Zones[0], Tag.Zones[0] with { Id = "b", Facing = Facing.Back }] : Tag.Zones;
+            var blank = Tag with { KeptClear = [Hole("One", x, y), Hole("Other", u, v)], Zones = zones };
             var apart = Math.Sqrt(((x - u) * (x - u)) + ((y - v) * (y - v)));
             if (Math.Abs(apart - size) > 0.05)
             {
-                BlankSheet.Of(blank).Findings.Count(f => f.Message.ToString().StartsWith("Other runs into One", StringComparison.Ordinal)).ShouldBe(apart < size ? 1 : 0);
+                BlankSheet.Of(blank).Findings.Count(f => f.Message.ToString().StartsWith("Other runs into One", StringComparison.Ordinal))
+                    .ShouldBe(apart < size ? 1 : 0);
             }
         }, iter: 300);
 

@@ -3,15 +3,22 @@ using Cabida.Core.Drawings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using CsCheck;
+using NetTopologySuite.Algorithm.Distance;
+using Polygon = NetTopologySuite.Geometries.Polygon;
 
 namespace Cabida.Core.Tests.Blanks;
 
 /// <summary>Faces with an outline of their own: a lid, a sleeve, a front panel.</summary>
 public class OwnFaceTests
 {
-    private static readonly FaceSpec Lid = new("lid", "Lid") { Outline = new PanelOutline { Kind = OutlineKind.Circle, Rim = TypedLength.Mm(5) } };
+    private static readonly FaceSpec Lid = new("lid", "Lid")
+    {
+        Outline = new PanelOutline { Kind = OutlineKind.Circle, Rim = TypedLength.Mm(5) },
+    };
 
     private static readonly ZoneSpec OnLid = new("top", "On the lid") { Face = "lid", Margins = ZoneMargins.All(TypedLength.Mm(3)) };
+
+    private static Place Below(double top) => new() { From = Datum.Top, Away = TypedLength.Mm(top) };
 
     private static MeasuredDimension Of(string face, DimensionKind kind, string typed, string size = "") =>
         TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Face = face, Of = size };
@@ -50,8 +57,11 @@ public class OwnFaceTests
     [Fact]
     public void What_lies_on_a_face_is_kept_clear_there_and_nowhere_else()
     {
-        var sip = new KeptClear("s", "Sip hole", ClearShape.Round) { Face = "lid", IsHole = true, Width = TypedLength.Mm(12), Clearance = TypedLength.Mm(2), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(8) } };
-        var band = new KeptClear("b", "Ridge", ClearShape.Band) { Height = TypedLength.Mm(6), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(40) } };
+        var sip = new KeptClear("s", "Sip hole", ClearShape.Round)
+        {
+            Face = "lid", IsHole = true, Width = TypedLength.Mm(12), Clearance = TypedLength.Mm(2), Place = Below(8),
+        };
+        var band = new KeptClear("b", "Ridge", ClearShape.Band) { Height = TypedLength.Mm(6), Place = Below(40) };
         var plain = BlankSheet.Of(MugWithLid()).Sizes[0];
         var size = BlankSheet.Of(MugWithLid() with { KeptClear = [sip, band] }).Sizes[0];
         var (lid, before) = (size.ZoneOf("top")!.Zone!.Nominal, plain.ZoneOf("top")!.Zone!.Nominal);
@@ -61,10 +71,11 @@ public class OwnFaceTests
         BlankSheet.Of(MugWithLid() with { KeptClear = [sip] }).Zone!.Nominal.Outline.EqualsExact(plain.ZoneOf("wrap")!.Zone!.Nominal.Outline).ShouldBeTrue();
         size.Places.Select(p => (p.Name, p.Face.Own)).ShouldBe([("Sip hole", "lid"), ("Ridge", "")]);
         FlatDrawing.Of(size)!.Strokes.ShouldNotContain(s => s.Kind == StrokeKind.Hole);
-        StandingDrawing.OfFace(BlankSheet.Of(MugWithLid() with { KeptClear = [sip, band] }), Lid)!.Strokes.Count(s => s.Kind is StrokeKind.Hole or StrokeKind.KeptClear).ShouldBe(1);
+        StandingDrawing.OfFace(BlankSheet.Of(MugWithLid() with { KeptClear = [sip, band] }), Lid)!.Strokes
+            .Count(s => s.Kind is StrokeKind.Hole or StrokeKind.KeptClear).ShouldBe(1);
 
         // Off its own face it is told as off, not as lying on the wall.
-        var off = BlankSheet.Of(MugWithLid() with { KeptClear = [sip with { Place = new Place { From = Datum.Top, Away = TypedLength.Mm(200) } }] });
+        var off = BlankSheet.Of(MugWithLid() with { KeptClear = [sip with { Place = Below(200) }] });
         off.Findings.ShouldHaveSingleItem().Message.ToString().ShouldContain("off the panel");
     }
 
@@ -73,7 +84,8 @@ public class OwnFaceTests
     {
         var unread = BlankSheet.Of(MugWithLid() with { Measured = TestBlanks.Mug().Measured });
         unread.Zone.ShouldNotBeNull();
-        unread.Findings.Select(f => (f.Stops, f.Message.ToString())).ShouldBe([(true, "On the lid: Lid is not worked out yet."), (false, "Lid: Read how wide it is across its middle.")]);
+        unread.Findings.Select(f => (f.Stops, f.Message.ToString()))
+            .ShouldBe([(true, "On the lid: Lid is not worked out yet."), (false, "Lid: Read how wide it is across its middle.")]);
 
         // The other way round: the lid is worked on while the mug is not measured.
         var lidOnly = BlankSheet.Of(MugWithLid() with { Measured = [Of("lid", DimensionKind.Across, "84")] });
@@ -82,27 +94,42 @@ public class OwnFaceTests
         lidOnly.Findings[0].Stops.ShouldBeTrue();
         lidOnly.Findings.ShouldNotContain(f => f.Message.ToString().Contains("Only the workable area", StringComparison.Ordinal));
 
-        BlankSheet.Of(MugWithLid() with { Faces = [] }).Findings.ShouldContain(f => f.Stops && f.Message.ToString().Contains("the face it was on is not there any more", StringComparison.Ordinal));
+        BlankSheet.Of(MugWithLid() with { Faces = [] }).Findings
+            .ShouldContain(f => f.Stops && f.Message.ToString().Contains("the face it was on is not there any more", StringComparison.Ordinal));
         BlankSheet.Of(MugWithLid() with { Faces = [Lid, Lid with { Name = "Base" }] }).ShouldSatisfyAllConditions(
             s => s.Findings.ShouldContain(f => f.Message.ToString().StartsWith("Base is a face by the same id", StringComparison.Ordinal)),
             s => s.Sizes[0].Faces.Count.ShouldBe(1));
-        BlankSheet.Of(MugWithLid() with { Faces = [Lid with { Outline = Lid.Outline with { Rim = new TypedLength("five") } }] }).Sizes[0].ZoneOf("top")!.Problem!.ToString().ShouldStartWith("Lid: Rim that stays clear.");
+        var badRim = Lid with { Outline = Lid.Outline with { Rim = new TypedLength("five") } };
+        BlankSheet.Of(MugWithLid() with { Faces = [badRim] }).Sizes[0].ZoneOf("top")!.Problem!.ToString().ShouldStartWith("Lid: Rim that stays clear.");
     }
 
     [Fact]
     public void A_face_is_worked_out_as_the_same_thing_alone_would_be()
     {
-        var gen = Gen.Select(Gen.Enum<OutlineKind>().Where(k => k != OutlineKind.Drawn), Gen.Int[400, 900], Gen.Int[400, 900], Gen.Int[0, 60], Gen.Int[0, 90], Gen.Bool);
+        var gen = Gen.Select(
+            Gen.Enum<OutlineKind>().Where(k => k != OutlineKind.Drawn), Gen.Int[400, 900], Gen.Int[400, 900], Gen.Int[0, 60], Gen.Int[0, 90], Gen.Bool);
         gen.Sample((kind, w, h, rim, margin, flat) =>
         {
-            MeasuredDimension[] Read(string face) => [.. new[] { (DimensionKind.Width, w), (DimensionKind.Height, h), (DimensionKind.Across, w), (DimensionKind.AcrossFlats, w), (DimensionKind.CornerRadius, 80) }
+            (DimensionKind, int)[] sizes =
+                [(DimensionKind.Width, w), (DimensionKind.Height, h), (DimensionKind.Across, w), (DimensionKind.AcrossFlats, w), (DimensionKind.CornerRadius, 80)];
+            MeasuredDimension[] Read(string face) => [.. sizes
                 .Select(r => Of(face, r.Item1, (r.Item2 / 10.0).ToString(System.Globalization.CultureInfo.InvariantCulture)))];
             var outline = new PanelOutline { Kind = kind, Rim = TypedLength.Mm(rim / 10.0) };
             var zone = new ZoneSpec("z", "Z") { Margins = ZoneMargins.All(TypedLength.Mm(margin / 10.0)) };
-            var hole = new KeptClear("k", "Hole", ClearShape.Round) { IsHole = true, Width = TypedLength.Mm(5), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(12), Side = Sideways.Left, Across = TypedLength.Mm(4) } };
+            var hole = new KeptClear("k", "Hole", ClearShape.Round)
+            {
+                IsHole = true, Width = TypedLength.Mm(5), Place = Below(12) with { Side = Sideways.Left, Across = TypedLength.Mm(4) },
+            };
             var alone = BlankSheet.Of(new Blank("Alone", SurfaceKind.Flat, Read("")) { Outline = outline, Zones = [zone], KeptClear = [hole] }).Sizes[0];
-            var host = flat ? new Blank("Board", SurfaceKind.Flat, [Of("", DimensionKind.Width, "310"), Of("", DimensionKind.Height, "120")]) : TestBlanks.Tumbler("276", "219", "150");
-            var with = BlankSheet.Of(host with { Measured = [.. host.Measured, .. Read("f")], Faces = [new FaceSpec("f", "Face") { Outline = outline }], Zones = [zone with { Face = "f" }], KeptClear = [hole with { Face = "f" }] }).Sizes[0];
+            var host = flat ? new Blank("Board", SurfaceKind.Flat, [Of("", DimensionKind.Width, "310"), Of("", DimensionKind.Height, "120")])
+                : TestBlanks.Tumbler("276", "219", "150");
+            var with = BlankSheet.Of(host with
+            {
+                Measured = [.. host.Measured, .. Read("f")],
+                Faces = [new FaceSpec("f", "Face") { Outline = outline }],
+                Zones = [zone with { Face = "f" }],
+                KeptClear = [hole with { Face = "f" }],
+            }).Sizes[0];
             var (a, b) = (alone.Zones[0], with.Zones[0]);
             if (a.Zone is null)
             {
@@ -111,13 +138,22 @@ public class OwnFaceTests
             }
 
             var dx = with.Faces[0].Panel!.Datums.Box.CentreX;
-            Outlines.Placed(a.Zone.Nominal.Outline, 1, dx, 0).EqualsExact(b.Zone!.Nominal.Outline, 1e-6).ShouldBeTrue();
-            Outlines.Placed(a.Zone.Cautious.Outline, 1, dx, 0).EqualsExact(b.Zone.Cautious.Outline, 1e-6).ShouldBeTrue();
+            Apart((Polygon)Outlines.Placed(a.Zone.Nominal.Outline, 1, dx, 0), b.Zone!.Nominal.Outline).ShouldBeLessThan(1e-6);
+            Apart((Polygon)Outlines.Placed(a.Zone.Cautious.Outline, 1, dx, 0), b.Zone.Cautious.Outline).ShouldBeLessThan(1e-6);
             b.Zone.Sums.Select(s => s.ToString()).ShouldBe(a.Zone.Sums.Select(s => s.ToString()));
-            b.Zone.Nominal.Edges.Select(e => e.Limit).ShouldBe(a.Zone.Nominal.Edges.Select(e => e.Limit));
+            foreach (var limit in Enum.GetValues<LimitKind>())
+            {
+                Along(b.Zone.Nominal, limit).ShouldBe(Along(a.Zone.Nominal, limit), 1e-6);
+            }
+
             b.Stands!.Across.ShouldBe(a.Stands!.Across, 1e-6);
             b.Stands.FromTop.ShouldBe(a.Stands.FromTop, 1e-6);
         }, iter: 60);
+
+        // Where the rim is as wide as the margin, either may leave a corner on the other's line: the outlines are the same all the same.
+        static double Apart(Polygon a, Polygon b) =>
+            Math.Max(DiscreteHausdorffDistance.Distance(a, b), a.SymmetricDifference(b).Area / Math.Max(1, a.Length));
+        static double Along(ZoneShape zone, LimitKind limit) => zone.Edges.Where(e => e.Limit == limit).Sum(e => e.From.To(e.To));
     }
 
     [Fact]
@@ -127,7 +163,12 @@ public class OwnFaceTests
         gen.Sample((upper, lower, across, faces, surface) =>
         {
             string Mm(double v) => v.ToString(System.Globalization.CultureInfo.InvariantCulture);
-            var around = new ZoneSpec("w", "W") { Width = TypedLength.Mm(20), Height = TypedLength.Mm(20), Margins = ZoneMargins.All(TypedLength.Mm(0)), Place = new Place { Side = across < 0 ? Sideways.Left : Sideways.Right, Across = TypedLength.Mm(Math.Min(Math.Abs(across), Math.Min(upper, lower) / 2)) } };
+            var aside = TypedLength.Mm(Math.Min(Math.Abs(across), Math.Min(upper, lower) / 2));
+            var around = new ZoneSpec("w", "W")
+            {
+                Width = TypedLength.Mm(20), Height = TypedLength.Mm(20), Margins = ZoneMargins.All(TypedLength.Mm(0)),
+                Place = new Place { Side = across < 0 ? Sideways.Left : Sideways.Right, Across = aside },
+            };
             var own = faces.Select((f, i) => new FaceSpec($"f{i}", $"Face {i}") { Outline = new PanelOutline { Kind = OutlineKind.Circle } }).ToList();
             var read = own.SelectMany((f, i) => new[] { "", "M" }.Select(s => Of(f.Id, DimensionKind.Across, Mm(faces[i]), s)));
             var host = surface switch
@@ -135,9 +176,15 @@ public class OwnFaceTests
                 0 => TestBlanks.Mug(),
                 1 => TestBlanks.Tumbler(Mm(upper), Mm(lower), "150"),
                 2 => new Blank("Board", SurfaceKind.Flat, [Of("", DimensionKind.Width, Mm(upper)), Of("", DimensionKind.Height, Mm(lower))]),
-                _ => new Blank("Shirt", SurfaceKind.Garment, [Of("", DimensionKind.Width, Mm(2 * upper), "M"), Of("", DimensionKind.CollarToHem, Mm(2 * lower), "M")]) { Garment = new GarmentSpec { Sizes = ["M"] } },
+                _ => new Blank("Shirt", SurfaceKind.Garment, [Of("", DimensionKind.Width, Mm(2 * upper), "M"), Of("", DimensionKind.CollarToHem, Mm(2 * lower), "M")])
+                {
+                    Garment = new GarmentSpec { Sizes = ["M"] },
+                },
             };
-            var size = BlankSheet.Of(host with { Measured = [.. host.Measured, .. read], Faces = own, Zones = [around, around with { Id = "b", Facing = Facing.Back }] }).Sizes[0];
+            var size = BlankSheet.Of(host with
+            {
+                Measured = [.. host.Measured, .. read], Faces = own, Zones = [around, around with { Id = "b", Facing = Facing.Back }],
+            }).Sizes[0];
             if (size is { Wall: null, Panel: null })
             {
                 return;
@@ -148,7 +195,8 @@ public class OwnFaceTests
             boxes.AddRange(size.Zones.Where(z => z.Wall is not null).Take(1).Select(z => FlatDrawing.Of(z, size).Box));
             foreach (var (a, i) in boxes.Select((b, i) => (b, i)))
             {
-                boxes.Skip(i + 1).ShouldAllBe(b => a.MaxX < b.MinX || b.MaxX < a.MinX || a.MaxY < b.MinY || b.MaxY < a.MinY, $"{surface} {upper} {lower} {across}");
+                boxes.Skip(i + 1).ShouldAllBe(
+                    b => a.MaxX < b.MinX || b.MaxX < a.MinX || a.MaxY < b.MinY || b.MaxY < a.MinY, $"{surface} {upper} {lower} {across}");
             }
         }, iter: 120);
     }

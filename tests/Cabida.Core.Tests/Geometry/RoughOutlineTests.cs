@@ -15,7 +15,9 @@ public class RoughOutlineTests
     private static Polygon Ring(int points, double shaky, int seed)
     {
         var random = new Random(seed);
-        return Outlines.Ring([.. Enumerable.Range(0, points).Select(i => (A: 2 * Math.PI * i / points, R: 80 + (shaky * random.NextDouble()))).Select(p => new PlanePoint(p.R * Math.Cos(p.A), p.R * Math.Sin(p.A)))]);
+        return Outlines.Ring([.. Enumerable.Range(0, points)
+            .Select(i => (A: 2 * Math.PI * i / points, R: 80 + (shaky * random.NextDouble())))
+            .Select(p => new PlanePoint(p.R * Math.Cos(p.A), p.R * Math.Sin(p.A)))]);
     }
 
     [Fact]

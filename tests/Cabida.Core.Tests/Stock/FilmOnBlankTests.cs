@@ -35,7 +35,8 @@ public class FilmOnBlankTests
     public void Heat_beyond_what_the_goods_stand_is_said_and_so_is_heat_that_is_not_known()
     {
         var transfer = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = "320 F" };
-        FilmOnBlank.Notes(transfer, new Material { Name = "nylon", StandsHeat = "140" }).ShouldHaveSingleItem().ToString().ShouldContain("pressed at 160 °C, and nylon stands 140 °C");
+        FilmOnBlank.Notes(transfer, new Material { Name = "nylon", StandsHeat = "140" }).ShouldHaveSingleItem().ToString()
+            .ShouldContain("pressed at 160 °C, and nylon stands 140 °C");
         FilmOnBlank.Notes(transfer, new Material { Name = "nylon" }).ShouldHaveSingleItem().ToString().ShouldContain("is not noted");
         FilmOnBlank.Notes(transfer, new Material { Name = "cotton", StandsHeat = "190", Finish = Finish.Cloth }).ShouldBeEmpty();
         FilmOnBlank.Notes(Navy, new Material { Finish = Finish.Cloth }).ShouldHaveSingleItem().ToString().ShouldContain("does not hold on cloth");

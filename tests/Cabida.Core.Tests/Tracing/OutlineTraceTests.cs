@@ -142,7 +142,7 @@ public class OutlineTraceTests
             }
 
             PlanePoint[] corners = [Seen(-w / 2, h / 2), Seen(w / 2, h / 2), Seen(w / 2, -h / 2), Seen(-w / 2, -h / 2)];
-            // How far each side leans away from the camera; turned about all three axes, one may stand square to it although none is nought.
+            // How far each side leans away from the camera; turned about all three axes, one may stand square to it all the same.
             var across = (Math.Sin(roll) * Math.Sin(pitch) * Math.Cos(yaw)) - (Math.Cos(roll) * Math.Sin(yaw));
             var down = (Math.Cos(roll) * Math.Sin(pitch) * Math.Cos(yaw)) + (Math.Sin(roll) * Math.Sin(yaw));
             // Without perspective along one of them the aspect comes from the sides and is near, not exact.

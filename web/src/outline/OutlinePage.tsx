@@ -50,13 +50,18 @@ export function OutlinePage() {
   const outline = found?.outlines[chosen];
   const use = () => {
     if (!outline || !found || !picture) return;
-    const follow = (before: Schemas['PanelOutline']): Schemas['PanelOutline'] => ({ ...before, kind: 'drawn', drawn: { rings: outline.rings, source: found.source, uncertainty: found.uncertainty, pictureId: picture.id } });
-    blank.edit((b) => (faceId ? { ...b, faces: b.faces.map((f) => (f.id === faceId ? { ...f, outline: follow(f.outline) } : f)) } : { ...b, outline: follow(b.outline) }));
+    const drawn = { rings: outline.rings, source: found.source, uncertainty: found.uncertainty, pictureId: picture.id };
+    const follow = (before: Schemas['PanelOutline']): Schemas['PanelOutline'] => ({ ...before, kind: 'drawn', drawn });
+    blank.edit((b) => (faceId
+      ? { ...b, faces: b.faces.map((f) => (f.id === faceId ? { ...f, outline: follow(f.outline) } : f)) }
+      : { ...b, outline: follow(b.outline) }));
     void go(`/shelf/${id}`);
   };
   return (
     <div className="page fill">
-      <TitleRow title={`Outline of ${blank.document.name}${face ? `, ${face.name}` : ''}`} about="from a scan or picture of the paper it was drawn on">
+      <TitleRow
+        title={`Outline of ${blank.document.name}${face ? `, ${face.name}` : ''}`} about="from a scan or picture of the paper it was drawn on"
+      >
         <div className="deeds">
           <button type="button" className="btn btn-sm btn-line" onClick={() => void go(`/shelf/${id}`)}>Back to the blank</button>
           <button type="button" className="btn btn-sm btn-main" disabled={!outline || !!outline.problem || isFetching} onClick={use}>Use this outline</button>

@@ -46,7 +46,10 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
 }
 
 /** What pieces are measured in from: on a wall its rim or base, on what is flat an edge. */
-const edges = (round: boolean, ofWall: string, faces: readonly Pick<Schemas['FaceView'], 'isWall'>[]) => (!round ? 'edge' : faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall);
+function edges(round: boolean, ofWall: string, faces: readonly Pick<Schemas['FaceView'], 'isWall'>[]) {
+  if (!round) return 'edge';
+  return faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall;
+}
 
 /** What is made on one size of the blank: where its sides are placed, and its pieces. */
 function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boolean; goods: Schemas['GoodsView'] }) {
@@ -60,13 +63,23 @@ function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boo
           {of.places.map((p, i) => <p key={i}>{p.zone && <b>{p.zone}: </b>}<Words of={p.place} /></p>)}
         </div>
         <div className="bench-faces">{of.first && of.faces.map((face) => (
-          <Board key={face.key} label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`} drawing={face.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}>
+          <Board
+            key={face.key} label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`} drawing={face.flat} goods={goods}
+            dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}
+          >
             {(scale) => <g transform={scale.transform}><Ink inks={of.first?.inks ?? []} /></g>}
           </Board>
         ))}</div>
       </div>
       <table className="bench-pieces">
-        <thead><tr><th>Name</th>{sided && <th>Side</th>}<th>Load</th><th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th><th className="end">Top below {edges(round, 'rim', of.faces)}</th><th className="end">Foot above {edges(round, 'base', of.faces)}</th><th>State</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Name</th>{sided && <th>Side</th>}<th>Load</th>
+            <th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th>
+            <th className="end">Top below {edges(round, 'rim', of.faces)}</th><th className="end">Foot above {edges(round, 'base', of.faces)}</th>
+            <th>State</th>
+          </tr>
+        </thead>
         <tbody>
           {of.pieces.map((p, i) => (
             <tr key={i} className={p.loads.length === 0 ? 'held' : ''}>

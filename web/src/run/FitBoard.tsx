@@ -64,7 +64,11 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
   return (
     <section className="card sheet" aria-label="Board">
       <div className="views" role="group" aria-label="Board shows">
-        {ground.faces.map((f, i) => <button key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>{ground.faces.length === 1 ? 'Flat' : faceTitle(f)}</button>)}
+        {ground.faces.map((f, i) => (
+          <button key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>
+            {ground.faces.length === 1 ? 'Flat' : faceTitle(f)}
+          </button>
+        ))}
         <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => onView('seen')}>On the blank</button>
         <i />
         <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
@@ -76,7 +80,9 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
           <>
             {ground.faces.length > 1 && <clipPath id={clip}><rect {...inkWindow(face.flat.box)} /></clipPath>}
             <g transform={scale.transform}>
-              <g clipPath={ground.faces.length > 1 ? `url(#${clip})` : undefined}><Ink inks={piece.inks} outline={outline} piece={piece.name} /></g>
+              <g clipPath={ground.faces.length > 1 ? `url(#${clip})` : undefined}>
+                <Ink inks={piece.inks} outline={outline} piece={piece.name} />
+              </g>
               {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
               {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
             </g>

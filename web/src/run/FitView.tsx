@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
-import { faceTitle, nextView, sidesOn, viewShown, type BoardView } from './faces';
+import { nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
 import { ByHandCard } from './piece/ByHandCard';
@@ -77,6 +77,8 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   if (!on?.faces.length || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
   const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
   const face = on.faces[board === 'seen' ? 0 : board];
+  const several = on.faces.length > 1;
+  const first = on.faces.find((f) => f.sides.includes(''));
   const [shownSide] = sidesOn(piece, face);
   return (
     <>
@@ -89,9 +91,9 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           </div>
           {tab === 'piece' ? (
             <>
-              <RoomCard piece={shownSide} face={on.faces.length > 1 && face ? faceTitle(face).toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall} />
+              <RoomCard piece={shownSide} face={several ? face?.name.toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall} />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
-              <InkCard piece={piece} face={on.faces.length > 1 ? on.faces.find((f) => f.sides.includes(''))?.name.toLowerCase() : undefined} wall={run.view.isWall && on.faces.some((f) => f.key === 'front' && f.sides.includes(''))} />
+              <InkCard piece={piece} face={several ? first?.name.toLowerCase() : undefined} wall={run.view.isWall && first?.key === 'front'} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <SidesFit piece={piece} />
               <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />

@@ -90,7 +90,10 @@ function PiecePicture({ piece, zone, window: { width, height } }: { piece: Schem
         const wide = widths[i] ?? 0;
         const edge = flat.strokes.find((s) => s.kind === 'edge' && s.path.endsWith('Z'));
         return (
-          <svg key={key} x={left + widths.slice(0, i).reduce((sum, w) => sum + w, 0)} width={wide} height={height} viewBox={`${box.centreX - wide / 2} ${-box.centreY - height / 2} ${wide} ${height}`}>
+          <svg
+            key={key} x={left + widths.slice(0, i).reduce((sum, w) => sum + w, 0)} width={wide} height={height}
+            viewBox={`${box.centreX - wide / 2} ${-box.centreY - height / 2} ${wide} ${height}`}
+          >
             <g transform="scale(1 -1)">
               {edge && <path d={edge.path} className="piece-ground" fill={zone.goods.colour || undefined} />}
               {flat.strokes.filter((s) => s.kind === 'zone').map((s, n) => <path key={n} d={s.path} className="stroke-zone" vectorEffect="non-scaling-stroke" />)}

@@ -37,17 +37,17 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
     enabled: blank.surface === 'bellied' && chosen === 'strain',
     placeholderData: (before) => before,
   });
-  const own = typeof chosen === 'object' ? size.faces.find((f) => f.id === chosen.face)?.drawing : undefined;
-  const side: Side = (chosen === 'flat' && !size.flat) || (chosen === 'behind' && !size.behind) || (typeof chosen === 'object' && !own) ? 'standing' : chosen;
-  const drawing = own ?? (side === 'flat' && size.flat ? size.flat : side === 'behind' && size.behind ? size.behind : side === 'strain' && strain.data ? strain.data.drawing : size.standing);
+  const side: Side = chosen === 'strain' || drawn(size, chosen) ? chosen : 'standing';
+  const drawing = (side === 'strain' ? strain.data?.drawing : drawn(size, side)) ?? size.standing;
   const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
   if (size.behind) names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
   names.push(...size.faces.map((f): [Side, string] => [{ face: f.id }, f.name]));
   const laid = size.zones.find((z) => z.id === spec?.id);
-  const moving = (side === 'flat' && !spec?.face) || (typeof side === 'object' && side.face === spec?.face) ? movable(blank, spec, laid) : undefined;
-  // The figures written below are of a zone on what is drawn.
+  // The figures written below are of a zone on what is drawn, and only that can be moved.
   const face = typeof side === 'object' ? side.face : '';
+  const moving = (side === 'flat' || face) && spec?.face === face ? movable(blank, spec, laid) : undefined;
+  const asMeasured = side === 'standing' || side === 'behind' || face;
   const told = spec?.face === face ? spec : blank.zones.find((z) => z.face === face);
   const words = side === 'strain' ? strain.data?.words : size.zones.find((z) => z.id === told?.id)?.sums;
   return (
@@ -55,8 +55,9 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       <div className="views" role="group" aria-label="Drawing shown">
         {names.map(([key, name]) => (
           <button
-            key={keyOf(key)} type="button" className={keyOf(side) === keyOf(key) ? 'view here' : 'view'} aria-pressed={keyOf(side) === keyOf(key)}
-            disabled={(key === 'flat' && !size.flat) || (typeof key === 'object' && !size.faces.find((f) => f.id === key.face)?.drawing)} onClick={() => setPicked({ side: key, zone })}
+            key={keyOf(key)} type="button" className={keyOf(side) === keyOf(key) ? 'view here' : 'view'}
+            aria-pressed={keyOf(side) === keyOf(key)} disabled={key !== 'strain' && !drawn(size, key)}
+            onClick={() => setPicked({ side: key, zone })}
           >
             {name}
           </button>
@@ -70,7 +71,9 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       <Board
         label={`${blank.name}, ${names.find(([k]) => keyOf(k) === keyOf(side))?.[1].toLowerCase()}, with its dimensions`}
         drawing={drawing}
-        pad={side === 'standing' || side === 'behind' || typeof side === 'object' ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 } : { top: 66, right: 84, bottom: 30, left: size.behind ? 66 : 30 }}
+        pad={asMeasured
+          ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 }
+          : { top: 66, right: 84, bottom: 30, left: size.behind ? 66 : 30 }}
         lit={lit}
         onLight={onLight}
         usable={!!moving}
@@ -79,7 +82,9 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
           <ZoneHandle
             key={moving.spec.id}
             name={moving.spec.name} scale={scale} stands={moving.stands} box={moving.box}
-            asked={blank.surface === 'tapered' && !moving.spec.face ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', { params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal })) : undefined}
+            asked={blank.surface === 'tapered' && !moving.spec.face ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', {
+              params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal,
+            })) : undefined}
             onMove={(to) => edit((b) => ({
               ...b,
               zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, to.across - moving.stands.across, to.fromBottom - moving.stands.fromBottom, unitInForce(units)) : z)),
@@ -95,6 +100,12 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   );
 }
 
+/** A drawing of the blank as it was measured or laid flat; none while too little was read. */
+function drawn(size: Schemas['SizeView'], side: Exclude<Side, 'strain'>) {
+  if (typeof side === 'object') return size.faces.find((f) => f.id === side.face)?.drawing;
+  return { standing: size.standing, behind: size.behind, flat: size.flat }[side];
+}
+
 const keyOf = (side: Side) => (typeof side === 'object' ? `own ${side.face}` : side);
 
 /** The drawing that shows a zone which was chosen in the schedule: its face's, where it has one of its own. */
@@ -104,6 +115,7 @@ function sideFor(shown: Side, spec?: Schemas['ZoneSpec']): Side {
 
 /** A zone that can be moved by hand: one with a size of its own, on a surface that unrolls. */
 function movable(blank: Blank, spec?: Schemas['ZoneSpec'], laid?: Schemas['ZoneView']) {
-  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text) || (blank.surface === 'bellied' && !spec.face)) return undefined;
+  if (!spec || !laid?.box || !laid.stands || !(spec.width.text || spec.height.text)) return undefined;
+  if (blank.surface === 'bellied' && !spec.face) return undefined;
   return { spec, stands: laid.stands, box: laid.box, away: laid.echoes.find((e) => e.field === 'away')?.millimetres ?? 0 };
 }

@@ -13,7 +13,10 @@ interface Props {
   onChange: (on: On) => void;
 }
 
-/** The face that something is on: front or back of a flat or cloth thing, or one with an outline of its own. Nothing where there is no choice. */
+/**
+ * The face that something is on: front or back of a flat or cloth thing, or one with an outline of its own.
+ * Nothing where there is no choice.
+ */
 export function FacingField({ label, of, blank, value, onChange }: Props) {
   const sided = blank.surface === 'garment' || blank.surface === 'flat';
   if (!sided && !blank.faces.length && !value.face) return null;
@@ -22,7 +25,9 @@ export function FacingField({ label, of, blank, value, onChange }: Props) {
     <label className="wide-field">{label}
       <Form.Select
         size="sm" aria-label={of} value={value.face ? `own ${value.face}` : sided ? value.facing : 'front'}
-        onChange={({ target: { value: on } }) => onChange(on.startsWith('own ') ? { facing: 'front', face: on.slice(4) } : { facing: on as Schemas['Facing'], face: '' })}
+        onChange={({ target: { value: on } }) => onChange(on.startsWith('own ')
+          ? { facing: 'front', face: on.slice(4) }
+          : { facing: on as Schemas['Facing'], face: '' })}
       >
         <option value="front">{itself}</option>
         {sided && <option value="back">back, left and right as one looks at it</option>}

@@ -15,7 +15,8 @@ export function KeptClearCard({ view, blank, edit }: { view: Schemas['BlankView'
   const add = (isHole: boolean) => edit((b) => ({
     ...b,
     keptClear: [...b.keptClear, {
-      id: freshId('clear', b.keptClear), name: isHole ? 'Hole' : isWall(b.surface) ? 'Band' : 'Kept clear', shape: isHole ? 'round' : isWall(b.surface) ? 'band' : 'box', isHole, facing: 'front', face: '',
+      id: freshId('clear', b.keptClear), name: isHole ? 'Hole' : isWall(b.surface) ? 'Band' : 'Kept clear',
+      shape: isHole ? 'round' : isWall(b.surface) ? 'band' : 'box', isHole, facing: 'front', face: '',
       width: { text: isHole ? '5' : '', unit: 'millimetre' }, height: { text: isHole ? '' : '10', unit: 'millimetre' }, clearance: { text: '2', unit: 'millimetre' },
       place: { from: 'top', away: { text: '5', unit: 'millimetre' }, side: 'centred', across: empty }, again: [],
     }],
@@ -24,7 +25,9 @@ export function KeptClearCard({ view, blank, edit }: { view: Schemas['BlankView'
     <section className="card" aria-label="Kept clear">
       <h2>Kept clear
         <span className="deeds">
-          {(!isWall(blank.surface) || blank.faces.length > 0) && <button type="button" className="btn btn-sm btn-line" onClick={() => add(true)}>Add a hole</button>}
+          {(!isWall(blank.surface) || blank.faces.length > 0) && (
+            <button type="button" className="btn btn-sm btn-line" onClick={() => add(true)}>Add a hole</button>
+          )}
           <button type="button" className="btn btn-sm btn-line" onClick={() => add(false)}>Add a place</button>
         </span>
       </h2>
@@ -45,8 +48,12 @@ export function KeptClearCard({ view, blank, edit }: { view: Schemas['BlankView'
               <LengthField label="Clearance" value={k.clearance} echo={echo('clearance')} onChange={(clearance) => change(k.id, { clearance })} />
               <Form.Check id={`${k.id}-hole`} className="hole-check" label="goes through" checked={k.isHole} onChange={(e) => change(k.id, { isHole: e.target.checked })} />
             </div>
-            {(!k.isHole || blank.faces.length > 0) && <FacingField label="On its" of={`Side that ${k.name} is on`} blank={blank} value={k} onChange={(on) => change(k.id, on)} />}
-            <PlaceFields place={k.place} from={datums(blank, k.face)} echo={echo} onChange={(place) => change(k.id, { place })} what="Place" />
+            {(!k.isHole || blank.faces.length > 0) && (
+              <FacingField label="On its" of={`Side that ${k.name} is on`} blank={blank} value={k} onChange={(on) => change(k.id, on)} />
+            )}
+            <PlaceFields
+              place={k.place} from={datums(blank, k.face)} echo={echo} onChange={(place) => change(k.id, { place })} what="Place"
+            />
             <ClearReadings place={k} read={view.clearReadings[i] ?? []} onChange={(again) => change(k.id, { again })} />
           </fieldset>
         );

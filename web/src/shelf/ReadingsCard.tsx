@@ -42,18 +42,28 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
             const kept = blank.measured.find((m) => m.dimension === row.dimension && m.of === row.of && m.face === row.face)?.lines ?? [];
             const lines = kept.length ? kept : [{ tool: row.usualTool, readings: [] }];
             return lines.map((line, l) => (
-              <tr key={`${row.dimension} ${row.of} ${row.face} ${l}`} className={lit === row.letter ? 'lit' : ''} onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}>
+              <tr
+                key={`${row.dimension} ${row.of} ${row.face} ${l}`} className={lit === row.letter ? 'lit' : ''}
+                onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}
+              >
                 <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
-                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => change(row, () => lines.map((x, i) => (i === l ? next : x)))} /></td>
+                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => put(l, next)} /></td>
                 <td>
                   <ToolChoice label={`Tool for ${row.name}`} value={line.tool} more={l === lines.length - 1 && line.readings.some((r) => r.text)} onChoose={(to) => tool(l, to)} />
                 </td>
-                <td className="end is">{l === 0 && typeof row.is === 'number' && <><span>{figure(row.is, units)}</span> <span>± {figure(row.uncertainty ?? 0, units)}</span></>}</td>
+                <td className="end is">{l === 0 && typeof row.is === 'number' && (
+                  <><span>{figure(row.is, units)}</span> <span>± {figure(row.uncertainty ?? 0, units)}</span></>
+                )}</td>
               </tr>
             ));
 
+            function put(at: number, next: (typeof lines)[number]) {
+              change(row, () => lines.map((x, i) => (i === at ? next : x)));
+            }
             function tool(at: number, to: Schemas['MeasuringTool'] | 'another') {
-              change(row, () => (to === 'another' ? [...lines, { tool: unusedTool(lines), readings: [] }] : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
+              change(row, () => (to === 'another'
+                ? [...lines, { tool: unusedTool(lines), readings: [] }]
+                : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
             }
           })}
         </tbody>

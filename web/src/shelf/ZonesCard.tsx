@@ -29,7 +29,11 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const last = blank.zones[blank.zones.length - 1];
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
-    edit((b) => ({ ...b, zones: [...b.zones, { ...(last ?? { part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15 }), id, name: `Zone ${b.zones.length + 1}` }] }));
+    const like: Omit<Schemas['ZoneSpec'], 'id' | 'name'> = last ?? {
+      part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty,
+      place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15,
+    };
+    edit((b) => ({ ...b, zones: [...b.zones, { ...like, id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
   };
   return (
@@ -77,7 +81,10 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
           </Form.Select>
         </label>
       )}
-      <FacingField label="On its" of="Side of the goods" blank={blank} value={zone} onChange={(on) => onChange((z) => ({ ...z, ...on, place: on.face && !z.face ? { ...z.place, from: 'middle' } : z.place }))} />
+      <FacingField
+        label="On its" of="Side of the goods" blank={blank} value={zone}
+        onChange={(on) => onChange((z) => ({ ...z, ...on, place: on.face && !z.face ? { ...z.place, from: 'middle' } : z.place }))}
+      />
       <p className="field-row-title">Stays clear</p>
       <div className="margins four">
         {(['top', 'bottom', 'left', 'right'] as const).map((side) => (
@@ -97,7 +104,11 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
         </label>
         {zone.turning === 'range' && <NumberField label="Turned at most, °" value={zone.turnRange} min={1} max={90} onChange={(turnRange) => onChange((z) => ({ ...z, turnRange }))} />}
       </div>
-      {sized && <PlaceFields place={zone.place} from={datums(blank, zone.face)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone" />}
+      {sized && (
+        <PlaceFields
+          place={zone.place} from={datums(blank, zone.face)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone"
+        />
+      )}
     </>
   );
 }

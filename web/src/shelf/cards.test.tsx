@@ -15,10 +15,13 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined })
 const mm = (text: string) => ({ text, unit: 'millimetre' as const });
 const place = { from: 'middle' as const, away: mm(''), side: 'centred' as const, across: mm('') };
 const zone = (id: string, name: string, change: Partial<Schemas['ZoneSpec']> = {}): Schemas['ZoneSpec'] => ({
-  id, name, part: 'whole', facing: 'front', face: '', margins: { top: mm('10'), bottom: mm('12'), left: mm('8'), right: mm('8') }, width: mm(''), height: mm(''), place, turning: 'upright', turnRange: 15, ...change,
+  id, name, part: 'whole', facing: 'front', face: '',
+  margins: { top: mm('10'), bottom: mm('12'), left: mm('8'), right: mm('8') },
+  width: mm(''), height: mm(''), place, turning: 'upright', turnRange: 15, ...change,
 });
 const blank = (change: Partial<Blank> = {}): Blank => ({
-  name: 'Mug', surface: 'straight', measured: [], zones: [zone('a', 'Wrap')], keptClear: [], faces: [], girths: 3, tags: [], pictureId: null, retired: false, jobId: null, note: '', stripCheck: mm(''),
+  name: 'Mug', surface: 'straight', measured: [], zones: [zone('a', 'Wrap')], keptClear: [], faces: [], girths: 3, tags: [],
+  pictureId: null, retired: false, jobId: null, note: '', stripCheck: mm(''),
   outline: { kind: 'rectangle', sides: 6, rim: mm(''), drawn: null },
   garment: { kind: 'shirt', sizes: ['S', 'M'], platenWidth: mm(''), platenHeight: mm('') },
   frame: { pane: 'glass', mats: 1, play: mm('1.5'), top: mm('25'), sides: mm('25'), foot: mm('35'), step: mm('5'), hold: mm('3') },
@@ -26,7 +29,9 @@ const blank = (change: Partial<Blank> = {}): Blank => ({
   ...change,
 });
 const drawing: Schemas['DrawingView'] = { box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0.5, centreY: 0.5 }, strokes: [], dimensions: [], callouts: [], guessed: false, isWindow: false };
-const size = (zones: Schemas['ZoneView'][] = []): Schemas['SizeView'] => ({ size: '', standing: drawing, behind: null, flat: null, faces: [], zones, worksOut: [] });
+const size = (zones: Schemas['ZoneView'][] = []): Schemas['SizeView'] => ({
+  size: '', standing: drawing, behind: null, flat: null, faces: [], zones, worksOut: [],
+});
 const laid = (id: string, change: Partial<Schemas['ZoneView']> = {}): Schemas['ZoneView'] => ({ id, echoes: [], box: null, width: 198.04, height: 71.17, problem: null, sums: [], stands: null, ...change });
 const view = (b: Blank): Schemas['BlankView'] => ({
   id: 'mug', revision: 1, changedAt: '', blank: b, rows: [], keptClear: b.keptClear.map(() => []), clearReadings: b.keptClear.map(() => []), stripProblem: null, findings: [], sizes: [size()], usedBy: [], jobs: [],
@@ -86,7 +91,9 @@ describe('a place', () => {
 
 describe('places kept clear', () => {
   it('ask for the sizes that their shape has', () => {
-    const kept = (shape: Schemas['ClearShape']): Schemas['KeptClear'] => ({ id: 'k', name: 'thing', shape, facing: 'front', face: '', place, again: [], width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false });
+    const kept = (shape: Schemas['ClearShape']): Schemas['KeptClear'] => ({
+      id: 'k', name: 'thing', shape, facing: 'front', face: '', place, again: [], width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false,
+    });
     const fields = (shape: Schemas['ClearShape']) => labels(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [kept(shape)] }))} />));
     expect(fields('round')).toEqual(expect.arrayContaining(['Diameter', 'Clearance']));
     expect(fields('round')).not.toContain('Height');

@@ -26,15 +26,19 @@ export const isWall = (surface: Schemas['SurfaceKind']) => surface === 'straight
 
 /** Faces that things of a kind often have besides their own surface. */
 export function usualFaces(blank: Blank): { name: string; outline: Schemas['OutlineKind'] }[] {
-  if (isWall(blank.surface)) return [{ name: 'Lid', outline: 'circle' }, { name: 'Base', outline: 'circle' }];
-  if (blank.surface === 'garment') return blank.garment.kind === 'shirt' ? [{ name: 'Left sleeve', outline: 'rectangle' }, { name: 'Right sleeve', outline: 'rectangle' }] : [{ name: 'Pocket', outline: 'rectangle' }, { name: 'Base', outline: 'rectangle' }];
-  return blank.surface === 'framed' ? [{ name: 'Moulding, top', outline: 'rectangle' }, { name: 'Moulding, foot', outline: 'rectangle' }] : [{ name: 'Edge', outline: 'rectangle' }, { name: 'Stand', outline: 'rectangle' }];
+  const are = (outline: Schemas['OutlineKind'], ...names: string[]) => names.map((name) => ({ name, outline }));
+  if (isWall(blank.surface)) return are('circle', 'Lid', 'Base');
+  if (blank.surface === 'framed') return are('rectangle', 'Moulding, top', 'Moulding, foot');
+  if (blank.surface !== 'garment') return are('rectangle', 'Edge', 'Stand');
+  return blank.garment.kind === 'shirt' ? are('rectangle', 'Left sleeve', 'Right sleeve') : are('rectangle', 'Pocket', 'Base');
 }
 
 /** The lines one can measure from on a surface, or on a face of its own, in a maker's words. */
 export function datums(blank: Blank, face = ''): [Schemas['Datum'], string][] {
   if (isWall(blank.surface) && !face) return [['middle', 'in the middle'], ['top', 'down from the rim'], ['bottom', 'up from the base']];
-  if (blank.surface !== 'garment' || face) return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
+  if (blank.surface !== 'garment' || face) {
+    return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
+  }
   return blank.garment.kind === 'shirt'
     ? [['collar', 'down from the collar seam'], ['shoulder', 'down from the shoulder'], ['pocket', 'down from the pocket'], ['hem', 'up from the hem'], ['middle', 'in the middle']]
     : [['collar', 'down from the top edge'], ['pocket', 'down from the pocket'], ['hem', 'up from the bottom'], ['middle', 'in the middle']];
