@@ -59,7 +59,11 @@ public class OwnFaceTests
     {
         var sip = new KeptClear("s", "Sip hole", ClearShape.Round)
         {
-            Face = "lid", IsHole = true, Width = TypedLength.Mm(12), Clearance = TypedLength.Mm(2), Place = Below(8),
+            Face = "lid",
+            IsHole = true,
+            Width = TypedLength.Mm(12),
+            Clearance = TypedLength.Mm(2),
+            Place = Below(8),
         };
         var band = new KeptClear("b", "Ridge", ClearShape.Band) { Height = TypedLength.Mm(6), Place = Below(40) };
         var plain = BlankSheet.Of(MugWithLid()).Sizes[0];
@@ -118,7 +122,9 @@ public class OwnFaceTests
             var zone = new ZoneSpec("z", "Z") { Margins = ZoneMargins.All(TypedLength.Mm(margin / 10.0)) };
             var hole = new KeptClear("k", "Hole", ClearShape.Round)
             {
-                IsHole = true, Width = TypedLength.Mm(5), Place = Below(12) with { Side = Sideways.Left, Across = TypedLength.Mm(4) },
+                IsHole = true,
+                Width = TypedLength.Mm(5),
+                Place = Below(12) with { Side = Sideways.Left, Across = TypedLength.Mm(4) },
             };
             var alone = BlankSheet.Of(new Blank("Alone", SurfaceKind.Flat, Read("")) { Outline = outline, Zones = [zone], KeptClear = [hole] }).Sizes[0];
             var host = flat ? new Blank("Board", SurfaceKind.Flat, [Of("", DimensionKind.Width, "310"), Of("", DimensionKind.Height, "120")])
@@ -166,7 +172,9 @@ public class OwnFaceTests
             var aside = TypedLength.Mm(Math.Min(Math.Abs(across), Math.Min(upper, lower) / 2));
             var around = new ZoneSpec("w", "W")
             {
-                Width = TypedLength.Mm(20), Height = TypedLength.Mm(20), Margins = ZoneMargins.All(TypedLength.Mm(0)),
+                Width = TypedLength.Mm(20),
+                Height = TypedLength.Mm(20),
+                Margins = ZoneMargins.All(TypedLength.Mm(0)),
                 Place = new Place { Side = across < 0 ? Sideways.Left : Sideways.Right, Across = aside },
             };
             var own = faces.Select((f, i) => new FaceSpec($"f{i}", $"Face {i}") { Outline = new PanelOutline { Kind = OutlineKind.Circle } }).ToList();
@@ -183,7 +191,9 @@ public class OwnFaceTests
             };
             var size = BlankSheet.Of(host with
             {
-                Measured = [.. host.Measured, .. read], Faces = own, Zones = [around, around with { Id = "b", Facing = Facing.Back }],
+                Measured = [.. host.Measured, .. read],
+                Faces = own,
+                Zones = [around, around with { Id = "b", Facing = Facing.Back }],
             }).Sizes[0];
             if (size is { Wall: null, Panel: null })
             {
