@@ -82,25 +82,32 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 
     /// <summary>
     /// Both boundaries are made of straight edges, so the least distance along y is found at a vertex of one of them:
-    /// each ink vertex against the zone's edges over it, each vertex of the zone's upper edges against the ink under it.
+    /// each ink vertex against the zone's edges over it, each vertex of the zone's upper edges against the ink under it. What stands
+    /// past the other's end by no more than computed ink may is measured just within it: ink that touches a side still meets what is over it.
     /// </summary>
     private static Room Upwards(List<ZoneEdge> ink, IReadOnlyList<ZoneEdge> zone, Func<PlanePoint, PlanePoint> turned)
     {
         ZoneEdge[] inkEdges = [.. ink.Select(e => e with { From = turned(e.From), To = turned(e.To) })];
         ZoneEdge[] zoneEdges = [.. zone.Select(e => e with { From = turned(e.From), To = turned(e.To) })];
         var least = new Room(double.PositiveInfinity, LimitKind.Edge);
+        var (left, right) = (inkEdges.Min(e => e.From.X), inkEdges.Max(e => e.From.X));
+        PlanePoint Within(PlanePoint p) => p with { X = p.X + Math.Clamp(((left + right) / 2) - p.X, -Tolerances.Fit, Tolerances.Fit) };
         foreach (var edge in inkEdges)
         {
-            Take(OverInside(zoneEdges, edge.From));
+            var inward = Within(edge.From);
+            // A foot that stands under the floor by as little meets what is over the zone all the same.
+            Take(OverInside(zoneEdges, edge.From) ?? OverInside(zoneEdges, inward) ?? Raised(inward));
         }
 
-        foreach (var edge in zoneEdges.Where(e => e.To.X < e.From.X))
+        foreach (var (p, limit) in zoneEdges.Where(e => e.To.X < e.From.X).SelectMany(e => new[] { (e.From, e.Limit), (e.To, e.Limit) }))
         {
-            Take(UnderOutside(inkEdges, edge.From, edge.Limit));
-            Take(UnderOutside(inkEdges, edge.To, edge.Limit));
+            Take(UnderOutside(inkEdges, p.X > left && p.X < right ? p : Within(p), limit));
         }
 
         return least;
+
+        Room? Raised(PlanePoint p) =>
+            OverInside(zoneEdges, p with { Y = p.Y + Tolerances.Fit }) is { } room ? room with { Distance = room.Distance + Tolerances.Fit } : null;
 
         void Take(Room? room)
         {
@@ -114,36 +121,26 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     /// <summary>From a vertex of an upper edge down to the ink; when the vertex is inside ink, by how much the ink stands over it.</summary>
     private static Room? UnderOutside(ZoneEdge[] ink, PlanePoint p, LimitKind limit)
     {
-        double? under = null, over = null;
-        var crossings = 0;
-        foreach (var edge in ink)
-        {
-            if (HeightAt(edge, p.X) is not { } y)
-            {
-                continue;
-            }
-
-            if (y > p.Y)
-            {
-                crossings++;
-                over = over < y - p.Y ? over : y - p.Y;
-            }
-            else
-            {
-                under = under < p.Y - y ? under : p.Y - y;
-            }
-        }
-
-        // A corner that only touches the ink is not within it, however rounding has it.
-        return (crossings % 2 == 1 && !Touches(ink, p) ? -over : under) is { } distance ? new Room(distance, limit) : null;
+        var (under, over) = Nearest(ink, p, out var isWithin);
+        return (isWithin ? -Past(over, p) ?? (Touches(ink, p) ? null : -over?.Far) : under?.Far) is { } distance ? new Room(distance, limit) : null;
     }
 
     /// <summary>From a point up to where the zone ends; when the point is outside, back down to where it would be inside.</summary>
     private static Room? OverInside(ZoneEdge[] zone, PlanePoint p)
     {
-        var (above, below) = (default(Room?), default(Room?));
-        var crossings = 0;
-        foreach (var edge in zone)
+        var (below, above) = Nearest(zone, p, out var isWithin);
+        return isWithin ? new Room(above!.Value.Far, above.Value.Edge.Limit)
+            : Past(below, p) is { } past ? new Room(-past, below!.Value.Edge.Limit)
+            : below is { } under && above is null && !Touches(zone, p) ? new Room(-under.Far, under.Edge.Limit)
+            : null;
+    }
+
+    /// <summary>The edges next under and over a point, with how far they are along y; and whether it lies within them.</summary>
+    private static ((ZoneEdge Edge, double Far)? Under, (ZoneEdge Edge, double Far)? Over) Nearest(ZoneEdge[] edges, PlanePoint p, out bool isWithin)
+    {
+        (ZoneEdge Edge, double Far)? under = null, over = null;
+        isWithin = false;
+        foreach (var edge in edges)
         {
             if (HeightAt(edge, p.X) is not { } y)
             {
@@ -152,19 +149,30 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 
             if (y >= p.Y)
             {
-                crossings++;
-                above = above is { } a && a.Distance <= y - p.Y ? above : new Room(y - p.Y, edge.Limit);
+                isWithin = !isWithin;
+                over = over?.Far <= y - p.Y ? over : (edge, y - p.Y);
             }
             else
             {
-                below = below is { } b && b.Distance >= y - p.Y ? below : new Room(y - p.Y, edge.Limit);
+                under = under?.Far <= p.Y - y ? under : (edge, p.Y - y);
             }
         }
 
-        return crossings % 2 == 1 ? above : above is null && !Touches(zone, p) ? below : null;
+        return (under, over);
     }
 
-    private static bool Touches(ZoneEdge[] edges, PlanePoint p) => edges.Any(e => p.To(p.NearestOn(e.From, e.To)) <= Tolerances.Fit);
+    /// <summary>How far a point is past the edge next to it, where it only touches that.</summary>
+    private static double? Past((ZoneEdge Edge, double Far)? next, PlanePoint p) => next is { } n && Touches(n.Edge, p) ? Math.Min(n.Far, Close) : null;
+
+    private static bool Touches(ZoneEdge[] edges, PlanePoint p) => edges.Any(e => Touches(e, p));
+
+    private static bool Touches(ZoneEdge edge, PlanePoint p) => p.To(p.NearestOn(edge.From, edge.To)) <= Close;
+
+    /// <summary>
+    /// What is so near only touches: it is neither within nor outside, however rounding has it. Twice what computed ink may stand outside,
+    /// since what is measured just within an end was moved by as much.
+    /// </summary>
+    private const double Close = 2 * Tolerances.Fit;
 
     /// <summary>Where an edge stands over x, its right end left out so that a vertex counts once.</summary>
     private static double? HeightAt(ZoneEdge e, double x)

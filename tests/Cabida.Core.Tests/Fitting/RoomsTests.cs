@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using CsCheck;
+using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Tests.Fitting;
 
@@ -66,6 +67,82 @@ public class RoomsTests
             // Slivers of a hundredth of a millimetre either way are rounding of the shapes.
             return rooms.Least >= -Tolerances.Fit ? outside.Buffer(-0.002).IsEmpty : outside.Area > 0;
         }, iter: 4000);
+
+    /// <summary>
+    /// Ink pushed against what limits it, give or take what computed ink may stand outside: at every side the room is what is found by
+    /// sweeping it that way, in a zone that is a little smaller at least and in one a little larger at most.
+    /// </summary>
+    [Fact]
+    public void Pushed_against_any_limit_the_room_is_what_a_sweep_finds() =>
+        Gen.Select(
+            Gen.Int[0, 3], Gen.Int[0, 3], Gen.Select(Gen.Double[-50, 50], Gen.Double[-40, 40]), Gen.Select(Gen.Double[2, 40], Gen.Double[2, 30]),
+            Gen.Int[0, 3].Array[0, 3], Gen.Double[-0.0008, 0.0008]).Sample((surface, shape, at, size, pushes, off) =>
+        {
+            const double Give = 0.002;
+            var outline = Surfaces[surface];
+            var zone = FitShapes.Zone(outline, 0, 0);
+            var ink = Outlines.Moved(Shaped(shape, size.Item1, size.Item2), Motion.Move(at.Item1, at.Item2));
+            if (!outline.Covers(ink))
+            {
+                return;
+            }
+
+            foreach (var side in pushes)
+            {
+                var room = Rooms.Of(ink, zone).All[side].Distance + off;
+                ink = Outlines.Moved(ink, side switch
+                {
+                    0 => Motion.Move(0, room),
+                    1 => Motion.Move(0, -room),
+                    2 => Motion.Move(-room, 0),
+                    _ => Motion.Move(room, 0),
+                });
+            }
+
+            var rooms = Rooms.Of(ink, zone).All;
+            foreach (var (side, turn) in new[] { (0, 0), (3, 90), (1, 180), (2, 270) })
+            {
+                Area Turned(Area a) => Outlines.Moved(a, Motion.TurnLeft(turn));
+                rooms[side].Distance.ShouldBeGreaterThan(Swept(Turned(ink), Turned(outline.Buffer(-Give))) - (4 * Tolerances.Fit), $"side {side}");
+                rooms[side].Distance.ShouldBeLessThan(Swept(Turned(ink), Turned(outline.Buffer(Give))) + 1e-6, $"side {side}");
+            }
+        }, iter: 300);
+
+    private static readonly Area[] Surfaces =
+    [
+        Outlines.Rectangle(new Box(-40, -30, 40, 30)).Difference(Outlines.Rectangle(new Box(-4, 14, 12, 20))),
+        Outlines.Ring([new(-40, -30), new(40, -30), new(40, 12), new(3, 34), new(-40, 8)]),
+        Outlines.Ring([new(-50, -30), new(50, -30), new(50, 0), new(14, 6), new(14, 30), new(-50, 30)]),
+        FitShapes.Disc(50, 12).Difference(FitShapes.Disc(11, 6)).Difference(Outlines.Rectangle(new Box(30, -6, 60, 6))),
+    ];
+
+    private static Area Shaped(int shape, double w, double h)
+    {
+        Area block = Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2));
+        return shape switch
+        {
+            0 => block,
+            1 => Outlines.Ring([new(-w / 2, -h / 2), new(w / 2, -h / 2), new(0, h / 2)]),
+            2 => block.Difference(Outlines.Placed(block, 0.8, 0, 0)),
+            _ => block.Difference(Outlines.Rectangle(new Box(-w / 6, -h, w / 6, h))),
+        };
+    }
+
+    /// <summary>How far an area goes up before it leaves another; by halving.</summary>
+    private static double Swept(Area ink, Area within)
+    {
+        var edges = Outlines.RingsOf(ink).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1))).ToList();
+        bool Leaves(double far) => edges.Any(e => !within.Covers(Outlines.Factory
+            .CreateMultiPointFromCoords([e.First, e.Second, new(e.First.X, e.First.Y + far), new(e.Second.X, e.Second.Y + far)]).ConvexHull()));
+        var (low, high) = (0.0, 200.0);
+        while (high - low > 1e-7)
+        {
+            var far = (low + high) / 2;
+            (low, high) = Leaves(far) ? (low, far) : (far, high);
+        }
+
+        return low;
+    }
 
     [Fact]
     public void Ink_that_just_touches_a_hole_fits()

@@ -12,6 +12,12 @@ public class SpikesTests
     public void Any_spike_at_any_corner_is_taken_off() =>
         Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3], Gen.Select(Gen.Double[-8, 8], Gen.Double[-8, 8]).Array[1, 5], Gen.Double[-1e-7, 1e-7]).Sample((corner, first, steps, off) =>
         {
+            // A step as short as what is told apart may make the tip just wide enough to be no spike.
+            if (steps.Any(s => Math.Abs(s.Item1) + Math.Abs(s.Item2) is > 2e-7 and < 1e-5))
+            {
+                return;
+            }
+
             // A walk away from a corner and back beside itself.
             var walk = new List<PlanePoint> { Square[corner] };
             foreach (var (dx, dy) in steps)

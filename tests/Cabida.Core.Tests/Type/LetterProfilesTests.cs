@@ -13,7 +13,9 @@ public class LetterProfilesTests
     public void Moved_by_their_distance_along_the_line_two_outlines_just_touch() => Gen.Select(Blobs, Blobs, Gen.Double[6, 20]).Sample((left, blob, dx) =>
     {
         var right = Outlines.Moved(blob, Motion.Move(dx, 0));
-        if (LetterProfiles.Between(left, right) is not { } gap)
+        var (a, b) = (left.EnvelopeInternal, right.EnvelopeInternal);
+        // Where they share no more height than rounding, they share it or not as that has it.
+        if (LetterProfiles.Between(left, right) is not { } gap || Math.Min(a.MaxY, b.MaxY) - Math.Max(a.MinY, b.MinY) < 1e-6)
         {
             return true;
         }
