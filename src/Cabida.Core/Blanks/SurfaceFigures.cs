@@ -47,7 +47,8 @@ internal static class SurfaceFigures
             if (face.Panel is { } own)
             {
                 figures.Add(new(
-                    face.Spec.Name, Phrase.Say($"{own.Width.Value} × {own.Height.Value}"), Phrase.Say($"± {own.Width.Uncertainty}, ± {own.Height.Uncertainty}")));
+                    face.Spec.Name, Phrase.Say($"{own.Width.Value} × {own.Height.Value}"),
+                    Phrase.Say($"± {own.Width.Uncertainty}, ± {own.Height.Uncertainty}")));
             }
         }
 

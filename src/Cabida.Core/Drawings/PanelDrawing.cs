@@ -32,7 +32,8 @@ internal static class PanelDrawing
             if (measured.Add(laid.Face))
             {
                 // Lines to the right of the front would cross the back beside it: they stand at its left, within those of the whole.
-                var (side, x) = faces.Count > 1 && laid.Face == FaceKey.Front ? (DimensionPlace.Left, safe.MinX) : (DimensionPlace.Right, safe.MaxX);
+                var isBesideBack = faces.Count > 1 && laid.Face == FaceKey.Front;
+                var (side, x) = isBesideBack ? (DimensionPlace.Left, safe.MinX) : (DimensionPlace.Right, safe.MaxX);
                 dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
                 dimensions.Add(new(null, "", safe.Height, null, new(x, safe.MinY), new(x, safe.MaxY), side, 0, OfZone: true));
             }
@@ -116,7 +117,8 @@ internal static class PanelDrawing
         var box = panel.Datums.Box;
         var beyond = 0.04 * box.Height;
         strokes.Add(new(
-            StrokeKind.Centre, [new(box.CentreX, box.MinY - beyond), new(box.CentreX, box.MaxY + beyond)], Label: named ? panel.Name : null));
+            StrokeKind.Centre, [new(box.CentreX, box.MinY - beyond), new(box.CentreX, box.MaxY + beyond)],
+            Label: named ? panel.Name : null));
         return strokes;
     }
 

@@ -83,7 +83,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     /// <summary>
     /// Both boundaries are made of straight edges, so the least distance along y is found at a vertex of one of them:
     /// each ink vertex against the zone's edges over it, each vertex of the zone's upper edges against the ink under it. What stands
-    /// past the other's end by no more than computed ink may is measured just within it: ink that touches a side still meets what is over it.
+    /// past the other's end by no more than computed ink may is measured just within it: ink that touches a side still meets
+    /// what is over it.
     /// </summary>
     private static Room Upwards(List<ZoneEdge> ink, IReadOnlyList<ZoneEdge> zone, Func<PlanePoint, PlanePoint> turned)
     {
@@ -106,8 +107,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 
         return least;
 
-        Room? Raised(PlanePoint p) =>
-            OverInside(zoneEdges, p with { Y = p.Y + Tolerances.Fit }) is { } room ? room with { Distance = room.Distance + Tolerances.Fit } : null;
+        Room? Raised(PlanePoint p) => OverInside(zoneEdges, p with { Y = p.Y + Tolerances.Fit }) is { } room
+            ? room with { Distance = room.Distance + Tolerances.Fit } : null;
 
         void Take(Room? room)
         {
@@ -122,7 +123,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     private static Room? UnderOutside(ZoneEdge[] ink, PlanePoint p, LimitKind limit)
     {
         var (under, over) = Nearest(ink, p, out var isWithin);
-        return (isWithin ? -Past(over, p) ?? (Touches(ink, p) ? null : -over?.Far) : under?.Far) is { } distance ? new Room(distance, limit) : null;
+        var within = -Past(over, p) ?? (Touches(ink, p) ? null : -over?.Far);
+        return (isWithin ? within : under?.Far) is { } distance ? new Room(distance, limit) : null;
     }
 
     /// <summary>From a point up to where the zone ends; when the point is outside, back down to where it would be inside.</summary>
@@ -136,7 +138,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     }
 
     /// <summary>The edges next under and over a point, with how far they are along y; and whether it lies within them.</summary>
-    private static ((ZoneEdge Edge, double Far)? Under, (ZoneEdge Edge, double Far)? Over) Nearest(ZoneEdge[] edges, PlanePoint p, out bool isWithin)
+    private static ((ZoneEdge Edge, double Far)? Under, (ZoneEdge Edge, double Far)? Over) Nearest(
+        ZoneEdge[] edges, PlanePoint p, out bool isWithin)
     {
         (ZoneEdge Edge, double Far)? under = null, over = null;
         isWithin = false;
@@ -162,7 +165,8 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     }
 
     /// <summary>How far a point is past the edge next to it, where it only touches that.</summary>
-    private static double? Past((ZoneEdge Edge, double Far)? next, PlanePoint p) => next is { } n && Touches(n.Edge, p) ? Math.Min(n.Far, Close) : null;
+    private static double? Past((ZoneEdge Edge, double Far)? next, PlanePoint p) =>
+        next is { } n && Touches(n.Edge, p) ? Math.Min(n.Far, Close) : null;
 
     private static bool Touches(ZoneEdge[] edges, PlanePoint p) => edges.Any(e => Touches(e, p));
 

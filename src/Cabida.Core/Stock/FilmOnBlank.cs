@@ -50,7 +50,8 @@ public static class FilmOnBlank
     {
         ArgumentNullException.ThrowIfNull(film);
         ArgumentNullException.ThrowIfNull(material);
-        if (Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
+        if (Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat
+            || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
         {
             return null;
         }

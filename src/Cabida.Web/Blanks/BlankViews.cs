@@ -65,8 +65,8 @@ internal sealed record OwnFaceView(string Id, string Name, DrawingView? Drawing)
 /// <param name="Zones">Its zones.</param>
 /// <param name="WorksOut">What follows from its readings.</param>
 internal sealed record SizeView(
-    string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat, IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones,
-    IReadOnlyList<WorkedOut> WorksOut);
+    string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat,
+    IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
 
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(

@@ -73,8 +73,8 @@ internal sealed class GroundReader(Cabida.Store.Library library)
         return new ReadGround(
             ZoneGround.Of(zone, laid.Wall, size.MatsOf(laid)), zone.Cautious.Datum, zone.Cautious, blank.Material,
             new GroundView(
-                $"{blank.Name}, {laid.Spec.Name}", DrawingView.Of(FlatDrawing.Of(laid, size)), GoodsView.Of(blank.Material), zone.Cautious.Bounds,
-                zones, sizes, size.MatsOf(laid)?.Openings.Count ?? 0, null));
+                $"{blank.Name}, {laid.Spec.Name}", DrawingView.Of(FlatDrawing.Of(laid, size)), GoodsView.Of(blank.Material),
+                zone.Cautious.Bounds, zones, sizes, size.MatsOf(laid)?.Openings.Count ?? 0, null));
     }
 
     private static ReadGround Plain(double width, double height, double margin)

@@ -21,7 +21,8 @@ internal static class ApiJson
     }
 
     /// <summary>
-    /// Asserts that something can be written as an answer: a figure that is no number cannot, and throws here rather than in the middle of one.
+    /// Asserts that something can be written as an answer: a figure that is no number cannot, and throws here rather than in the
+    /// middle of one.
     /// </summary>
     public static T Writable<T>(T answer)
     {

@@ -104,14 +104,16 @@ public class OwnFaceTests
             s => s.Findings.ShouldContain(f => f.Message.ToString().StartsWith("Base is a face by the same id", StringComparison.Ordinal)),
             s => s.Sizes[0].Faces.Count.ShouldBe(1));
         var badRim = Lid with { Outline = Lid.Outline with { Rim = new TypedLength("five") } };
-        BlankSheet.Of(MugWithLid() with { Faces = [badRim] }).Sizes[0].ZoneOf("top")!.Problem!.ToString().ShouldStartWith("Lid: Rim that stays clear.");
+        BlankSheet.Of(MugWithLid() with { Faces = [badRim] }).Sizes[0].ZoneOf("top")!.Problem!.ToString()
+            .ShouldStartWith("Lid: Rim that stays clear.");
     }
 
     [Fact]
     public void A_face_is_worked_out_as_the_same_thing_alone_would_be()
     {
         var gen = Gen.Select(
-            Gen.Enum<OutlineKind>().Where(k => k != OutlineKind.Drawn), Gen.Int[400, 900], Gen.Int[400, 900], Gen.Int[0, 60], Gen.Int[0, 90], Gen.Bool);
+            Gen.Enum<OutlineKind>().Where(k => k != OutlineKind.Drawn),
+            Gen.Int[400, 900], Gen.Int[400, 900], Gen.Int[0, 60], Gen.Int[0, 90], Gen.Bool);
         gen.Sample((kind, w, h, rim, margin, flat) =>
         {
             (DimensionKind, int)[] sizes =

@@ -11,7 +11,8 @@ public class SidesOverlapTests
     public void Ink_of_two_sides_on_one_another_is_said_with_what_they_share()
     {
         var found = SidesOverlap.Look(
-            "Dilys", [new("Wrap", "", [Block(-50, 50)]), new("Right", "", [Block(46, 80)]), new("Left", "", [Block(-90, -50)])]).ShouldHaveSingleItem();
+            "Dilys", [new("Wrap", "", [Block(-50, 50)]), new("Right", "", [Block(46, 80)]), new("Left", "", [Block(-90, -50)])])
+            .ShouldHaveSingleItem();
         found.Rule.ShouldBe(Rule.SidesOverlap);
         found.Place.ShouldBe(new PlanePoint(48, 5));
         found.Message.ToString().ShouldBe("Dilys has two sides on one another: Wrap and Right share 4.0 mm × 10.0 mm. Make one of them smaller, or move it.");

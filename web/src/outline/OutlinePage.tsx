@@ -60,7 +60,8 @@ export function OutlinePage() {
   return (
     <div className="page fill">
       <TitleRow
-        title={`Outline of ${blank.document.name}${face ? `, ${face.name}` : ''}`} about="from a scan or picture of the paper it was drawn on"
+        title={`Outline of ${blank.document.name}${face ? `, ${face.name}` : ''}`}
+        about="from a scan or picture of the paper it was drawn on"
       >
         <div className="deeds">
           <button type="button" className="btn btn-sm btn-line" onClick={() => void go(`/shelf/${id}`)}>Back to the blank</button>

@@ -64,8 +64,8 @@ function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boo
         </div>
         <div className="bench-faces">{of.first && of.faces.map((face) => (
           <Board
-            key={face.key} label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`} drawing={face.flat} goods={goods}
-            dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}
+            key={face.key} label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
+            drawing={face.flat} goods={goods} dimensions={false} pad={{ top: 8, right: 8, bottom: 20, left: 8 }}
           >
             {(scale) => <g transform={scale.transform}><Ink inks={of.first?.inks ?? []} /></g>}
           </Board>
@@ -76,7 +76,8 @@ function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boo
           <tr>
             <th>Name</th>{sided && <th>Side</th>}<th>Load</th>
             <th className="end">Width</th><th className="end">Height</th><th className="end">Letters</th>
-            <th className="end">Top below {edges(round, 'rim', of.faces)}</th><th className="end">Foot above {edges(round, 'base', of.faces)}</th>
+            <th className="end">Top below {edges(round, 'rim', of.faces)}</th>
+            <th className="end">Foot above {edges(round, 'base', of.faces)}</th>
             <th>State</th>
           </tr>
         </thead>

@@ -65,7 +65,9 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
     <section className="card sheet" aria-label="Board">
       <div className="views" role="group" aria-label="Board shows">
         {ground.faces.map((f, i) => (
-          <button key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}>
+          <button
+            key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}
+          >
             {ground.faces.length === 1 ? 'Flat' : faceTitle(f)}
           </button>
         ))}

@@ -91,7 +91,9 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           </div>
           {tab === 'piece' ? (
             <>
-              <RoomCard piece={shownSide} face={several ? face?.name.toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall} />
+              <RoomCard
+                piece={shownSide} face={several ? face?.name.toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall}
+              />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <InkCard piece={piece} face={several ? first?.name.toLowerCase() : undefined} wall={run.view.isWall && first?.key === 'front'} />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}

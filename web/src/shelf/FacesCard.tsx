@@ -24,7 +24,8 @@ export function FacesCard({ id, blank, edit }: { id: string; blank: Blank; edit:
     <section className="card" aria-label="Further faces">
       <h2>Further faces
         <Form.Select
-          size="sm" className="add-face" aria-label="Add a face" value="" disabled={blank.faces.length >= MOST} onChange={(e) => choose(e.target.value)}
+          size="sm" className="add-face" aria-label="Add a face" value="" disabled={blank.faces.length >= MOST}
+          onChange={(e) => choose(e.target.value)}
         >
           <option value="" disabled>Add a face …</option>
           {usual.map((u) => <option key={u.name} value={u.name}>{u.name}</option>)}
@@ -35,7 +36,8 @@ export function FacesCard({ id, blank, edit }: { id: string; blank: Blank; edit:
         <fieldset key={f.id} className="part">
           <div className="part-line">
             <Form.Control
-              size="sm" className="zone-name" aria-label="Name of the face" value={f.name} onChange={(e) => change(f.id, { name: e.target.value })}
+              size="sm" className="zone-name" aria-label="Name of the face" value={f.name}
+              onChange={(e) => change(f.id, { name: e.target.value })}
             />
             <button type="button" className="quiet" aria-label={`Remove ${f.name}`} onClick={() => remove(f.id)}>remove</button>
           </div>

@@ -20,7 +20,8 @@ export function OutlineFields({ id, outline, face, onChange }: Props) {
       <div className="margins">
         <label>Shape
           <Form.Select
-            size="sm" aria-label={`Outline${of}`} value={outline.kind} onChange={(e) => onChange({ kind: e.target.value as Schemas['OutlineKind'] })}
+            size="sm" aria-label={`Outline${of}`} value={outline.kind}
+            onChange={(e) => onChange({ kind: e.target.value as Schemas['OutlineKind'] })}
           >
             {Object.entries(OUTLINES).map(([key, words]) => <option key={key} value={key}>{words}</option>)}
           </Form.Select>

@@ -30,8 +30,8 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
     const like: Omit<Schemas['ZoneSpec'], 'id' | 'name'> = last ?? {
-      part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin }, width: empty, height: empty,
-      place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15,
+      part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin },
+      width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15,
     };
     edit((b) => ({ ...b, zones: [...b.zones, { ...like, id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
@@ -106,7 +106,8 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
       </div>
       {sized && (
         <PlaceFields
-          place={zone.place} from={datums(blank, zone.face)} echo={echo} onChange={(place) => onChange((z) => ({ ...z, place }))} what="Zone"
+          place={zone.place} from={datums(blank, zone.face)} echo={echo} what="Zone"
+          onChange={(place) => onChange((z) => ({ ...z, place }))}
         />
       )}
     </>

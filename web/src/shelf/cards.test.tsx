@@ -92,7 +92,8 @@ describe('a place', () => {
 describe('places kept clear', () => {
   it('ask for the sizes that their shape has', () => {
     const kept = (shape: Schemas['ClearShape']): Schemas['KeptClear'] => ({
-      id: 'k', name: 'thing', shape, facing: 'front', face: '', place, again: [], width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false,
+      id: 'k', name: 'thing', shape, facing: 'front', face: '', place, again: [],
+      width: mm('5'), height: mm('5'), clearance: mm('2'), isHole: false,
     });
     const fields = (shape: Schemas['ClearShape']) => labels(html(<KeptClearCard {...props(blank({ surface: 'flat', keptClear: [kept(shape)] }))} />));
     expect(fields('round')).toEqual(expect.arrayContaining(['Diameter', 'Clearance']));

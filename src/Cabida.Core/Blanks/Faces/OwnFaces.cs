@@ -9,7 +9,8 @@ namespace Cabida.Core.Blanks;
 internal static class OwnFaces
 {
     /// <summary>
-    /// How far from the thing's middle the first begins, in its girths or widths: a wall that is turned to a zone at its back reaches one girth.
+    /// How far from the thing's middle the first begins, in its girths or widths: a wall that is turned to a zone at its back
+    /// reaches one girth.
     /// </summary>
     private const double Clear = 1.1;
 

@@ -106,7 +106,8 @@ internal static class PanelReadings
         if (outline.Drawn is not { Rings.Count: > 0 } drawn)
         {
             rows.Lacks(
-                DimensionKind.Width, Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file."), findings);
+                DimensionKind.Width,
+                Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file."), findings);
             return null;
         }
 

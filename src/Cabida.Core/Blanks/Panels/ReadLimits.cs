@@ -26,7 +26,8 @@ internal static class ReadLimits
     /// <summary>How far inside the edge of a face nothing lies, in millimetres; nought where none was typed.</summary>
     /// <param name="typed">As typed.</param>
     /// <param name="findings">Takes what cannot be read.</param>
-    public static double Rim(TypedLength typed, List<BlankFinding> findings) => Read(typed, LengthRange.Margin, "Rim that stays clear", findings) ?? 0;
+    public static double Rim(TypedLength typed, List<BlankFinding> findings) =>
+        Read(typed, LengthRange.Margin, "Rim that stays clear", findings) ?? 0;
 
     private static double? Read(TypedLength typed, LengthRange range, string what, List<BlankFinding> findings)
     {

@@ -70,8 +70,7 @@ internal static class BellyReadings
         // Beyond the outermost girths the wall goes on as it went there, which a height that was misread carries to a point.
         var wall = new BelliedWall(new Belly([.. sorted.Select(r => r.Ring)]), height, handle);
         var (rim, whole) = (height.Value.Millimetres, wall.Whole);
-        double[] ends = [wall.Belly.GirthAt(0), wall.Belly.GirthAt(rim), whole.GirthAt(0).Value.Millimetres, whole.GirthAt(rim).Value.Millimetres];
-        if (ends.Any(g => !(g > LeastGirth)))
+        if (new[] { 0, rim }.Any(v => !(wall.Belly.GirthAt(v) > LeastGirth && whole.GirthAt(v).Value.Millimetres > LeastGirth)))
         {
             var (lowest, highest) = (Length.Mm(sorted[0].Ring.V), Length.Mm(sorted[^1].Ring.V));
             findings.Add(new BlankFinding(true, [DimensionKind.Height, DimensionKind.UpTo], Phrase.Say(

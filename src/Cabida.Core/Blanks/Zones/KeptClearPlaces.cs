@@ -41,7 +41,8 @@ internal static class KeptClearPlaces
             }
 
             // Holes that run into one another are one hole, or one of them was measured in wrongly.
-            if (clear.Spec.IsHole && places.FirstOrDefault(p => p.IsHole && p.Face == face && Overlay.Meet(p.Area, area.Value)) is { } other)
+            var met = clear.Spec.IsHole ? places.FirstOrDefault(p => p.IsHole && p.Face == face && Overlay.Meet(p.Area, area.Value)) : null;
+            if (met is { } other)
             {
                 findings.Add(new BlankFinding(false, [], Phrase.Say(
                     $"{clear.Spec.Name:strong} runs into {other.Name:strong}. Look at where both are measured from, and at their sizes.")));

@@ -14,8 +14,8 @@ namespace Cabida.Core.Blanks;
 /// <param name="limits">What narrows every zone on the thing itself.</param>
 /// <param name="extent">How large the thing is at most, while it is not measured and zones may be given outright.</param>
 internal sealed class ZoneLaying(
-    Wall? wall, BelliedWall? bellied, Panel? front, Panel? back, FrameMats? mats, IReadOnlyList<FaceSheet> faces, IReadOnlyList<ReadClear> kept,
-    PanelZone.Limits limits, GivenZone.Extent? extent)
+    Wall? wall, BelliedWall? bellied, Panel? front, Panel? back, FrameMats? mats,
+    IReadOnlyList<FaceSheet> faces, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, GivenZone.Extent? extent)
 {
     private readonly IReadOnlyList<ReadClear> onItself = [.. kept.Where(k => !k.Spec.On.IsOwn)];
 
@@ -45,10 +45,14 @@ internal sealed class ZoneLaying(
     private LaidZone OnItself(Panel panel, ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, ReadZone zone)
     {
         var part = mats?.PartOf(spec.Part) ?? Outcome<Panel>.Of(panel);
-        return part.Problem is { } none
-            ? LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"))
-            // What has no back bears on its one face whatever was said to be on either.
-            : OnPanel(spec, echoes, zone, part.Value, back is null ? onItself : [.. onItself.Where(k => k.Spec.IsOn(part.Value.Face))], limits);
+        if (part.Problem is { } none)
+        {
+            return LaidZone.Fail(spec, echoes, Phrase.Say($"{spec.Name:strong}: {none}"));
+        }
+
+        // What has no back bears on its one face whatever was said to be on either.
+        var bears = back is null ? onItself : [.. onItself.Where(k => k.Spec.IsOn(part.Value.Face))];
+        return OnPanel(spec, echoes, zone, part.Value, bears, limits);
     }
 
     /// <summary>A zone on a face with an outline of its own; the press that covers a garment covers its sleeves.</summary>
