@@ -30,6 +30,10 @@ else if (args is ["composing"])
 {
     ComposingWork.Report();
 }
+else if (args is ["graphics"])
+{
+    GraphicWork.Report();
+}
 else
 {
     // In this process: what is compared is work of milliseconds, and both sides run under the same conditions.

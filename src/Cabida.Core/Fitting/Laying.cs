@@ -80,7 +80,7 @@ internal sealed class Laying
     {
         var ink = new Lazy<IReadOnlyList<FilmInk>>(() => [.. InkOf(part)]);
         // A backing has no ink of its own; it is grown from what is bent.
-        var box = part.Part is BackingPart ? part.Box : Box.Around(ink.Value.Select(i => Box.Of(i.Ink)!.Value)) ?? part.Box;
+        var box = part.Part is BackingPart ? part.Box : Box.Around(ink.Value.Select(i => i.Box).OfType<Box>()) ?? part.Box;
         return new PlacedPart(
             part.Part,
             new PartBody($"{bend!.Key} {rigid} {part.Key}", box, () => ink.Value) { Line = part.Line, Straight = at => part.Motion.Back(bend.Straight(at)), Inner = [.. part.Body.Inner.Select(p => p.Within(part)).Select(Bent)], Repeated = part.Body.Repeated, Stretched = part.Body.Stretched },
@@ -97,6 +97,6 @@ internal sealed class Laying
         // Lines of lettering that only stand together are moved letter by letter as well.
         return rigid && part.Body is { Inner.Count: > 0, Repeated: null } && part.Body.Inner.All(p => p.Part.Action == PartAction.Adds)
             ? part.Body.Inner.Select(p => p.Within(part)).SelectMany(InkOf).GroupBy(i => i.Film).Select(g => new FilmInk(g.Key, Outlines.Join([.. g.SelectMany(i => Outlines.PolygonsOf(i.Ink)).Select(Area (p) => p)])))
-            : part.Ink.Select(i => i with { Ink = bend!.Bent(i.Ink) });
+            : part.Ink.Select(i => new FilmInk(i.Film, bend!.Bent(i.Ink)));
     }
 }

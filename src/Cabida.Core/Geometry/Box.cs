@@ -21,9 +21,17 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     /// <summary>The box scaled about the origin.</summary>
     public Box Scaled(double s) => new(MinX * s, MinY * s, MaxX * s, MaxY * s);
 
+    /// <summary>The box with every side moved out by as much.</summary>
+    public Box Grown(double by) => new(MinX - by, MinY - by, MaxX + by, MaxY + by);
+
+    /// <summary>Whether two boxes have a point in common.</summary>
+    public bool Meets(Box other) => MinX <= other.MaxX && other.MinX <= MaxX && MinY <= other.MaxY && other.MinY <= MaxY;
+
     /// <summary>The smallest box that holds both.</summary>
     public Box With(Box other) => new(
         Math.Min(MinX, other.MinX), Math.Min(MinY, other.MinY), Math.Max(MaxX, other.MaxX), Math.Max(MaxY, other.MaxY));
+
+    internal NetTopologySuite.Geometries.Envelope ToEnvelope() => new(MinX, MaxX, MinY, MaxY);
 
     /// <summary>The smallest box that holds all, or null when there are none.</summary>
     public static Box? Around(IEnumerable<Box> boxes)

@@ -27,18 +27,38 @@ public readonly record struct PlanePoint(double X, double Y)
 [JsonDerivedType(typeof(LineSegmentTo), "line")]
 [JsonDerivedType(typeof(QuadraticTo), "quadratic")]
 [JsonDerivedType(typeof(CubicTo), "cubic")]
-public abstract record CurveSegment(PlanePoint End);
+public abstract record CurveSegment(PlanePoint End)
+{
+    /// <summary>The same stretch with its place changed.</summary>
+    public abstract CurveSegment Moved(Motion by);
+}
 
 /// <summary>A straight stretch.</summary>
-public sealed record LineSegmentTo(PlanePoint End) : CurveSegment(End);
+public sealed record LineSegmentTo(PlanePoint End) : CurveSegment(End)
+{
+    /// <inheritdoc/>
+    public override CurveSegment Moved(Motion by) => new LineSegmentTo(by.Of(End));
+}
 
 /// <summary>A quadratic Bézier stretch.</summary>
-public sealed record QuadraticTo(PlanePoint Control, PlanePoint End) : CurveSegment(End);
+public sealed record QuadraticTo(PlanePoint Control, PlanePoint End) : CurveSegment(End)
+{
+    /// <inheritdoc/>
+    public override CurveSegment Moved(Motion by) => new QuadraticTo(by.Of(Control), by.Of(End));
+}
 
 /// <summary>A cubic Bézier stretch.</summary>
-public sealed record CubicTo(PlanePoint Control1, PlanePoint Control2, PlanePoint End) : CurveSegment(End);
+public sealed record CubicTo(PlanePoint Control1, PlanePoint Control2, PlanePoint End) : CurveSegment(End)
+{
+    /// <inheritdoc/>
+    public override CurveSegment Moved(Motion by) => new CubicTo(by.Of(Control1), by.Of(Control2), by.Of(End));
+}
 
 /// <summary>A closed outline as drawn by its designer, curves kept as curves.</summary>
 /// <param name="Start">Where it begins and ends.</param>
 /// <param name="Segments">Its stretches in order; the closing line is implied.</param>
-public sealed record Contour(PlanePoint Start, IReadOnlyList<CurveSegment> Segments);
+public sealed record Contour(PlanePoint Start, IReadOnlyList<CurveSegment> Segments)
+{
+    /// <summary>The same outline with its place changed.</summary>
+    public Contour Moved(Motion by) => by == Motion.None ? this : new(by.Of(Start), [.. Segments.Select(s => s.Moved(by))]);
+}

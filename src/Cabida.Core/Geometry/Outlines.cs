@@ -1,5 +1,6 @@
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Utilities;
+using NetTopologySuite.Index.Strtree;
 using NetTopologySuite.Operation.Buffer;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -39,33 +40,10 @@ public static class Outlines
     public static Area Join(IReadOnlyList<Area> areas)
     {
         ArgumentNullException.ThrowIfNull(areas);
-        var group = Enumerable.Range(0, areas.Count).ToArray();
-        for (var i = 0; i < areas.Count; i++)
-        {
-            for (var j = i + 1; j < areas.Count; j++)
-            {
-                if (areas[i].EnvelopeInternal.Intersects(areas[j].EnvelopeInternal) && Root(i) != Root(j) && Overlay.Meet(areas[i], areas[j]))
-                {
-                    group[Root(j)] = Root(i);
-                }
-            }
-        }
-
-        var polygons = Enumerable.Range(0, areas.Count).GroupBy(Root).OrderBy(g => g.Min())
-            .Select(g => Union(g.Select(i => areas[i]).ToList()))
-            .SelectMany(PolygonsOf)
+        var polygons = Clusters.Of([.. areas.Select(a => a.EnvelopeInternal)], (i, j) => Overlay.Meet(areas[i], areas[j]))
+            .SelectMany(g => PolygonsOf(Union([.. g.Select(i => areas[i])])))
             .ToArray();
         return polygons.Length == 1 ? polygons[0] : Factory.CreateMultiPolygon(polygons);
-
-        int Root(int i)
-        {
-            while (group[i] != i)
-            {
-                i = group[i] = group[group[i]];
-            }
-
-            return i;
-        }
     }
 
     /// <summary>The polygons of an area, in order.</summary>
@@ -95,28 +73,33 @@ public static class Outlines
     public static Area Placed(Area area, double scale, double dx, double dy)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return Transform(area, new AffineTransformation(scale, 0, dx, 0, scale, dy));
+        return Moved(area, new Motion(scale, 0, dx, 0, scale, dy));
     }
 
     /// <summary>The area mirrored left to right about x = <paramref name="axis"/>.</summary>
     public static Area Mirrored(Area area, double axis)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return Transform(area, new AffineTransformation(-1, 0, 2 * axis, 0, 1, 0));
+        return Moved(area, new Motion(-1, 0, 2 * axis, 0, 1, 0));
     }
 
     /// <summary>The area turned a quarter to the left about the origin.</summary>
     public static Area QuarterTurned(Area area)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return Transform(area, new AffineTransformation(0, -1, 0, 1, 0, 0));
+        return Moved(area, Motion.TurnLeft(90));
     }
 
     /// <summary>The area with its place changed.</summary>
     public static Area Moved(Area area, Motion by)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return by == Motion.None ? area : Transform(area, new AffineTransformation(by.A, by.B, by.C, by.D, by.E, by.F));
+        return by == Motion.None || area.IsEmpty ? area : area switch
+        {
+            Polygon p => MovedPolygon(p, by),
+            MultiPolygon all => Factory.CreateMultiPolygon([.. all.Geometries.Select(p => MovedPolygon((Polygon)p, by))]),
+            _ => new AffineTransformation(by.A, by.B, by.C, by.D, by.E, by.F).Transform(area),
+        };
     }
 
     /// <summary>The area with every point of its outlines moved; long stretches are divided first, so that they can bend.</summary>
@@ -173,7 +156,8 @@ public static class Outlines
             return area;
         }
 
-        return Together([.. PolygonsOf(area).SelectMany(p => p.EnvelopeInternal.Intersects(away.EnvelopeInternal) ? PolygonsOf(Overlay.Difference(p, away)) : [p])]);
+        var near = Near(away);
+        return Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Difference(p, there)) : [p])]);
     }
 
     /// <summary>What of an area lies inside another.</summary>
@@ -181,7 +165,26 @@ public static class Outlines
     {
         ArgumentNullException.ThrowIfNull(area);
         ArgumentNullException.ThrowIfNull(inside);
-        return Together([.. PolygonsOf(area).SelectMany(p => PolygonsOf(Overlay.Intersection(p, inside)))]);
+        var near = Near(inside);
+        return Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]);
+    }
+
+    /// <summary>For a polygon, what of an area lies near it by its boxes, or null: of many small things few concern any one.</summary>
+    private static Func<Polygon, Area?> Near(Area area)
+    {
+        var polygons = PolygonsOf(area).ToList();
+        if (polygons.Count <= 1)
+        {
+            return p => p.EnvelopeInternal.Intersects(area.EnvelopeInternal) ? area : null;
+        }
+
+        var tree = new STRtree<int>();
+        for (var i = 0; i < polygons.Count; i++)
+        {
+            tree.Insert(polygons[i].EnvelopeInternal, i);
+        }
+
+        return p => tree.Query(p.EnvelopeInternal) is { Count: > 0 } found ? Together([.. found.Order().Select(i => polygons[i])]) : null;
     }
 
     /// <summary>Polygons that do not touch, as one area.</summary>
@@ -191,5 +194,34 @@ public static class Outlines
         return polygons.Count == 1 ? polygons[0] : Factory.CreateMultiPolygon([.. polygons]);
     }
 
-    private static Area Transform(Area area, AffineTransformation by) => area.IsEmpty ? area : by.Transform(area);
+    /// <summary>Of a moved area the polygons whose boxes meet a box; the others are not moved at all.</summary>
+    internal static List<Polygon> MovedNear(Area area, Motion by, Box box) => [.. PolygonsOf(area)
+        .Where(p => by.Of(Box.Of(p)!.Value).Meets(box)).Select(p => MovedPolygon(p, by))];
+
+    /// <summary>Whether any polygon of one list has a point in common with any of another.</summary>
+    internal static bool Touch(IReadOnlyList<Polygon> some, IReadOnlyList<Polygon> others)
+    {
+        if (some.Count == 0 || others.Count == 0)
+        {
+            return false;
+        }
+
+        var near = Near(Together(others));
+        return some.Any(p => near(p) is { } there && Overlay.Meet(p, there));
+    }
+
+    private static Polygon MovedPolygon(Polygon polygon, Motion by) =>
+        Factory.CreatePolygon(MovedRing(polygon.ExteriorRing, by), polygon.NumInteriorRings == 0 ? [] : [.. polygon.InteriorRings.Select(h => MovedRing(h, by))]);
+
+    private static LinearRing MovedRing(LineString ring, Motion by)
+    {
+        var from = ring.Coordinates;
+        var to = new Coordinate[from.Length];
+        for (var i = 0; i < from.Length; i++)
+        {
+            to[i] = new Coordinate((by.A * from[i].X) + (by.B * from[i].Y) + by.C, (by.D * from[i].X) + (by.E * from[i].Y) + by.F);
+        }
+
+        return Factory.CreateLinearRing(to);
+    }
 }

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Cabida.Core.Geometry;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -6,14 +5,13 @@ namespace Cabida.Core.Type;
 
 /// <summary>
 /// Areas of glyphs and joined lines in em, kept by face, content and tolerance so that each is flattened and joined
-/// once. Results do not depend on what it holds. Bounded: past its budget it starts again empty.
+/// once. Results do not depend on what it holds. Bounded: what was not asked for while half of the budget was filled is dropped.
 /// </summary>
 /// <param name="budgetBytes">About how much it may hold.</param>
-public sealed class InkCache(long budgetBytes = 96L << 20)
+public sealed class InkCache(long budgetBytes = 192L << 20)
 {
     private const int BytesPerVertex = 40;
-    private readonly ConcurrentDictionary<(string Face, string Line, uint Glyph, int Level), Area> areas = new();
-    private long held;
+    private readonly Kept<(string Face, string Line, uint Glyph, int Level), Area> areas = new(budgetBytes, a => 200 + (BytesPerVertex * (long)a.NumPoints));
 
     /// <summary>
     /// The tolerance level for lettering of this size: the chord error is 2^level em, at most <see cref="Tolerances.Ink"/>
@@ -26,29 +24,11 @@ public sealed class InkCache(long budgetBytes = 96L << 20)
     public static double ChordError(int level) => Math.Pow(2, level);
 
     /// <summary>The joined outline of a line, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Line(string face, string line, int level, Func<Area> make) => Get((face, line, 0, level), make);
+    internal Area Line(string face, string line, int level, Func<Area> make) => areas.Get((face, line, 0, level), make);
 
     /// <summary>The area of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => Get((face, "", glyph, level), make);
+    internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => areas.Get((face, "", glyph, level), make);
 
     /// <summary>Any other area that follows from a key alone, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Derived(string key, Func<Area> make) => Get(("", key, 0, int.MinValue), make);
-
-    private Area Get((string Face, string Line, uint Glyph, int Level) key, Func<Area> make)
-    {
-        if (areas.TryGetValue(key, out var area))
-        {
-            return area;
-        }
-
-        area = make();
-        if (Interlocked.Add(ref held, 200 + (BytesPerVertex * (long)area.NumPoints)) > budgetBytes)
-        {
-            areas.Clear();
-            Interlocked.Exchange(ref held, 0);
-        }
-
-        areas[key] = area;
-        return area;
-    }
+    internal Area Derived(string key, Func<Area> make) => areas.Get(("", key, 0, int.MinValue), make);
 }

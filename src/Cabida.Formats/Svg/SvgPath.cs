@@ -23,7 +23,8 @@ public static class SvgPath
     /// <summary>What coordinates are written to: a thousandth of a millimetre, well below what a cutter resolves.</summary>
     private const double Unit = 0.001;
 
-    private static string Of(IEnumerable<Contour> contours, double? top)
+    /// <summary>Path data of contours as they are.</summary>
+    internal static string Of(IEnumerable<Contour> contours, double? top)
     {
         var d = new StringBuilder();
         foreach (var contour in contours)

@@ -105,7 +105,7 @@ internal static class GraphicEndpoints
             // A picture states its size only by its resolution.
             var perPixel = traced.DotsPerInch is { } dpi ? 25.4 / dpi : SupposedPerPixel;
             var read = new ReadGraphic(
-                [.. traced.Pieces.Value.Select(p => p with { Closed = [.. p.Closed.Select(c => Scaled(c, perPixel * traced.Shrunk))] })], traced.DotsPerInch is not null, perPixel, "96 dots to the inch",
+                [.. traced.Pieces.Value.Select(p => p with { Closed = [.. p.Closed.Select(c => c.Moved(Motion.Scale(perPixel * traced.Shrunk, perPixel * traced.Shrunk)))] })], traced.DotsPerInch is not null, perPixel, "96 dots to the inch",
                 [("96 dots to the inch", 25.4 / 96), ("150 dots to the inch", 25.4 / 150), ("300 dots to the inch", 25.4 / 300)], []);
             var kept = await outlines.Add(read.Pieces, stop);
             return TypedResults.Ok(await library.AddShown(DocumentKinds.Graphic, GraphicFile.Facts(wanted.Name, read, kept.Id), views, stop));
@@ -132,17 +132,6 @@ internal static class GraphicEndpoints
 
         var (picture, shrunk) = read.Value;
         return (picture, shrunk, row.DotsPerInch, GraphicTrace.Of(picture, new GraphicTraceChoice(wanted.Colours, wanted.Threshold, wanted.WithoutBackground, wanted.Specks), stop));
-    }
-
-    private static Contour Scaled(Contour c, double by)
-    {
-        PlanePoint At(PlanePoint p) => new(p.X * by, p.Y * by);
-        return new Contour(At(c.Start), [.. c.Segments.Select(CurveSegment (s) => s switch
-        {
-            CubicTo k => new CubicTo(At(k.Control1), At(k.Control2), At(k.End)),
-            QuadraticTo q => new QuadraticTo(At(q.Control), At(q.End)),
-            _ => new LineSegmentTo(At(s.End)),
-        })]);
     }
 }
 

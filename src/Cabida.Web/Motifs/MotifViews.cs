@@ -58,7 +58,7 @@ internal sealed record MotifGhost(string Path, IReadOnlyList<PartMove> Moves);
 /// <summary>A motif among others.</summary>
 internal sealed record MotifCard(string Id, int Revision, string Name, IReadOnlyList<InkView> Inks, Box? InkBox, IReadOnlyList<string> Fields, IReadOnlyList<string> UsedBy);
 
-internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces, IGraphics graphics, GroundReader grounds, InkCache cache) : IViews<Motif, MotifView>
+internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces, IGraphics graphics, GroundReader grounds, InkCache cache, InkPaths paths) : IViews<Motif, MotifView>
 {
     /// <summary>The name that fills the name field while neither a list nor the motif does.</summary>
     private const string Sample = "Agnieszka";
@@ -71,12 +71,12 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         var composition = Compose(motif, ground.Shape);
         var parts = composition.PartsAt(1);
         var layers = composition.FilmsOf(parts, 1);
-        var ink = FilmLayers(layers, ground.Datum);
+        var ink = layers.Select(l => l.Moved(Motion.Move(ground.Datum.X, ground.Datum.Y))).ToList();
         Film? FilmOf(FilmPly f) => films.GetValueOrDefault(f.FilmId);
         return new MotifView(
             stored.Id, stored.Revision, stored.ChangedAt, motif, SampleOf(motif),
-            [.. ink.Select(i => InkView.Of(i, FilmOf(i.Film)))],
-            Box.Around(ink.Select(i => Box.Of(i.Ink)!.Value)),
+            [.. ink.Select(i => InkView.Of(i.Film, FilmOf(i.Film), paths.Of(i)))],
+            Box.Around(ink.Select(i => i.Box).OfType<Box>()),
             [.. parts.SelectMany(p => p.Moved(ground.Datum.X, ground.Datum.Y).WithInner).Select(Set)],
             ground.View,
             MotifProblems.Of(motif, faces, graphics),
@@ -106,7 +106,7 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         // A group is drawn whole, with all its copies, when something inside it moves.
         var moved = (await Parts(other)).Where(p => p.WithInner.Any(Moves)).ToList();
         return new MotifGhost(
-            string.Concat(moved.SelectMany(p => p.Ink).Select(i => SvgPath.Of(i.Ink, Tolerances.File))),
+            string.Concat(moved.SelectMany(p => p.Ink).Select(paths.Of)),
             [.. moved.SelectMany(p => p.WithInner).Where(p => Moves(p) && stood.ContainsKey(p.Part.Id)).Select(p => new PartMove(p.Part.Id, p.Box.CentreX - stood[p.Part.Id].CentreX, p.Box.CentreY - stood[p.Part.Id].CentreY))]);
 
         static bool Same(Box a, Box b) =>
@@ -121,7 +121,7 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         var composition = Compose(motif, ground.Shape);
         var layers = composition.FilmsOf(composition.PartsAt(1), 1);
         return new MotifCard(
-            stored.Id, stored.Revision, motif.Name, [.. layers.Select(i => InkView.Of(i, films.GetValueOrDefault(i.Film.FilmId)))], Box.Around(layers.Select(i => Box.Of(i.Ink)!.Value)),
+            stored.Id, stored.Revision, motif.Name, [.. layers.Select(i => InkView.Of(i.Film, films.GetValueOrDefault(i.Film.FilmId), paths.Of(i)))], Box.Around(layers.Select(i => i.Box).OfType<Box>()),
             Fields.In(motif), await library.UsedBy(DocumentKinds.Motif, stored.Id, stop));
     }
 
@@ -131,9 +131,6 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
 
     /// <summary>The name that a motif is seen with.</summary>
     public static string SampleOf(Motif motif) => string.IsNullOrWhiteSpace(motif.Sample) ? Sample : motif.Sample.Trim();
-
-    private static List<FilmInk> FilmLayers(IReadOnlyList<FilmInk> layers, PlanePoint datum) =>
-        [.. layers.Select(l => l with { Ink = Outlines.Placed(l.Ink, 1, datum.X, datum.Y) })];
 
     /// <summary>The films that a motif's parts name, as they stand now.</summary>
     private async Task<Dictionary<string, Film>> Films(Motif motif, CancellationToken stop)
@@ -150,11 +147,11 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         return films;
     }
 
-    private static SetPartView Set(PlacedPart part)
+    private SetPartView Set(PlacedPart part)
     {
         var ink = part.Ink.ToList();
         return new SetPartView(
-            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(i => SvgPath.Of(i.Ink, Tolerances.File))), ink.Sum(i => i.Ink.Length) is > 0 and var around ? 2 * ink.Sum(i => i.Ink.Area) / around : 0, part.Line?.Line.Text ?? "", [.. LettersOf(part)]);
+            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)]);
     }
 
     private static IEnumerable<LetterView> LettersOf(PlacedPart placed)

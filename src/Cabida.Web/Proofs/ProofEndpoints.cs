@@ -106,7 +106,7 @@ internal static class ProofEndpoints
             var faces = ReadFace.Of(on);
             var beside = ReadFace.Beside(faces);
             Motion Of(string side) => beside[Math.Max(0, faces.ToList().FindIndex(f => f.Sides.Contains(side)))];
-            IReadOnlyList<FilmInk> films = faces.Count == 1 ? [.. piece.Films] : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, Of(s.Side.Side.Id)) }))];
+            IReadOnlyList<FilmInk> films = faces.Count == 1 ? [.. piece.Films] : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
             return new LaidPiece(
                 films,
                 faces.Count == 1 ? piece.Inks : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
@@ -121,7 +121,7 @@ internal static class ProofEndpoints
         var fit = piece.Fit;
         var (revision, zone, seen) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
         return new ProofPieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. SizesOf(piece, run)], Box.Around(laid.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
+            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. SizesOf(piece, run)], Box.Around(laid.Films.Select(f => f.Box).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
             Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen), seen, piece.MayBeCut);
     }

@@ -152,7 +152,7 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
     private static FittedSide SideOf(ReadSide side, Piece piece, Motion motion)
     {
         var fit = PieceFit.Of(piece with { Own = piece.OwnOn(side.Side.Id) }, side.Ground);
-        return new FittedSide(side, fit, [.. fit.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, motion) })], [.. fit.Findings.Select(f => f with
+        return new FittedSide(side, fit, [.. fit.Films.Select(f => f.Moved(motion))], [.. fit.Findings.Select(f => f with
         {
             Side = side.Side.Id,
             Place = f.Place is { } at ? motion.Of(at) : null,

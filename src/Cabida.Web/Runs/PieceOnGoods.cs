@@ -31,7 +31,7 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
             var next = face.Key.Length == 0 && on.Wall is { } wall
                 ? new PieceOnGoods(
                     SeenDrawing.Blank(wall, laid.First(l => l.Wall is not null).Zone!, turn),
-                    [.. films.Select(f => f with { Ink = SeenDrawing.Seen(wall, f.Ink, turn) })], CanTurn: true)
+                    [.. films.Select(f => new FilmInk(f.Film, SeenDrawing.Seen(wall, f.Ink, turn)))], CanTurn: true)
                 : new PieceOnGoods(FlatDrawing.Whole(laid[0], on.Sheet, laid[1..]), films, CanTurn: false);
             seen = seen?.With(next) ?? next;
         }
@@ -48,7 +48,7 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
         return this with
         {
             Goods = new Drawing(Box.Around([box, moved])!.Value, [.. Goods.Strokes, .. beside], [], []),
-            Films = [.. Films, .. other.Films.Select(f => f with { Ink = Outlines.Moved(f.Ink, by) })],
+            Films = [.. Films, .. other.Films.Select(f => f.Moved(by))],
         };
     }
 }

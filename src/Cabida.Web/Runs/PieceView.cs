@@ -91,7 +91,7 @@ internal sealed record PieceView(
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
             fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
-            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => Box.Of(f.Ink)).OfType<Box>()), MovedOf(s.Fit), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
+            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => f.Box).OfType<Box>()), MovedOf(s.Fit), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
             [.. fit.Concessions.Select(c => c.Message)], fit.Piece.AllOwn.Any(o => !o.IsNone), NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground), piece.Hash, piece.Findings);
     }
 

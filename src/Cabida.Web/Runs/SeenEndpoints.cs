@@ -1,4 +1,5 @@
 using Cabida.Core.Drawings;
+using Cabida.Core.Motifs;
 using Cabida.Web.Blanks;
 using Cabida.Web.Inks;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -32,7 +33,7 @@ internal static class SeenEndpoints
                 return TypedResults.NotFound();
             }
 
-            var onSkin = fitted.Of(run, piece).OnWall(on.Ground).Select(f => f with { Ink = RoundObject.OnSkin(wall, f.Ink) });
+            var onSkin = fitted.Of(run, piece).OnWall(on.Ground).Select(f => new FilmInk(f.Film, RoundObject.OnSkin(wall, f.Ink)));
             return TypedResults.Ok(new ObjectView(
                 RoundObject.Of(wall), [.. onSkin.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
                 GoodsView.Of(run.Blank?.Material), wall.Turn.Degrees));

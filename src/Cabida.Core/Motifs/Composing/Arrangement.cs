@@ -69,7 +69,7 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
 
         IEnumerable<NetTopologySuite.Geometries.Geometry> Ink() => [FilmLayers.Joined(FilmLayers.Of(placed, scales, kept))];
         var box = placed.Any(p => p.Part.Action is PartAction.CutsThrough or PartAction.Confines)
-            ? Box.Around(FilmLayers.Of(placed, scales, kept).Select(i => Box.Of(i.Ink)!.Value))
+            ? Box.Around(FilmLayers.Of(placed, scales, kept).Select(i => i.Box).OfType<Box>())
             : Box.Around(placed.Select(p => p.Box));
         return box is { } b ? new PlanePoint(b.CentreX, b.CentreY) : new PlanePoint(0, 0);
     }

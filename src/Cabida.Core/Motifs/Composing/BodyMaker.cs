@@ -12,6 +12,10 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
 
     private const int MostSizings = 8;
 
+    private readonly Dictionary<string, GraphicInk> graphicInk = parts.Values.OfType<GraphicPart>()
+        .Select(p => (Part: p, Found: graphics.Find(p.OutlinesId))).Where(p => p.Found is not null)
+        .ToDictionary(p => p.Part.Id, p => new GraphicInk(p.Part, p.Found!, cache), StringComparer.Ordinal);
+
     /// <summary>A part drawn; null when it has no ink.</summary>
     /// <param name="part">The part.</param>
     /// <param name="scales">The scales.</param>
@@ -21,7 +25,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         LetteringPart lettering => Lettering(lettering, scales, ground),
         RulePart rule => Rule(rule, rule.Length.At(scales, LengthRange.Artwork), scales),
         ShapePart shape => Shape(shape, scales, ground),
-        GraphicPart graphic => graphics.Find(graphic.OutlinesId) is { } found ? GraphicInk.Body(graphic, found, scales, cache) : null,
+        GraphicPart graphic => graphicInk.GetValueOrDefault(graphic.Id)?.Body(scales),
         GroupPart group => Group(group, scales, ground),
         MatPart mat => Mat(mat, ground),
         _ => null,
@@ -33,7 +37,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         var thickness = rule.Thickness.At(scales, LengthRange.Artwork);
         var box = new Box(0, -thickness / 2, length, thickness / 2);
         return thickness > 0 && length > 0
-            ? new PartBody(FormattableString.Invariant($"rule {length:R} {thickness:R}"), box, () => [new FilmInk(new FilmPly(rule.FilmId, rule.Ply), Outlines.Rectangle(box))])
+            ? new PartBody(FormattableString.Invariant($"rule {length:R} {thickness:R}"), box, new FilmPly(rule.FilmId, rule.Ply), () => Outlines.Rectangle(box))
             : null;
     }
 
@@ -56,7 +60,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         }
 
         var formed = Stretched(part, line, size, form, scales, ground);
-        return formed.Box is not { } box ? null : new PartBody(formed.Key, box, () => [new FilmInk(new FilmPly(part.FilmId, part.Ply), formed.Ink)])
+        return formed.Box is not { } box ? null : new PartBody(formed.Key, box, new FilmPly(part.FilmId, part.Ply), () => formed.Ink)
         {
             Line = formed,
             Stretched = formed.HasBaseline ? StretchOf(formed, new FormedLine(line, size, form, cache)) : 1,
@@ -147,7 +151,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
             part.Hole.At(scales, LengthRange.Margin), part.HoleIn.At(scales, LengthRange.Margin), part.DotGap.At(scales, LengthRange.Margin));
         var outline = ShapeOutlines.Of(part, part.Shape == ShapeKind.Dots ? sizes with { Height = sizes.Width } : sizes);
         return Box.Of(outline) is { } box
-            ? new PartBody(FormattableString.Invariant($"shape {part.Shape} {sizes} {part.Count} {part.Inner:R}"), box, () => [new FilmInk(new FilmPly(part.FilmId, part.Ply), outline)])
+            ? new PartBody(FormattableString.Invariant($"shape {part.Shape} {sizes} {part.Count} {part.Inner:R}"), box, new FilmPly(part.FilmId, part.Ply), () => outline)
             : null;
     }
 
@@ -172,7 +176,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         var middle = Motion.Move(-outside.CentreX, -outside.CentreY);
         var opening = middle.Of(mats.Openings[part.Index - 1]);
         var box = middle.Of(outside);
-        return new PartBody($"mat {box} {opening}", box, () => [new FilmInk(new FilmPly(part.FilmId, part.Index), Outlines.Without(Outlines.Rectangle(box), Outlines.Rectangle(opening)))]);
+        return new PartBody($"mat {box} {opening}", box, new FilmPly(part.FilmId, part.Index), () => Outlines.Without(Outlines.Rectangle(box), Outlines.Rectangle(opening)));
     }
 
     private PartBody? Group(GroupPart group, Scales scales, GroundShape ground)
@@ -184,8 +188,8 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         }
 
         var (copies, result) = RepeatLayout.Of(group.Repeat, one, scales, ground);
-        var once = new Lazy<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, null));
-        var boxes = copies.All(c => c.KeepsBoxes) ? copies.Select(c => c.Of(one)) : once.Value.SelectMany(i => copies.Select(c => Box.Of(Outlines.Moved(i.Ink, c))!.Value));
+        var once = new Lazy<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, cache));
+        var boxes = copies.All(c => c.KeepsBoxes) ? copies.Select(c => c.Of(one)) : once.Value.SelectMany(i => copies.Select(c => i.Moved(c).Box)).OfType<Box>();
         if (Box.Around(boxes) is not { } all)
         {
             return null;
@@ -194,8 +198,9 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         // A ring or a wrap keeps its own middle; the rest are centred by their ink.
         var toMiddle = Motion.Move(-all.CentreX, -all.CentreY);
         var key = FormattableString.Invariant($"group {string.Join('/', inner.Select(p => p.Key))} x {string.Join(' ', copies)}");
-        return new PartBody(key, toMiddle.Of(all), () => [.. once.Value.Select(i => new FilmInk(i.Film, cache.Derived($"{key} {i.Film}", () =>
-            Outlines.Join([.. copies.SelectMany(c => Outlines.PolygonsOf(Outlines.Moved(i.Ink, c.Then(toMiddle))))]))))])
+        // Copies that touch become one; the others stay what one copy is, in another place.
+        return new PartBody(key, toMiddle.Of(all), () => [.. once.Value.Select(i => new FilmInk(
+            i.Film, new LayerInk(cache).With([], copies.SelectMany(c => i.Moved(c.Then(toMiddle)).Pieces))))])
         {
             Origin = toMiddle.Of(default(PlanePoint)),
             Inner = [.. inner.Select(p => p.Then(copies[0]).Then(toMiddle))],

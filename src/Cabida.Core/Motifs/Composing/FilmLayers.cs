@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
@@ -7,100 +5,29 @@ using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Motifs;
 
-/// <summary>
-/// Placed parts → ink by film: each part, in order, does to the ink of its film and ply what its action says. Every state on
-/// the way is kept under a key of all that led to it, so that after a change only what follows it is worked out anew.
-/// </summary>
-internal static class FilmLayers
+/// <summary>Placed parts → ink by film: each part, in order, does to the ink of its film and ply what its action says.</summary>
+internal sealed class FilmLayers
 {
-    /// <summary>Places are rounded to a ten-thousandth of a micrometre, so that rounding does not hide what is the same.</summary>
-    private const int Digits = 7;
+    private readonly Dictionary<FilmPly, IReadOnlyList<PlacedInk>> layers = [];
+    private readonly List<FilmPly> order = [];
+    private readonly Scales scales;
+    private readonly LayerInk ink;
+
+    private FilmLayers(Scales scales, InkCache? cache) => (this.scales, ink) = (scales, new LayerInk(cache));
 
     /// <summary>The ink by film, in the order in which the films lie: the lowest first.</summary>
     /// <param name="parts">The parts in place, in order.</param>
     /// <param name="scales">The scales they are drawn at.</param>
-    /// <param name="cache">Where states are kept; null to keep none.</param>
+    /// <param name="cache">Where results are kept; null to keep none.</param>
     public static IReadOnlyList<FilmInk> Of(IReadOnlyList<PlacedPart> parts, Scales scales, InkCache? cache)
     {
-        if (parts.Count == 0)
-        {
-            return [];
-        }
-
-        // Worked out as seen from the first part, so that a motif that is only moved as a whole is found again.
-        var (x, y) = (parts[0].Motion.C, parts[0].Motion.F);
-        var there = parts.Select(p => p.At(Math.Round(p.Motion.C - x, Digits), Math.Round(p.Motion.F - y, Digits))).ToList();
-        return [.. FromFirst(there, scales, cache).Select(f => f with { Ink = Outlines.Moved(f.Ink, Motion.Move(x, y)) })];
-    }
-
-    private static IReadOnlyList<FilmInk> FromFirst(List<PlacedPart> parts, Scales scales, InkCache? cache)
-    {
-        var layers = new Dictionary<FilmPly, Area>();
-        var keys = new Dictionary<FilmPly, string>();
-        var order = new List<FilmPly>();
+        var all = new FilmLayers(scales, cache);
         for (var i = 0; i < parts.Count; i++)
         {
-            var placed = parts[i];
-            switch (placed.Part)
-            {
-                case BackingPart backing:
-                    Back(backing, i);
-                    break;
-                case MatPart or { Action: PartAction.Adds }:
-                    foreach (var ink in placed.Ink)
-                    {
-                        Act(ink.Film, placed, "+", before => before is null ? ink.Ink : Outlines.Join([.. Outlines.PolygonsOf(before), .. Outlines.PolygonsOf(ink.Ink)]));
-                    }
-
-                    break;
-                default:
-                    // What takes away acts on its own film only, whatever films its drawing is of.
-                    var film = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
-                    Act(film, placed, FormattableString.Invariant($"{placed.Part.Action} {placed.Part.Clearance.At(scales, LengthRange.Margin)}"), before => Taken(before, placed, scales));
-                    break;
-            }
+            all.Take(parts[i], parts.Take(i));
         }
 
-        return [.. order.Where(f => layers.TryGetValue(f, out var ink) && !ink.IsEmpty).Select(f => new FilmInk(f, layers[f]))];
-
-        void Act(FilmPly film, PlacedPart placed, string how, Func<Area?, Area> make)
-        {
-            if (!order.Contains(film))
-            {
-                order.Add(film);
-            }
-
-            var key = keys[film] = Hash($"{keys.GetValueOrDefault(film)}|{film} {how} {placed.Key}");
-            layers[film] = cache is null ? make(layers.GetValueOrDefault(film)) : cache.Derived(key, () => make(layers.GetValueOrDefault(film)));
-        }
-
-        void Back(BackingPart backing, int at)
-        {
-            var film = new FilmPly(backing.FilmId, backing.Ply);
-            var from = parts.Take(at).Where(p => p.Part is not BackingPart && p.Part.Action is PartAction.Adds or PartAction.ClearsAround && (backing.Of.Count == 0 || backing.Of.Contains(p.Part.Id))).ToList();
-            if (from.Count == 0)
-            {
-                return;
-            }
-
-            // It lies under the films it is grown from.
-            if (!order.Contains(film))
-            {
-                var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film))).Where(x => x >= 0).DefaultIfEmpty(order.Count).Min();
-                order.Insert(lowest, film);
-            }
-
-            var by = backing.By.At(scales, LengthRange.Margin);
-            var key = keys[film] = Hash($"{keys.GetValueOrDefault(film)}|{film} backing {by:R} {backing.Solid} {string.Join(';', from.Select(p => p.Key))}");
-            Area Grow()
-            {
-                var under = Outlines.Grown(Outlines.Join([.. from.SelectMany(p => p.Ink.SelectMany(x => Outlines.PolygonsOf(x.Ink)))]), by, Tolerances.Ink);
-                under = backing.Solid ? Outlines.Filled(under) : under;
-                return layers.TryGetValue(film, out var before) ? Outlines.Join([.. Outlines.PolygonsOf(before), .. Outlines.PolygonsOf(under)]) : under;
-            }
-
-            layers[film] = cache is null ? Grow() : cache.Derived(key, Grow);
-        }
+        return [.. all.order.Where(f => all.layers[f].Count > 0).Select(f => new FilmInk(f, all.layers[f]))];
     }
 
     /// <summary>All films' ink as one area.</summary>
@@ -111,21 +38,66 @@ internal static class FilmLayers
         _ => Outlines.Join([.. films.SelectMany(f => Outlines.PolygonsOf(f.Ink))]),
     };
 
-    private static Area Taken(Area? before, PlacedPart placed, Scales scales)
+    private void Take(PlacedPart placed, IEnumerable<PlacedPart> before)
     {
-        var ink = Outlines.Join([.. placed.Ink.SelectMany(i => Outlines.PolygonsOf(i.Ink))]);
-        switch (placed.Part.Action)
+        switch (placed.Part)
         {
-            case PartAction.CutsThrough:
-                return before is null ? Outlines.Empty : Outlines.Without(before, ink);
-            case PartAction.Confines:
-                return before is null ? Outlines.Empty : Outlines.Within(before, ink);
+            case BackingPart backing:
+                Back(backing, [.. before]);
+                break;
+            case MatPart or { Action: PartAction.Adds }:
+                foreach (var own in placed.Ink)
+                {
+                    layers[own.Film] = ink.With(Layer(own.Film, order.Count), own.Pieces);
+                }
+
+                break;
             default:
-                var clearance = placed.Part.Clearance.At(scales, LengthRange.Margin);
-                var left = before is null ? Outlines.Empty : Outlines.Without(before, Outlines.Grown(ink, clearance, Tolerances.Ink));
-                return Outlines.Join([.. Outlines.PolygonsOf(left), .. Outlines.PolygonsOf(ink)]);
+                // What takes away acts on its own film only, whatever films its drawing is of.
+                var film = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
+                layers[film] = Taken(Layer(film, order.Count), placed);
+                break;
         }
     }
 
-    private static string Hash(string text) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text)), 0, 16);
+    /// <summary>The ink of a film so far; one that is new lies at a place among the others.</summary>
+    private IReadOnlyList<PlacedInk> Layer(FilmPly film, int at)
+    {
+        if (layers.TryGetValue(film, out var before))
+        {
+            return before;
+        }
+
+        order.Insert(at, film);
+        return layers[film] = [];
+    }
+
+    private IReadOnlyList<PlacedInk> Taken(IReadOnlyList<PlacedInk> before, PlacedPart placed)
+    {
+        var own = ink.With([], placed.Ink.SelectMany(i => i.Pieces));
+        switch (placed.Part.Action)
+        {
+            case PartAction.CutsThrough:
+                return ink.Without(before, own);
+            case PartAction.Confines:
+                return ink.Within(before, own);
+            default:
+                return ink.With(ink.Without(before, ink.Grown(own, placed.Part.Clearance.At(scales, LengthRange.Margin), solid: false)), own);
+        }
+    }
+
+    private void Back(BackingPart backing, List<PlacedPart> before)
+    {
+        var from = before.Where(p => p.Part is not BackingPart && p.Part.Action is PartAction.Adds or PartAction.ClearsAround && (backing.Of.Count == 0 || backing.Of.Contains(p.Part.Id))).ToList();
+        if (from.Count == 0)
+        {
+            return;
+        }
+
+        // It lies under the films it is grown from.
+        var film = new FilmPly(backing.FilmId, backing.Ply);
+        var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film))).Where(x => x >= 0).DefaultIfEmpty(order.Count).Min();
+        var under = ink.Grown(ink.With([], from.SelectMany(p => p.Ink).SelectMany(i => i.Pieces)), backing.By.At(scales, LengthRange.Margin), backing.Solid);
+        layers[film] = ink.With(Layer(film, lowest), under);
+    }
 }

@@ -4,26 +4,26 @@ using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Motifs;
 
-/// <summary>A sheet of a film that ink is cut from.</summary>
-/// <param name="FilmId">The film; empty for the one the run chooses.</param>
-/// <param name="Ply">Which sheet of it, from 1.</param>
-public readonly record struct FilmPly(string FilmId, int Ply);
-
-/// <summary>Ink of one film.</summary>
-/// <param name="Film">The film.</param>
-/// <param name="Ink">The ink; not empty.</param>
-public sealed record FilmInk(FilmPly Film, Area Ink);
-
 /// <summary>A part drawn at a scale in coordinates of its own. Its box is known at once, its ink only when asked for.</summary>
 public sealed class PartBody
 {
     private readonly Lazy<IReadOnlyList<FilmInk>> ink;
 
+    /// <summary>A body.</summary>
+    /// <param name="key">Tells apart bodies that could differ.</param>
+    /// <param name="box">The box of its ink.</param>
+    /// <param name="ink">Its ink.</param>
     internal PartBody(string key, Box box, Func<IReadOnlyList<FilmInk>> ink)
     {
         Key = key;
         Box = box;
         this.ink = new(ink);
+    }
+
+    /// <summary>A body of one area, drawn in its coordinates.</summary>
+    internal PartBody(string key, Box box, FilmPly film, Func<Area> ink)
+        : this(key, box, () => [new FilmInk(film, [new PlacedInk(key, ink(), Motion.None)])])
+    {
     }
 
     /// <summary>The box of its ink.</summary>
@@ -95,11 +95,11 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
     public IEnumerable<PlacedPart> WithInner => Body.Inner.SelectMany(p => p.Within(this).WithInner).Prepend(this);
 
     /// <summary>Its ink by film, in place.</summary>
-    public IEnumerable<FilmInk> Ink => Body.Ink.Select(i => i with { Ink = Outlines.Moved(i.Ink, Motion) });
+    public IEnumerable<FilmInk> Ink => Body.Ink.Select(i => i.Moved(Motion));
 
     /// <summary>Tells apart placed parts that could differ.</summary>
     internal string Key => $"{Body.Key} {Motion} {Part.Action} {Part.FilmId} {Part.Ply}";
 
     private static Box BoxOf(PartBody body, Motion motion) =>
-        Box.Around(body.Ink.Select(i => Geometry.Box.Of(Outlines.Moved(i.Ink, motion))!.Value)) ?? motion.Of(body.Box);
+        Box.Around(body.Ink.Select(i => i.Moved(motion).Box).OfType<Box>()) ?? motion.Of(body.Box);
 }

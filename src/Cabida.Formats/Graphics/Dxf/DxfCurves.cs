@@ -30,12 +30,7 @@ internal sealed record DxfChain(PlanePoint Start, IReadOnlyList<CurveSegment> Se
     }
 
     /// <summary>The same line in other coordinates.</summary>
-    public DxfChain Moved(Motion by) => new(by.Of(Start), [.. Segments.Select(s => s switch
-    {
-        CubicTo c => (CurveSegment)new CubicTo(by.Of(c.Control1), by.Of(c.Control2), by.Of(c.End)),
-        QuadraticTo q => new QuadraticTo(by.Of(q.Control), by.Of(q.End)),
-        _ => new LineSegmentTo(by.Of(s.End)),
-    })], Closed);
+    public DxfChain Moved(Motion by) => new(by.Of(Start), [.. Segments.Select(s => s.Moved(by))], Closed);
 }
 
 /// <summary>Entities → curves: arcs and ellipses as cubics, splines by knot insertion where they are not rational.</summary>
