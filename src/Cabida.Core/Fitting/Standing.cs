@@ -63,7 +63,10 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
 
     private const int StepsPerPoint = 20;
 
-    /// <summary>The middles of the stretches of an edge between its crossings with the zone's; none where it crosses none.</summary>
+    /// <summary>An end that lies this near a zone's edge touches it, however rounding has it; a share of the edge, and millimetres.</summary>
+    private const double Slack = 1e-7;
+
+    /// <summary>The middles of the stretches of an edge between its crossings with the zone's, its ends counted in; none where it meets none.</summary>
     private static IEnumerable<PlanePoint> Stretches(PlanePoint from, PlanePoint to, ZoneShape zone)
     {
         List<double>? at = null;
@@ -71,7 +74,8 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
         double dx = to.X - from.X, dy = to.Y - from.Y;
         foreach (var e in zone.Edges)
         {
-            if (Math.Max(e.From.X, e.To.X) < minX || Math.Min(e.From.X, e.To.X) > maxX || Math.Max(e.From.Y, e.To.Y) < minY || Math.Min(e.From.Y, e.To.Y) > maxY)
+            if (Math.Max(e.From.X, e.To.X) < minX - Slack || Math.Min(e.From.X, e.To.X) > maxX + Slack
+                || Math.Max(e.From.Y, e.To.Y) < minY - Slack || Math.Min(e.From.Y, e.To.Y) > maxY + Slack)
             {
                 continue;
             }
@@ -83,9 +87,9 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
             }
 
             double ax = e.From.X - from.X, ay = e.From.Y - from.Y, t = ((ax * ey) - (ay * ex)) / across, u = ((ax * dy) - (ay * dx)) / across;
-            if (t is > 0 and < 1 && u is >= 0 and <= 1)
+            if (t is > -Slack and < 1 + Slack && u is >= -Slack and <= 1 + Slack)
             {
-                (at ??= [0, 1]).Add(t);
+                (at ??= [0, 1]).Add(Math.Clamp(t, 0, 1));
             }
         }
 

@@ -68,6 +68,14 @@ public class RoomsTests
             return rooms.Least >= -Tolerances.Fit ? outside.Buffer(-0.002).IsEmpty : outside.Area > 0;
         }, iter: 4000);
 
+    [Fact]
+    public void Ink_as_wide_as_a_notch_that_lies_in_it_does_not_fit()
+    {
+        // All four of its corners are on the zone's edge, and it touches both sides of the notch.
+        var zone = FitShapes.Zone(Outlines.Rectangle(new Box(-60, -40, 60, 40)).Difference(Outlines.Rectangle(new Box(35, -8, 70, 8))), 0, 0);
+        Rooms.Of(Outlines.Rectangle(new Box(29, -8, 55, 8)), zone).Least.ShouldBe(-8, 1e-9);
+    }
+
     /// <summary>
     /// Ink pushed against what limits it, give or take what computed ink may stand outside: at every side the room is what is found by
     /// sweeping it that way, in a zone that is a little smaller at least and in one a little larger at most.
