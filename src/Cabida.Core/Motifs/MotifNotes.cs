@@ -33,7 +33,8 @@ public static class MotifNotes
         ArgumentNullException.ThrowIfNull(parts);
         ArgumentNullException.ThrowIfNull(motif);
         ArgumentNullException.ThrowIfNull(ground);
-        var notes = new List<MotifNote>();
+        List<MotifNote> notes = [.. composition.LeftOut.OrderBy(l => l.Key, StringComparer.Ordinal)
+            .Select(l => new MotifNote(l.Key, Severity.Stop, Phrase.Say($"This part is left out of the picture, and nothing can be made with it. {l.Value}")))];
         foreach (var part in motif.AllParts)
         {
             if (composition.Lines.TryGetValue(part.Id, out var line))

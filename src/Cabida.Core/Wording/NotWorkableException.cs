@@ -5,7 +5,7 @@ namespace Cabida.Core.Wording;
 /// answer with. <see cref="Outcome{T}.Try"/> turns it into the reason at the first place that can name what it is about:
 /// a zone, a part, a piece, a document.
 /// </summary>
-public sealed class NotWorkableException : Exception
+public class NotWorkableException : Exception
 {
     /// <summary>What cannot be worked out, and why.</summary>
     public NotWorkableException(Phrase reason, Exception? cause = null)
@@ -13,4 +13,14 @@ public sealed class NotWorkableException : Exception
 
     /// <summary>Why, in words for the maker.</summary>
     public Phrase Reason { get; }
+}
+
+/// <summary>Work went beyond its bound: not one thing in it fails, all of it is too much.</summary>
+public sealed class TooMuchWorkException : NotWorkableException
+{
+    /// <summary>What is too much.</summary>
+    public TooMuchWorkException(Phrase reason)
+        : base(reason)
+    {
+    }
 }

@@ -18,7 +18,14 @@ public sealed class InkPaths
     public string Of(FilmInk ink)
     {
         ArgumentNullException.ThrowIfNull(ink);
-        return string.Concat(ink.Pieces.Select(p => SvgPath.Of(FittedTo(p).Contours.Select(c => c.Moved(p.Motion)), null)));
+        return string.Concat(ink.Pieces.Select(Of));
+    }
+
+    /// <summary>The path of a piece of ink in its place; y up.</summary>
+    public string Of(PlacedInk piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        return SvgPath.Of(FittedTo(piece).Contours.Select(c => c.Moved(piece.Motion)), null);
     }
 
     /// <summary>About how thick the strokes of ink are: twice its area by the length of its outline; zero for none.</summary>

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Tracing;
+using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Formats.Graphics;
 using Cabida.Formats.Pictures;
@@ -34,25 +35,61 @@ internal sealed record PictureTrace(string PictureId, string Name, int Colours, 
 /// <summary>What tracing would give: paths in pixels, y down.</summary>
 internal sealed record PictureTraceView(double Width, double Height, IReadOnlyList<GraphicPieceView> Pieces, Phrase? Problem);
 
-internal sealed class GraphicViews(Cabida.Store.Library library, IGraphics graphics) : IViews<Graphic, GraphicView>
+/// <summary>A graphic among others. In its picture, pieces of one colour that follow one another are one; its index is that of the first.</summary>
+internal sealed record GraphicCard(string Id, int Revision, Graphic Graphic, Box? Box, IReadOnlyList<GraphicPieceView> Paths);
+
+internal sealed class GraphicViews(Cabida.Store.Library library, IGraphics graphics, InkCache cache, InkPaths paths) : IViews<Graphic, GraphicView>
 {
     private const double DoubledWithin = 0.8;
 
     public async Task<GraphicView> Of(Stored<Graphic> stored, CancellationToken stop)
     {
-        var scale = stored.Document.Scale;
-        var pieces = graphics.Find(stored.Document.OutlinesId)?.Pieces ?? [];
-        var areas = pieces.Select(p => Outlines.Moved(Outlines.FromContours(p.Closed, Tolerances.Ink / scale, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd), Motion.Scale(scale, scale))).ToList();
-        var lines = pieces.Select(p => p.Open.Select(o => CurveFlattening.Flatten(o, Tolerances.Ink / scale, Tolerances.InkTurn).Select(q => new PlanePoint(q.X * scale, q.Y * scale)).ToList()).ToList()).ToList();
-        var boxes = areas.Select(Box.Of).OfType<Box>().Concat(lines.SelectMany(l => l).SelectMany(l => l).Select(p => new Box(p.X, p.Y, p.X, p.Y)));
+        var (views, inks) = PiecesOf(stored.Document);
+        var areas = inks.Select(i => i.Area).ToList();
         var (area, length) = (areas.Sum(a => a.Area), areas.Sum(a => a.Length));
         return new GraphicView(
-            stored.Id, stored.Revision, stored.ChangedAt, stored.Document, Box.Around(boxes),
-            [.. pieces.Select((p, i) => new GraphicPieceView(i, p.Colour, SvgPath.Of(areas[i], Tolerances.File), string.Concat(lines[i].Select(l => SvgPath.OfLine(l, closed: false)))))],
-            length > 0 ? 2 * area / length : null,
-            areas.Sum(a => DoubledOutlines.Count(a, DoubledWithin)),
+            stored.Id, stored.Revision, stored.ChangedAt, stored.Document, BoxOf(stored.Document, inks), views,
+            length > 0 ? 2 * stored.Document.Scale * area / length : null,
+            areas.Sum(a => DoubledOutlines.Count(a, DoubledWithin / stored.Document.Scale)),
             await library.UsedBy(DocumentKinds.Graphic, stored.Id, stop));
     }
+
+    public GraphicCard CardOf(Stored<Graphic> stored)
+    {
+        var (views, inks) = PiecesOf(stored.Document);
+        return new GraphicCard(stored.Id, stored.Revision, stored.Document, BoxOf(stored.Document, inks), [.. RunsOf(views)
+            .Select(r => new GraphicPieceView(r[0].Index, r[0].Colour, string.Concat(r.Select(v => v.Path)), string.Concat(r.Select(v => v.Lines))))]);
+    }
+
+    /// <summary>Pieces of one colour that follow one another.</summary>
+    private static IEnumerable<List<GraphicPieceView>> RunsOf(IReadOnlyList<GraphicPieceView> views)
+    {
+        for (var i = 0; i < views.Count;)
+        {
+            var run = views.Skip(i).TakeWhile(v => v.Colour == views[i].Colour).ToList();
+            yield return run;
+            i += run.Count;
+        }
+    }
+
+    private (IReadOnlyList<GraphicPieceView> Views, IReadOnlyList<PlacedInk> Inks) PiecesOf(Graphic graphic)
+    {
+        if (graphics.Find(graphic.OutlinesId) is not { } outlines)
+        {
+            return ([], []);
+        }
+
+        var inks = outlines.Pieces.Select((_, i) => PieceInk.Of(outlines, i, graphic.Scale, cache)).ToList();
+        string LinesOf(GraphicPiece piece) => string.Concat(PieceInk.LinesOf(piece, graphic.Scale)
+            .Select(l => SvgPath.OfLine(l.Select(p => new PlanePoint(p.X * graphic.Scale, p.Y * graphic.Scale)), closed: false)));
+        return ([.. outlines.Pieces.Select((p, i) => new GraphicPieceView(i, p.Colour, paths.Of(inks[i]), LinesOf(p)))], inks);
+    }
+
+    private Box? BoxOf(Graphic graphic, IReadOnlyList<PlacedInk> inks) => Box.Around([
+        .. inks.Select(i => i.Box).OfType<Box>(),
+        .. (graphics.Find(graphic.OutlinesId)?.Pieces ?? []).SelectMany(p => PieceInk.LinesOf(p, graphic.Scale)).SelectMany(l => l)
+            .Select(p => new Box(p.X * graphic.Scale, p.Y * graphic.Scale, p.X * graphic.Scale, p.Y * graphic.Scale)),
+    ]);
 }
 
 internal static class GraphicEndpoints
@@ -63,8 +100,8 @@ internal static class GraphicEndpoints
     public static void MapGraphics(this RouteGroupBuilder api)
     {
         var group = api.MapGroup("/graphics").WithTags("Graphics");
-        group.MapGet("", async Task<Ok<Listing<GraphicView>>> (Listings listings, IViews<Graphic, GraphicView> views, CancellationToken stop) =>
-            TypedResults.Ok(await listings.Of(DocumentKinds.Graphic, g => views.Of(g, stop), stop))).WithName("ListGraphics");
+        group.MapGet("", async Task<Ok<Listing<GraphicCard>>> (Listings listings, GraphicViews views, CancellationToken stop) =>
+            TypedResults.Ok(await listings.Of(DocumentKinds.Graphic, g => Task.FromResult(views.CardOf(g)), stop))).WithName("ListGraphics");
 
         group.MapPost("", async Task<Results<Ok<GraphicView>, ProblemHttpResult>> (
             string name, HttpRequest request, Cabida.Store.Library library, KeptOutlines outlines, IViews<Graphic, GraphicView> views, CancellationToken stop) =>

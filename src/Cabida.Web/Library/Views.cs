@@ -19,7 +19,8 @@ internal static class Views
         services.AddScoped<GroundReader>();
         services.AddScoped<MotifViews>();
         services.AddScoped<IViews<Motif, MotifView>>(s => s.GetRequiredService<MotifViews>());
-        services.AddScoped<IViews<Graphic, GraphicView>, GraphicViews>();
+        services.AddScoped<GraphicViews>();
+        services.AddScoped<IViews<Graphic, GraphicView>>(s => s.GetRequiredService<GraphicViews>());
         services.AddScoped<IViews<Film, FilmView>, FilmViews>();
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
         services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();

@@ -71,6 +71,8 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         var composition = Compose(motif, ground.Shape);
         var parts = composition.PartsAt(1);
         var layers = composition.FilmsOf(parts, 1);
+        // A part may fail only where it is joined with others; then nothing of it is shown.
+        parts = [.. parts.Where(p => !composition.LeftOut.ContainsKey(p.Part.Id))];
         var ink = layers.Select(l => l.Moved(Motion.Move(ground.Datum.X, ground.Datum.Y))).ToList();
         Film? FilmOf(FilmPly f) => films.GetValueOrDefault(f.FilmId);
         return new MotifView(
@@ -127,7 +129,7 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
 
     /// <summary>The motif with its sample name, against a ground.</summary>
     public Composition Compose(Motif motif, GroundShape ground) => Composition.Of(
-        motif, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = SampleOf(motif) }, new Composing(faces, graphics, ground, cache));
+        motif, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = SampleOf(motif) }, new Composing(faces, graphics, ground, cache, LeavesOutFailing: true));
 
     /// <summary>The name that a motif is seen with.</summary>
     public static string SampleOf(Motif motif) => string.IsNullOrWhiteSpace(motif.Sample) ? Sample : motif.Sample.Trim();

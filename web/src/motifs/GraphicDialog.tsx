@@ -29,7 +29,6 @@ export function GraphicDialog({ onChoose, onClose }: { onChoose: (graphic: View)
       setPicture({ id: kept.id, name: file.name });
     },
   });
-  const graphic = all.data?.find((g) => g.id === chosen);
   return (
     <Modal show onHide={onClose} size="lg" aria-labelledby="graphics-title">
       <Modal.Header closeButton><Modal.Title id="graphics-title">Graphics</Modal.Title></Modal.Header>
@@ -54,7 +53,7 @@ export function GraphicDialog({ onChoose, onClose }: { onChoose: (graphic: View)
                 {add.error && <span className="echo problem" role="alert">{add.error.message}</span>}
               </label>
             </div>
-            {graphic ? <GraphicFacts key={graphic.id} graphic={graphic} onUse={() => onChoose(graphic)} /> : <p className="soft">Choose a graphic, or bring one in. Its size, where it comes from and on what terms are kept with it.</p>}
+            {chosen ? <GraphicFacts key={chosen} id={chosen} onUse={onChoose} /> : <p className="soft">Choose a graphic, or bring one in. Its size, where it comes from and on what terms are kept with it.</p>}
           </div>
         )}
       </Modal.Body>
@@ -62,6 +61,6 @@ export function GraphicDialog({ onChoose, onClose }: { onChoose: (graphic: View)
   );
 }
 
-function Picture({ graphic }: { graphic: View }) {
-  return graphic.box ? <InkPicture label={graphic.graphic.name} box={graphic.box} paths={graphic.pieces.flatMap((p) => [{ d: p.path, className: 'piece-ink', fill: p.colour }, { d: p.lines, className: 'piece-lines' }])} /> : null;
+function Picture({ graphic }: { graphic: Schemas['GraphicCard'] }) {
+  return graphic.box ? <InkPicture label={graphic.graphic.name} box={graphic.box} paths={graphic.paths.flatMap((p) => [{ d: p.path, className: 'piece-ink', fill: p.colour }, { d: p.lines, className: 'piece-lines' }])} /> : null;
 }

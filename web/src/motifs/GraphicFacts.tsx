@@ -10,12 +10,12 @@ import { Distance } from './Distance';
 type View = Schemas['GraphicView'];
 
 /** Where a graphic comes from, on what terms, and how large it is. */
-export function GraphicFacts({ graphic, onUse }: { graphic: View; onUse: () => void }) {
+export function GraphicFacts({ id, onUse }: { id: string; onUse: (graphic: View) => void }) {
   const { units } = useUnits();
   const [measuring, setMeasuring] = useState(false);
-  const params = { path: { id: graphic.id } };
+  const params = { path: { id } };
   const { view, document, edit, undo } = useDocument<View, Schemas['Graphic']>({
-    key: ['graphic', graphic.id],
+    key: ['graphic', id],
     load: () => answer(api.GET('/api/graphics/{id}', { params })),
     save: (body, madeFrom) => answer(api.PUT('/api/graphics/{id}', { params: { ...params, ...made(madeFrom) }, body })),
     undo: (madeFrom) => answer(api.POST('/api/graphics/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
@@ -48,7 +48,7 @@ export function GraphicFacts({ graphic, onUse }: { graphic: View; onUse: () => v
       {view.doubled > 0 && <p className="finding">{view.doubled === 1 ? 'An outline in it seems' : `${view.doubled} outlines in it seem`} to be traced at both sides of a line. Once it is a part, “only one of doubled outlines” keeps the outer.</p>}
       {typeof view.weight === 'number' && <p className="soft small">Its strokes are about {length(view.weight, units, 2)} thick at this size.</p>}
       <p className="graphic-deeds">
-        <button type="button" className="btn btn-sm btn-main" onClick={onUse}>Put it in the motif</button>
+        <button type="button" className="btn btn-sm btn-main" onClick={() => onUse(view)}>Put it in the motif</button>
         <button type="button" className="quiet" onClick={undo}>Undo</button>
       </p>
     </section>

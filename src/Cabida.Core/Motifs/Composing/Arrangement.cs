@@ -67,9 +67,9 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             return middleAtOne is { } one ? new PlanePoint(one.X * scales.Own, one.Y * scales.Own) : SeenMiddle.Of([.. placed.Where(Counts)], centring, Ink) ?? new PlanePoint(0, 0);
         }
 
-        IEnumerable<NetTopologySuite.Geometries.Geometry> Ink() => [FilmLayers.Joined(FilmLayers.Of(placed, scales, kept))];
+        IEnumerable<NetTopologySuite.Geometries.Geometry> Ink() => [FilmLayers.Joined(FilmLayers.Of(placed, scales, kept, bodies.Failing))];
         var box = placed.Any(p => p.Part.Action is PartAction.CutsThrough or PartAction.Confines)
-            ? Box.Around(FilmLayers.Of(placed, scales, kept).Select(i => i.Box).OfType<Box>())
+            ? Box.Around(FilmLayers.Of(placed, scales, kept, bodies.Failing).Select(i => i.Box).OfType<Box>())
             : Box.Around(placed.Select(p => p.Box));
         return box is { } b ? new PlanePoint(b.CentreX, b.CentreY) : new PlanePoint(0, 0);
     }

@@ -5,7 +5,13 @@ using Cabida.Core.Type;
 namespace Cabida.Core.Motifs;
 
 /// <summary>Draws parts at a scale, each in coordinates of its own.</summary>
-internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines, IReadOnlyDictionary<string, Part> parts, IGraphics graphics, InkCache cache)
+/// <param name="lines">The lines of lettering parts.</param>
+/// <param name="parts">All parts by id.</param>
+/// <param name="graphics">The graphics at hand.</param>
+/// <param name="cache">Where outlines are kept.</param>
+/// <param name="failing">Takes note of parts that cannot be drawn.</param>
+internal sealed class BodyMaker(
+    IReadOnlyDictionary<string, LetteringLine> lines, IReadOnlyDictionary<string, Part> parts, IGraphics graphics, InkCache cache, FailingParts failing)
 {
     /// <summary>A line's size is found this precisely where it is not simply proportional.</summary>
     private const double SizePrecision = 1e-7;
@@ -16,11 +22,21 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         .Select(p => (Part: p, Found: graphics.Find(p.OutlinesId))).Where(p => p.Found is not null)
         .ToDictionary(p => p.Part.Id, p => new GraphicInk(p.Part, p.Found!, cache), StringComparer.Ordinal);
 
+    /// <summary>What becomes of parts that cannot be drawn.</summary>
+    public FailingParts Failing => failing;
+
     /// <summary>A part drawn; null when it has no ink.</summary>
     /// <param name="part">The part.</param>
     /// <param name="scales">The scales.</param>
     /// <param name="ground">What it is composed against.</param>
-    public PartBody? Of(Part part, Scales scales, GroundShape ground) => part switch
+    public PartBody? Of(Part part, Scales scales, GroundShape ground) => failing.Try(part.Id, () =>
+    {
+        var body = Drawn(part, scales, ground);
+        // Whether ink can be worked out shows when it is; where that is to be known of each part, at once.
+        return failing.AreLeftOut && body?.Ink is null ? null : body;
+    });
+
+    private PartBody? Drawn(Part part, Scales scales, GroundShape ground) => part switch
     {
         LetteringPart lettering => Lettering(lettering, scales, ground),
         RulePart rule => Rule(rule, rule.Length.At(scales, LengthRange.Artwork), scales),
@@ -188,7 +204,7 @@ internal sealed class BodyMaker(IReadOnlyDictionary<string, LetteringLine> lines
         }
 
         var (copies, result) = RepeatLayout.Of(group.Repeat, one, scales, ground);
-        var once = new Lazy<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, cache));
+        var once = new Lazy<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, cache, failing));
         var boxes = copies.All(c => c.KeepsBoxes) ? copies.Select(c => c.Of(one)) : once.Value.SelectMany(i => copies.Select(c => i.Moved(c).Box)).OfType<Box>();
         if (Box.Around(boxes) is not { } all)
         {

@@ -1,5 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Motifs;
@@ -28,12 +29,14 @@ public sealed class Composition : IScaledInk
     private readonly Motif motif;
     private readonly Composing with;
     private readonly Arrangement arrangement;
+    private readonly FailingParts failing;
     private readonly Dictionary<string, LetteringLine> lines = new(StringComparer.Ordinal);
 
     private Composition(Motif motif, IReadOnlyDictionary<string, string> fields, Composing with)
     {
         this.motif = motif;
         this.with = with;
+        failing = new FailingParts(with.LeavesOutFailing);
         var all = motif.AllParts.DistinctBy(p => p.Id, StringComparer.Ordinal).ToDictionary(p => p.Id, StringComparer.Ordinal);
         foreach (var part in all.Values.OfType<LetteringPart>())
         {
@@ -48,7 +51,7 @@ public sealed class Composition : IScaledInk
         IsFixed = MotifLengths.Of(motif).All(l => l.Scaling != Scaling.Proportional);
         HangsOnGround = all.Values.Any(Hangs);
         AllScales = MotifLengths.Of(motif).All(l => l.Scaling == Scaling.Proportional) && !all.Values.Any(StaysAsItIs) && with.EqualScale is null;
-        arrangement = new Arrangement(motif.Parts, motif.Alignment, new BodyMaker(lines, all, with.Graphics, with.Cache), motif.Centring, AllScales);
+        arrangement = new Arrangement(motif.Parts, motif.Alignment, new BodyMaker(lines, all, with.Graphics, with.Cache, failing), motif.Centring, AllScales);
     }
 
     /// <summary>The lines as set, by part.</summary>
@@ -57,6 +60,9 @@ public sealed class Composition : IScaledInk
     /// <summary>Lines with characters that their face lacks.</summary>
     public IEnumerable<LackingLine> Lacking =>
         motif.AllParts.Where(p => lines.TryGetValue(p.Id, out var line) && line.Missing.Count > 0).Select(p => new LackingLine(p.Id, lines[p.Id]));
+
+    /// <summary>Why parts that were met so far are left out, where failing ones are.</summary>
+    public IReadOnlyDictionary<string, Phrase> LeftOut => failing.Reasons;
 
     /// <summary>The line that holds the name field, when there is one.</summary>
     public string? NamePartId => motif.NameLine?.Id;
@@ -97,11 +103,11 @@ public sealed class Composition : IScaledInk
     public Area InkAt(double scale) => ToFit(arrangement.At(ScalesAt(scale), with.Ground), scale);
 
     /// <summary>The ink of placed parts by film, the lowest film first; kept by content.</summary>
-    public IReadOnlyList<FilmInk> FilmsOf(IReadOnlyList<PlacedPart> parts, double scale) => FilmLayers.Of(parts, ScalesAt(scale), with.Cache);
+    public IReadOnlyList<FilmInk> FilmsOf(IReadOnlyList<PlacedPart> parts, double scale) => FilmLayers.Of(parts, ScalesAt(scale), with.Cache, failing);
 
     /// <summary>The joined ink of placed parts that has to lie in the zone: all but mats, which the frame holds.</summary>
     public Area ToFit(IReadOnlyList<PlacedPart> parts, double scale) =>
-        FilmLayers.Joined(FilmLayers.Of([.. parts.Where(p => p.Part is not MatPart)], ScalesAt(scale), null));
+        FilmLayers.Joined(FilmLayers.Of([.. parts.Where(p => p.Part is not MatPart)], ScalesAt(scale), null, failing));
 
     private Scales ScalesAt(double scale) => new(scale, with.EqualScale ?? scale);
 
@@ -117,4 +123,5 @@ public sealed class Composition : IScaledInk
 /// <param name="Ground">What it is composed against.</param>
 /// <param name="Cache">Where outlines are kept; results do not depend on it.</param>
 /// <param name="EqualScale">The scale of what is equal across the set; null for a piece's own.</param>
-public sealed record Composing(ITypefaces Faces, IGraphics Graphics, GroundShape Ground, InkCache Cache, double? EqualScale = null);
+/// <param name="LeavesOutFailing">Whether a part that cannot be worked out is left out, for a picture; it ends the work otherwise.</param>
+public sealed record Composing(ITypefaces Faces, IGraphics Graphics, GroundShape Ground, InkCache Cache, double? EqualScale = null, bool LeavesOutFailing = false);

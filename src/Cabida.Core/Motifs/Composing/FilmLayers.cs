@@ -19,12 +19,17 @@ internal sealed class FilmLayers
     /// <param name="parts">The parts in place, in order.</param>
     /// <param name="scales">The scales they are drawn at.</param>
     /// <param name="cache">Where results are kept; null to keep none.</param>
-    public static IReadOnlyList<FilmInk> Of(IReadOnlyList<PlacedPart> parts, Scales scales, InkCache? cache)
+    /// <param name="failing">What becomes of parts that cannot be joined or cut; null where they end the work.</param>
+    public static IReadOnlyList<FilmInk> Of(IReadOnlyList<PlacedPart> parts, Scales scales, InkCache? cache, FailingParts? failing = null)
     {
         var all = new FilmLayers(scales, cache);
         for (var i = 0; i < parts.Count; i++)
         {
-            all.Take(parts[i], parts.Take(i));
+            var (part, before) = (parts[i], parts.Take(i));
+            foreach (var (film, ink) in (failing ?? new FailingParts(areLeftOut: false)).Try(part.Part.Id, () => all.Taken(part, before)) ?? [])
+            {
+                all.layers[film] = ink;
+            }
         }
 
         return [.. all.order.Where(f => all.layers[f].Count > 0).Select(f => new FilmInk(f, all.layers[f]))];
@@ -38,25 +43,19 @@ internal sealed class FilmLayers
         _ => Outlines.Join([.. films.SelectMany(f => Outlines.PolygonsOf(f.Ink))]),
     };
 
-    private void Take(PlacedPart placed, IEnumerable<PlacedPart> before)
+    /// <summary>The films that a part changes, as they are after it.</summary>
+    private List<(FilmPly Film, IReadOnlyList<PlacedInk> Ink)> Taken(PlacedPart placed, IEnumerable<PlacedPart> before)
     {
         switch (placed.Part)
         {
             case BackingPart backing:
-                Back(backing, [.. before]);
-                break;
+                return Back(backing, [.. before]);
             case MatPart or { Action: PartAction.Adds }:
-                foreach (var own in placed.Ink)
-                {
-                    layers[own.Film] = ink.With(Layer(own.Film, order.Count), own.Pieces);
-                }
-
-                break;
+                return [.. placed.Ink.Select(own => (own.Film, ink.With(Layer(own.Film, order.Count), own.Pieces)))];
             default:
                 // What takes away acts on its own film only, whatever films its drawing is of.
                 var film = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
-                layers[film] = Taken(Layer(film, order.Count), placed);
-                break;
+                return [(film, Taken(Layer(film, order.Count), placed))];
         }
     }
 
@@ -86,18 +85,18 @@ internal sealed class FilmLayers
         }
     }
 
-    private void Back(BackingPart backing, List<PlacedPart> before)
+    private List<(FilmPly Film, IReadOnlyList<PlacedInk> Ink)> Back(BackingPart backing, List<PlacedPart> before)
     {
         var from = before.Where(p => p.Part is not BackingPart && p.Part.Action is PartAction.Adds or PartAction.ClearsAround && (backing.Of.Count == 0 || backing.Of.Contains(p.Part.Id))).ToList();
         if (from.Count == 0)
         {
-            return;
+            return [];
         }
 
         // It lies under the films it is grown from.
         var film = new FilmPly(backing.FilmId, backing.Ply);
         var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film))).Where(x => x >= 0).DefaultIfEmpty(order.Count).Min();
         var under = ink.Grown(ink.With([], from.SelectMany(p => p.Ink).SelectMany(i => i.Pieces)), backing.By.At(scales, LengthRange.Margin), backing.Solid);
-        layers[film] = ink.With(Layer(film, lowest), under);
+        return [(film, ink.With(Layer(film, lowest), under))];
     }
 }

@@ -22,14 +22,15 @@ internal sealed class GraphicInk
 
     private readonly GraphicPart part;
     private readonly InkCache cache;
-    private readonly List<(GraphicPiece Piece, FilmPly? Film)> kept;
+    private readonly GraphicOutlines graphic;
+    private readonly List<(int Index, GraphicPiece Piece, FilmPly? Film)> kept;
     private readonly List<FilmPly> films;
     private readonly Lazy<string> content;
 
     /// <summary>Takes what is kept of a graphic.</summary>
     public GraphicInk(GraphicPart part, GraphicOutlines graphic, InkCache cache)
     {
-        (this.part, this.cache) = (part, cache);
+        (this.part, this.graphic, this.cache) = (part, graphic, cache);
         var dropped = part.Dropped.ToHashSet();
         var uses = part.Films.DistinctBy(f => f.Colour, StringComparer.OrdinalIgnoreCase).ToDictionary(f => f.Colour, StringComparer.OrdinalIgnoreCase);
         kept = [];
@@ -38,7 +39,7 @@ internal sealed class GraphicInk
             var use = uses.GetValueOrDefault(graphic.Pieces[i].Colour);
             if (!dropped.Contains(i) && use?.Use != ColourUse.LeftOut)
             {
-                kept.Add((graphic.Pieces[i], use?.Use == ColourUse.CutsThrough ? null : new FilmPly(use is { FilmId.Length: > 0 } ? use.FilmId : part.FilmId, part.Ply)));
+                kept.Add((i, graphic.Pieces[i], use?.Use == ColourUse.CutsThrough ? null : new FilmPly(use is { FilmId.Length: > 0 } ? use.FilmId : part.FilmId, part.Ply)));
             }
         }
 
@@ -119,7 +120,7 @@ internal sealed class GraphicInk
         {
             var joined = own.Grow == 0 && own.Within == 0 ? Joined(film, factor, own.Stroke) : InkOf(film, factor, lengths with { Grow = 0, Within = 0 });
             var clean = own.Within > 0 && !part.HolesFilled ? DoubledOutlines.Removed(joined, own.Within) : joined;
-            return Outlines.Grown(clean, own.Grow, InkCache.ChordError(InkCache.LevelFor(factor)));
+            return Outlines.Grown(clean, own.Grow, PieceInk.ErrorAt(factor));
         });
     }
 
@@ -139,7 +140,7 @@ internal sealed class GraphicInk
             {
                 if (kept[i].Film is not { } of || of == film)
                 {
-                    group.AddRange(Outlines.PolygonsOf(AreaOf(kept[i].Piece, factor, stroke)));
+                    group.AddRange(Outlines.PolygonsOf(AreaOf(kept[i].Index, factor, stroke)));
                 }
             }
 
@@ -149,19 +150,17 @@ internal sealed class GraphicInk
         return part.HolesFilled ? Outlines.Filled(ink) : ink;
     }
 
-    private Area AreaOf(GraphicPiece piece, double factor, double stroke)
+    private Area AreaOf(int index, double factor, double stroke)
     {
-        List<Contour> closed = [.. piece.Closed, .. part.Open == OpenOutlines.Closed ? piece.Open : []];
-        var error = InkCache.ChordError(InkCache.LevelFor(factor));
-        var filled = Outlines.FromContours(closed, error, Tolerances.InkTurn, piece.Rule == FillRule.EvenOdd);
-        return part.Open != OpenOutlines.Strokes || piece.Open.Count == 0 || stroke <= 0
-            ? filled
-            : Outlines.Join([.. Outlines.PolygonsOf(filled), .. LinesOf(piece, factor).SelectMany(l => Outlines.PolygonsOf(Outlines.Grown(l, stroke / 2, error)))]);
+        var piece = graphic.Pieces[index];
+        var filled = part.Open == OpenOutlines.Closed && piece.Open.Count > 0
+            ? PieceInk.Filled(piece, [.. piece.Closed, .. piece.Open], factor) : PieceInk.Of(graphic, index, factor, cache).Area;
+        return part.Open != OpenOutlines.Strokes || piece.Open.Count == 0 || stroke <= 0 ? filled
+            : Outlines.Join([.. Outlines.PolygonsOf(filled), .. LinesOf(piece, factor).SelectMany(l => Outlines.PolygonsOf(Outlines.Grown(l, stroke / 2, PieceInk.ErrorAt(factor))))]);
     }
 
     private static IEnumerable<LineString> LinesOf(GraphicPiece piece, double factor) =>
-        piece.Open.Select(c => CurveFlattening.Flatten(c, InkCache.ChordError(InkCache.LevelFor(factor)), Tolerances.InkTurn)).Where(l => l.Count > 1)
-            .Select(l => Outlines.Factory.CreateLineString([.. l.Select(p => p.ToCoordinate())]));
+        PieceInk.LinesOf(piece, factor).Select(l => Outlines.Factory.CreateLineString([.. l.Select(p => p.ToCoordinate())]));
 
     /// <summary>Lengths of the finished piece, or of the file once they are divided by the factor.</summary>
     /// <param name="Stroke">The width of strokes.</param>

@@ -5,6 +5,7 @@ import { useUnits } from '../../units/UnitsContext';
 import { MotifLengthField } from '../MotifLengthField';
 import type { Graphic } from '../parts';
 import { Check, Choice } from './Choice';
+import { PieceChoice } from './PieceChoice';
 import type { FieldsOf } from './context';
 
 interface Props extends FieldsOf<Graphic> {
@@ -30,17 +31,7 @@ export function GraphicFields({ part, films, set: drawn, lettering, problem, onC
         <MotifLengthField label="Strengthened, a side" value={part.strengthen} problem={problem('strengthen')} onChange={(strengthen) => set({ strengthen })} />
         {data && data.graphic.scale !== part.fileScale && <span className="part-fields-row"><button type="button" className="btn btn-sm btn-line" onClick={() => set({ fileScale: data.graphic.scale })}>Take its size as it is known now</button></span>}
       </div>
-      {data?.box && (
-        <svg className="piece-choice" viewBox={`${data.box.minX} ${-data.box.maxY} ${data.box.width} ${data.box.height}`} role="group" aria-label="Pieces; point at one to drop or keep it">
-          <g transform="scale(1 -1)">
-            {data.pieces.map((p) => {
-              const dropped = part.dropped.includes(p.index);
-              const toggle = () => set({ dropped: dropped ? part.dropped.filter((d) => d !== p.index) : [...part.dropped, p.index] });
-              return <path key={p.index} d={p.path || p.lines} tabIndex={0} role="checkbox" aria-checked={!dropped} aria-label={`Piece ${p.index + 1}, ${dropped ? 'dropped' : 'kept'}`} className={`${dropped ? 'piece-dropped' : 'piece-kept'}${p.path ? '' : ' piece-lines'}`} fill={p.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke" onClick={toggle} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); toggle(); } }} />;
-            })}
-          </g>
-        </svg>
-      )}
+      {data && <PieceChoice graphic={data} dropped={part.dropped} onChange={(dropped) => set({ dropped })} />}
       <div className="part-fields">
         <Check label="Holes filled" value={part.holesFilled} onChange={(holesFilled) => set({ holesFilled })} />
         <Check label="Only one of doubled outlines" value={part.doubledRemoved} onChange={(doubledRemoved) => set({ doubledRemoved })} />
