@@ -31,6 +31,9 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     public Box With(Box other) => new(
         Math.Min(MinX, other.MinX), Math.Min(MinY, other.MinY), Math.Max(MaxX, other.MaxX), Math.Max(MaxY, other.MaxY));
 
+    /// <summary>Whether all of another box lies in it.</summary>
+    public bool Holds(Box other) => MinX <= other.MinX && MaxX >= other.MaxX && MinY <= other.MinY && MaxY >= other.MaxY;
+
     internal NetTopologySuite.Geometries.Envelope ToEnvelope() => new(MinX, MaxX, MinY, MaxY);
 
     /// <summary>The smallest box that holds all, or null when there are none.</summary>

@@ -13,6 +13,9 @@ public static class GraphicFile
     /// <summary>Larger drawing files are refused.</summary>
     public const int MostBytes = 25_000_000;
 
+    /// <summary>More pieces than this are refused; a picture of so many dots is stippled finer than it can be weeded.</summary>
+    public const int MostPieces = 20_000;
+
     private const int HeadLength = 8000;
 
     /// <summary>Reads a file.</summary>
@@ -62,6 +65,10 @@ public static class GraphicFile
 
         return minX <= maxX ? new Box(minX, minY, maxX, maxY) : default;
     }
+
+    /// <summary>Why a file of so many pieces is refused; null when it is not.</summary>
+    internal static Phrase? TooMany(string name, int pieces) =>
+        pieces > MostPieces ? Phrase.Say($"{name:strong} has {pieces:#,0} pieces; {MostPieces:#,0} can be worked with. Simplify it, or bring it in by parts.") : null;
 
     internal static Outcome<ReadGraphic> Fail(Phrase why) => Outcome<ReadGraphic>.Fail(why);
 }

@@ -3,18 +3,15 @@ using SkiaSharp;
 
 namespace Cabida.Formats.Graphics;
 
-/// <summary>Paths of the drawing library → contours with their curves, scaled.</summary>
+/// <summary>Paths of the drawing library → contours with their curves.</summary>
 internal static class PathContours
 {
-    /// <summary>Eight quadratics follow a conic to far below the tolerance of ink.</summary>
-    private const int ConicHalvings = 3;
+    /// <summary>A conic of at most this weight turns by more than 45°, and is halved before it becomes a cubic.</summary>
+    private const double WidestConic = 0.92;
 
-    /// <summary>The contours of a path, each closed by filling.</summary>
-    /// <param name="path">The path, y down.</param>
-    /// <param name="scale">Millimetres to its unit; y is turned up.</param>
-    public static List<Contour> Of(SKPath path, double scale)
+    /// <summary>The contours of a path, each closed by filling; in its coordinates.</summary>
+    public static List<Contour> Of(SKPath path)
     {
-        PlanePoint At(SKPoint p) => new(p.X * scale, -p.Y * scale);
         var found = new List<Contour>();
         var segments = new List<CurveSegment>();
         var start = default(PlanePoint);
@@ -38,12 +35,7 @@ internal static class PathContours
                     segments.Add(new CubicTo(At(p[1]), At(p[2]), At(p[3])));
                     break;
                 case SKPathVerb.Conic:
-                    var quads = SKPath.ConvertConicToQuads(p[0], p[1], p[2], walk.ConicWeight(), ConicHalvings);
-                    for (var i = 1; i + 1 < quads.Length; i += 2)
-                    {
-                        segments.Add(new QuadraticTo(At(quads[i]), At(quads[i + 1])));
-                    }
-
+                    Conic(At(p[0]), At(p[1]), At(p[2]), walk.ConicWeight(), segments);
                     break;
                 default:
                     break;
@@ -53,6 +45,8 @@ internal static class PathContours
         Finish();
         return found;
 
+        static PlanePoint At(SKPoint p) => new(p.X, p.Y);
+
         void Finish()
         {
             if (segments.Count > 0)
@@ -61,5 +55,25 @@ internal static class PathContours
                 segments.Clear();
             }
         }
+    }
+
+    /// <summary>
+    /// A conic of weight w, an arc of 2·arccos w on its ellipse, as cubics: their control points lie 4w/3(1 + w) of the way to its own,
+    /// which follows an arc of up to 45° to within 5·10⁻⁶ of its radius.
+    /// </summary>
+    private static void Conic(PlanePoint a, PlanePoint b, PlanePoint c, double weight, List<CurveSegment> into)
+    {
+        if (weight is > 0 and < WidestConic)
+        {
+            // Halving by de Casteljau's scheme in homogeneous coordinates.
+            PlanePoint ab = a.Towards(b, weight / (1 + weight)), bc = c.Towards(b, weight / (1 + weight)), middle = ab.Towards(bc, 0.5);
+            var half = Math.Sqrt((1 + weight) / 2);
+            Conic(a, ab, middle, half, into);
+            Conic(middle, bc, c, half, into);
+            return;
+        }
+
+        var share = 4 * weight / (3 * (1 + weight));
+        into.Add(new CubicTo(a.Towards(b, share), c.Towards(b, share), c));
     }
 }

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Formats.Graphics;
 using Cabida.Formats.Graphics.Dxf;
 
 namespace Cabida.Formats.Tests.Passes;
@@ -9,7 +10,7 @@ public class DxfPassTests
     private static DxfEntity Entity(string kind, params (int Code, double Value)[] values) =>
         new(kind, [.. values.Select(v => (v.Code, v.Value.ToString("R", System.Globalization.CultureInfo.InvariantCulture)))]);
 
-    private static List<PlanePoint> Flat(DxfChain chain) => CurveFlattening.Flatten(new Contour(chain.Start, chain.Segments), 1e-4, 0.02);
+    private static List<PlanePoint> Flat(LineChain chain) => CurveFlattening.Flatten(new Contour(chain.Start, chain.Segments), 1e-4, 0.02);
 
     [Fact]
     public void Reading_tags_gathers_header_layers_blocks_and_old_polylines()
@@ -20,7 +21,7 @@ public class DxfPassTests
             "0", "SECTION", "2", "ENTITIES", "0", "POLYLINE", "70", "1", "0", "VERTEX", "10", "5", "20", "6", "0", "VERTEX", "10", "7", "20", "8", "42", "0.5", "0", "SEQEND", "0", "LINE", "8", "cut", "0", "ENDSEC", "0", "EOF", "");
         var tags = DxfTags.Read("a.dxf", text).Value;
         (tags.Version, tags.Unit).ShouldBe(("AC1009", 4));
-        tags.LayerColours["CUT"].ShouldBe(-3);
+        tags.Layers["CUT"].ShouldBe(new DxfLayer(3, IsOff: true, IsFrozen: false));
         tags.Blocks["b"].Base.ShouldBe(new PlanePoint(1, 2));
         tags.Blocks["B"].Entities.ShouldHaveSingleItem().Kind.ShouldBe("CIRCLE");
         tags.Entities.Select(e => e.Kind).ShouldBe(["LWPOLYLINE", "LINE"]);

@@ -2,37 +2,6 @@ using Cabida.Core.Geometry;
 
 namespace Cabida.Formats.Graphics.Dxf;
 
-/// <summary>A line of curves with two ends, or none when it closes.</summary>
-/// <param name="Start">Where it begins.</param>
-/// <param name="Segments">Its stretches.</param>
-/// <param name="Closed">Whether it closes by itself.</param>
-internal sealed record DxfChain(PlanePoint Start, IReadOnlyList<CurveSegment> Segments, bool Closed)
-{
-    /// <summary>Where it ends.</summary>
-    public PlanePoint End => Segments[^1].End;
-
-    /// <summary>The same line run through from its end.</summary>
-    public DxfChain Reversed()
-    {
-        var back = new List<CurveSegment>();
-        for (var i = Segments.Count - 1; i >= 0; i--)
-        {
-            var to = i == 0 ? Start : Segments[i - 1].End;
-            back.Add(Segments[i] switch
-            {
-                CubicTo c => new CubicTo(c.Control2, c.Control1, to),
-                QuadraticTo q => new QuadraticTo(q.Control, to),
-                _ => new LineSegmentTo(to),
-            });
-        }
-
-        return new DxfChain(End, back, Closed);
-    }
-
-    /// <summary>The same line in other coordinates.</summary>
-    public DxfChain Moved(Motion by) => new(by.Of(Start), [.. Segments.Select(s => s.Moved(by))], Closed);
-}
-
 /// <summary>Entities → curves: arcs and ellipses as cubics, splines by knot insertion where they are not rational.</summary>
 internal static class DxfCurves
 {
@@ -43,12 +12,12 @@ internal static class DxfCurves
     private const double Flat = 1e-9;
 
     /// <summary>The curve of an entity in the file's unit; null when it draws none.</summary>
-    public static DxfChain? Of(DxfEntity e)
+    public static LineChain? Of(DxfEntity e)
     {
         switch (e.Kind)
         {
             case "LINE":
-                return new DxfChain(e.Point(10), [new LineSegmentTo(e.Point(11))], false);
+                return new LineChain(e.Point(10), [new LineSegmentTo(e.Point(11))], false);
             case "CIRCLE":
                 return Arc(e.Point(10), new(e.Of(40), 0), 1, 0, 2 * Math.PI, true);
             case "ARC":
@@ -56,20 +25,21 @@ internal static class DxfCurves
                 return Arc(e.Point(10), new(e.Of(40), 0), 1, from, to > from ? to : to + (2 * Math.PI), false);
             case "ELLIPSE":
                 var end = e.Of(42, 2 * Math.PI);
-                return Arc(e.Point(10), e.Point(11), e.Of(40, 1), e.Of(41), end > e.Of(41) ? end : end + (2 * Math.PI), Math.Abs(end - e.Of(41) - (2 * Math.PI)) < 1e-6);
+                // Its axes are of the page; seen from behind it runs the other way round.
+                return Arc(e.Point(10), e.Point(11), e.Of(40, 1) * (e.FacesAway ? -1 : 1), e.Of(41), end > e.Of(41) ? end : end + (2 * Math.PI), Math.Abs(end - e.Of(41) - (2 * Math.PI)) < 1e-6);
             case "LWPOLYLINE":
                 return Polyline(e);
             case "SPLINE":
                 return Spline(e);
-            case "SOLID":
-                return e.Points(10) is { Count: > 0 } ? new DxfChain(e.Point(10), [new LineSegmentTo(e.Point(11)), new LineSegmentTo(e.Point(13)), new LineSegmentTo(e.Point(12))], true) : null;
+            case "SOLID" or "TRACE":
+                return e.Points(10) is { Count: > 0 } ? new LineChain(e.Point(10), [new LineSegmentTo(e.Point(11)), new LineSegmentTo(e.Point(13)), new LineSegmentTo(e.Point(12))], true) : null;
             default:
                 return null;
         }
     }
 
     /// <summary>An arc of an ellipse as cubics.</summary>
-    private static DxfChain? Arc(PlanePoint centre, PlanePoint major, double ratio, double from, double to, bool closed)
+    private static LineChain? Arc(PlanePoint centre, PlanePoint major, double ratio, double from, double to, bool closed)
     {
         if (Math.Abs(major.X) + Math.Abs(major.Y) < Flat)
         {
@@ -90,13 +60,13 @@ internal static class DxfCurves
                 At(Math.Cos(b), Math.Sin(b))));
         }
 
-        return new DxfChain(At(Math.Cos(from), Math.Sin(from)), segments, closed);
+        return new LineChain(At(Math.Cos(from), Math.Sin(from)), segments, closed);
 
         PlanePoint At(double c, double s) => new(centre.X + (c * major.X) - (s * ratio * major.Y), centre.Y + (c * major.Y) + (s * ratio * major.X));
     }
 
     /// <summary>A polyline; a bulge is the tangent of a quarter of its arc's angle, positive to the left.</summary>
-    private static DxfChain? Polyline(DxfEntity e)
+    private static LineChain? Polyline(DxfEntity e)
     {
         var vertices = Vertices(e);
         var closed = ((int)e.Of(70) & 1) == 1;
@@ -127,7 +97,7 @@ internal static class DxfCurves
             segments.Add(arc.Segments[^1] is CubicTo last ? last with { End = b } : new LineSegmentTo(b));
         }
 
-        return new DxfChain(vertices[0].At, segments, closed);
+        return new LineChain(vertices[0].At, segments, closed);
     }
 
     private static List<(PlanePoint At, double Bulge)> Vertices(DxfEntity e)
@@ -154,13 +124,13 @@ internal static class DxfCurves
         return vertices;
     }
 
-    private static DxfChain? Spline(DxfEntity e)
+    private static LineChain? Spline(DxfEntity e)
     {
         var degree = (int)e.Of(71, 3);
         var (knots, control, weights) = (e.All(40), e.Points(10), e.All(41));
         if (control.Count == 0 && e.Points(11) is { Count: > 1 } through)
         {
-            return new DxfChain(through[0], [.. through.Skip(1).Select(p => new LineSegmentTo(p))], false);
+            return FitSpline.Through(through, e.Has(12) ? e.Point(12) : null, e.Has(13) ? e.Point(13) : null, ((int)e.Of(70) & 1) == 1);
         }
 
         if (degree is < 1 or > 11 || control.Count <= degree || knots.Length != control.Count + degree + 1)
@@ -200,7 +170,7 @@ internal static class DxfCurves
             }
         }
 
-        return segments.Count == 0 ? null : new DxfChain(points[0], segments, false);
+        return segments.Count == 0 ? null : new LineChain(points[0], segments, ((int)e.Of(70) & 1) == 1);
 
         PlanePoint Blossom(int span, double[] at)
         {

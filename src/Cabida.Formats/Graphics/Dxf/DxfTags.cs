@@ -15,6 +15,15 @@ internal sealed record DxfEntity(string Kind, List<(int Code, string Value)> Val
     /// <summary>The first value of a code as text; empty when there is none.</summary>
     public string Text(int code) => Values.FirstOrDefault(v => v.Code == code).Value ?? "";
 
+    /// <summary>Whether there is a value of a code.</summary>
+    public bool Has(int code) => Values.Exists(v => v.Code == code);
+
+    /// <summary>Whether it is seen from behind, as mirrored parts are stored.</summary>
+    public bool FacesAway => Of(230, 1) < 0;
+
+    /// <summary>Whether it lies aslant to the page, or stands on it.</summary>
+    public bool IsAslant => Math.Abs(Math.Abs(Of(230, 1)) - 1) > 1e-6 && (Math.Abs(Of(210)) > 1e-6 || Math.Abs(Of(220)) > 1e-6);
+
     /// <summary>A point by the code of its x.</summary>
     public PlanePoint Point(int code) => new(Of(code), Of(code + 10));
 
@@ -26,6 +35,12 @@ internal sealed record DxfEntity(string Kind, List<(int Code, string Value)> Val
     public double[] All(int code) => [.. Values.Where(v => v.Code == code).Select(v => DxfTags.Number(v.Value))];
 }
 
+/// <summary>A layer of a DXF file.</summary>
+/// <param name="Colour">Its colour number.</param>
+/// <param name="IsOff">Whether it is switched off.</param>
+/// <param name="IsFrozen">Whether it is frozen.</param>
+internal sealed record DxfLayer(int Colour, bool IsOff, bool IsFrozen);
+
 /// <summary>A block of a DXF file.</summary>
 /// <param name="Base">What its insertions put in place.</param>
 /// <param name="Entities">What it draws.</param>
@@ -34,11 +49,11 @@ internal sealed record DxfBlock(PlanePoint Base, IReadOnlyList<DxfEntity> Entiti
 /// <summary>The first pass: text → header, layers, blocks and entities.</summary>
 /// <param name="Version">As the header says; empty when it does not.</param>
 /// <param name="Unit">The number of its unit; 0 when it does not say.</param>
-/// <param name="LayerColours">The colour number of each layer; negative for one that is switched off.</param>
+/// <param name="Layers">The layers by name.</param>
 /// <param name="Blocks">By name.</param>
 /// <param name="Entities">What is drawn.</param>
 internal sealed record DxfTags(
-    string Version, int Unit, IReadOnlyDictionary<string, int> LayerColours, IReadOnlyDictionary<string, DxfBlock> Blocks, IReadOnlyList<DxfEntity> Entities)
+    string Version, int Unit, IReadOnlyDictionary<string, DxfLayer> Layers, IReadOnlyDictionary<string, DxfBlock> Blocks, IReadOnlyList<DxfEntity> Entities)
 {
     private const int MostPairs = 12_000_000;
 
@@ -99,19 +114,21 @@ internal sealed record DxfTags(
 
         return sections.TryGetValue("ENTITIES", out var entities)
             ? Outcome<DxfTags>.Of(new DxfTags(
-                version, (int)Number(variables.GetValueOrDefault("$INSUNITS", "0")), Layers(sections.GetValueOrDefault("TABLES", [])), BlocksOf(sections.GetValueOrDefault("BLOCKS", [])), Joined(entities)))
+                version, (int)Number(variables.GetValueOrDefault("$INSUNITS", "0")), LayersOf(sections.GetValueOrDefault("TABLES", [])), BlocksOf(sections.GetValueOrDefault("BLOCKS", [])), Joined(entities)))
             : Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} has no section of entities, so there is nothing to bring in."));
     }
 
     /// <summary>A number; zero when it is none.</summary>
     public static double Number(string text) => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) ? n : 0;
 
-    private static Dictionary<string, int> Layers(List<DxfEntity> tables)
+    /// <summary>A layer whose colour is negative is switched off; the lowest bit of its flags says that it is frozen.</summary>
+    private static Dictionary<string, DxfLayer> LayersOf(List<DxfEntity> tables)
     {
-        var layers = new Dictionary<string, int>(StringComparer.OrdinalIgnoreCase);
+        var layers = new Dictionary<string, DxfLayer>(StringComparer.OrdinalIgnoreCase);
         foreach (var layer in tables.Where(t => t.Kind == "LAYER" && t.Text(2).Length > 0))
         {
-            layers[layer.Text(2)] = (int)layer.Of(62, 7);
+            var colour = (int)layer.Of(62, 7);
+            layers[layer.Text(2)] = new DxfLayer(Math.Abs(colour), colour < 0, ((int)layer.Of(70) & 1) == 1);
         }
 
         return layers;
@@ -142,10 +159,10 @@ internal sealed record DxfTags(
             var entity = entities[i];
             if (entity.Kind == "POLYLINE")
             {
-                var line = new DxfEntity("LWPOLYLINE", [.. entity.Values.Where(v => v.Code is 8 or 62 or 70 or 230)]);
+                var line = new DxfEntity("LWPOLYLINE", [.. entity.Values.Where(v => v.Code is 6 or 8 or 40 or 41 or 60 or 62 or 67 or 70 or 210 or 220 or 230 or 420)]);
                 for (; i + 1 < entities.Count && entities[i + 1].Kind == "VERTEX"; i++)
                 {
-                    line.Values.AddRange(entities[i + 1].Values.Where(v => v.Code is 10 or 20 or 42));
+                    line.Values.AddRange(entities[i + 1].Values.Where(v => v.Code is 10 or 20 or 40 or 41 or 42));
                 }
 
                 joined.Add(line);

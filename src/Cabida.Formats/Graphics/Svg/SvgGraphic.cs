@@ -1,16 +1,13 @@
+using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Wording;
-using SkiaSharp;
 
 namespace Cabida.Formats.Graphics.Svg;
 
 /// <summary>An SVG file as a graphic.</summary>
 internal static class SvgGraphic
 {
-    private const double UsualWidth = 300;
-    private const double UsualHeight = 150;
-
-    /// <summary>What a unit of a file may be that does not say: the usual habits of drawing programs.</summary>
+    /// <summary>What a pixel of a file may be that does not say: the usual habits of drawing programs.</summary>
     private static readonly (string Words, double PerUnit)[] Habits =
     [
         ("96 units to the inch", 25.4 / 96), ("72 units to the inch", 25.4 / 72), ("90 units to the inch", 25.4 / 90), ("a unit is a millimetre", 1),
@@ -24,57 +21,55 @@ internal static class SvgGraphic
             return GraphicFile.Fail(problem);
         }
 
-        var root = parsed.Value;
-        var page = Page.Of(root);
-        var walk = new SvgWalk(root, Math.Max(page.Width, page.Height), linesOnly);
-        walk.Draw(root, SKMatrix.Identity, page.Width, page.Height);
-        if (walk.NotFinite)
+        var (root, leftOut) = (parsed.Value, new SortedSet<string>(StringComparer.Ordinal));
+        var styles = SvgStyles.Of(name, root, leftOut);
+        if (styles.Problem is { } many)
         {
-            return GraphicFile.Fail(Phrase.Say($"{name:strong} has coordinates that are no finite numbers."));
+            return GraphicFile.Fail(many);
         }
 
-        if (walk.TooMuch)
+        var page = SvgPage.Of(root, styles.Value.Of(root, null));
+        var walk = new SvgWalk(root, styles.Value, page, leftOut, linesOnly);
+        walk.Draw(root, page);
+        if (walk.Refused is { } refused)
         {
-            return GraphicFile.Fail(Phrase.Say($"{name:strong} has more than {SvgWalk.MostPoints:#,0} points. Simplify it, and bring it in again."));
+            return GraphicFile.Fail(Phrase.Say($"{name:strong} {refused}"));
         }
 
-        List<GraphicPiece> pieces = [.. walk.Drawn.Select(d => new GraphicPiece(d.Colour, d.Rule, PathContours.Of(d.Path, page.PerUnit), [])).Where(p => p.Closed.Count > 0)];
-        walk.Drawn.ForEach(d => d.Path.Dispose());
+        var up = Motion.Scale(SvgValues.MillimetresPerUnit, -SvgValues.MillimetresPerUnit);
+        IReadOnlyList<GraphicPiece> pieces = linesOnly ? LinesOf(walk.Lines, up)
+            : [.. walk.Drawn.Select(d => new GraphicPiece(d.Colour, d.Rule, [.. d.Contours.Select(c => c.Moved(up))], []))];
+        if (GraphicFile.TooMany(name, pieces.Count) is { } tooMany)
+        {
+            return GraphicFile.Fail(tooMany);
+        }
+
         if (pieces.Count == 0)
         {
-            return GraphicFile.Fail(walk.LeftOut.Count > 0
-                ? Phrase.Say($"{name:strong} holds nothing that can be cut, only {string.Join(" and ", walk.LeftOut)}.")
+            return GraphicFile.Fail(leftOut.Count > 0
+                ? Phrase.Say($"{name:strong} holds nothing that can be cut, only {string.Join(" and ", leftOut)}.")
                 : Phrase.Say($"{name:strong} holds nothing that can be cut."));
         }
 
-        List<Phrase> notes = [.. walk.LeftOut.Select(l => Phrase.Say($"Left out: {l}."))];
+        List<Phrase> notes = [.. leftOut.Select(l => Phrase.Say($"Left out: {l}."))];
+        if (walk.SeenThrough > 0)
+        {
+            notes.Add(Phrase.Say(
+                $"{(walk.SeenThrough == 1 ? "A shape is" : $"{walk.SeenThrough} shapes are")} seen through, as shades are. Film is not: say of each such colour whether it is cut, cuts through, or is left out."));
+        }
+
         return Outcome<ReadGraphic>.Of(new ReadGraphic(pieces, page.Stated, page.PerUnit, Habits[0].Words, Habits, notes));
     }
 
-    /// <summary>The page of a file.</summary>
-    /// <param name="Width">Across, in the units its drawing is in.</param>
-    /// <param name="Height">Down.</param>
-    /// <param name="PerUnit">Millimetres to such a unit.</param>
-    /// <param name="Stated">Whether the file says so by a physical unit.</param>
-    private sealed record Page(double Width, double Height, double PerUnit, bool Stated)
+    /// <summary>Lines joined where their ends meet, those that close apart from those that do not; what meets no other is closed where it is filled.</summary>
+    private static IReadOnlyList<GraphicPiece> LinesOf(IReadOnlyList<(DrawnLine Line, bool IsFilled)> lines, Motion up)
     {
-        public static Page Of(SvgNode root)
-        {
-            var (width, height) = (root.Of("width"), root.Of("height"));
-            var box = SvgValues.Numbers(root.Of("viewBox"));
-            var has = box is [_, _, > 0, > 0];
-            var (w, h) = has ? (box[2], box[3]) : (SvgValues.Length(width, UsualWidth, UsualWidth), SvgValues.Length(height, UsualHeight, UsualHeight));
-            // The side that names a physical unit says how large a unit of the drawing is.
-            foreach (var (text, units) in new[] { (width, w), (height, h) })
-            {
-                if (SvgValues.UnitOf(text) is { } unit && SvgValues.Millimetres(unit) is { } mm && SvgValues.Numbers(text) is [> 0 and var n, ..])
-                {
-                    return new Page(w, h, has ? n * mm / units : SvgValues.MillimetresPerUnit, true);
-                }
-            }
-
-            var pixels = has && SvgValues.UnitOf(width) is "" or "px" && SvgValues.Numbers(width) is [> 0 and var px, ..] ? px / w : 1;
-            return new Page(w, h, SvgValues.MillimetresPerUnit * pixels, false);
-        }
+        var chains = lines.Where(l => l.Line.Line.Segments.Count > 0)
+            .Select(l => (Chain: new LineChain(l.Line.Line.Start, l.Line.Line.Segments, l.Line.Closed).Moved(up), l.IsFilled)).ToList();
+        var filled = chains.Where(c => c.IsFilled).Select(c => c.Chain).ToHashSet(ReferenceEqualityComparer.Instance);
+        var (closed, open) = LineChains.Join([.. chains.Select(c => c.Chain)]);
+        return [
+            .. closed.Concat(open.Where(filled.Contains)).Select(c => new GraphicPiece("#000000", FillRule.NonZero, [c.Contour], [])),
+            .. open.Where(c => !filled.Contains(c)).Select(c => new GraphicPiece("#000000", FillRule.NonZero, [], [c.Contour]))];
     }
 }

@@ -1,20 +1,21 @@
 namespace Cabida.Formats.Graphics.Svg;
 
+/// <summary>What a shape is filled or stroked with.</summary>
+/// <param name="Colour">As <c>#rrggbb</c>.</param>
+/// <param name="Alpha">How much of it is seen, from 0 to 1.</param>
+internal readonly record struct SvgPaint(string Colour, double Alpha);
+
 /// <summary>What colour fills and strokes are; gradients count as their first colour, patterns as grey, and both are told.</summary>
 internal sealed class SvgPaints(Dictionary<string, SvgNode> byId, SvgStyles styles, SortedSet<string> leftOut)
 {
     private const int DeepestReferences = 32;
 
     /// <summary>The colour of a fill or stroke; null when there is none.</summary>
-    public string? Of(SvgStyle style, string what, string otherwise)
+    public SvgPaint? Of(SvgStyle style, string what, string otherwise)
     {
-        if (style.Of(what + "-opacity") is "0" or "0%" or "0.0")
-        {
-            return null;
-        }
-
+        var seen = SvgValues.Share(style.Of(what + "-opacity"));
         var value = style.Of(what, otherwise).Trim();
-        if (value is "none" or "transparent")
+        if (value == "none" || seen == 0)
         {
             return null;
         }
@@ -26,24 +27,41 @@ internal sealed class SvgPaints(Dictionary<string, SvgNode> byId, SvgStyles styl
             if (byId.TryGetValue(id, out var server))
             {
                 leftOut.Add(server.Name == "pattern" ? "the pattern of a fill, which is cut as a plain one" : "the shades of a gradient, which is cut in its first colour");
-                return Stop(server) ?? "#808080";
+                return server.Name == "pattern" ? new SvgPaint("#808080", seen) : Stop(server, seen);
             }
 
             // What stands behind the reference is used when it leads nowhere.
             value = end + 1 < value.Length ? value[(end + 1)..].Trim() : "none";
-            return value.Length == 0 || value == "none" ? null : SvgValues.Colour(value);
+            if (value.Length == 0 || value == "none")
+            {
+                return null;
+            }
         }
 
-        return value.Equals("currentcolor", StringComparison.OrdinalIgnoreCase) ? SvgValues.Colour(style.Of("color", "black")) ?? "#000000" : SvgValues.Colour(value) ?? "#000000";
+        if (value.Equals("currentcolor", StringComparison.OrdinalIgnoreCase))
+        {
+            value = style.Of("color", "black");
+        }
+
+        if (SvgValues.Paint(value) is not { } paint)
+        {
+            leftOut.Add($"a colour that is not understood (“{(value.Length > 30 ? value[..30] + "…" : value)}”), which is cut as black");
+            return new SvgPaint("#000000", seen);
+        }
+
+        return paint.Alpha * seen > 0 ? new SvgPaint(paint.Colour, paint.Alpha * seen) : null;
     }
 
-    private string? Stop(SvgNode server)
+    /// <summary>The first colour of a gradient that is seen at all.</summary>
+    private SvgPaint? Stop(SvgNode server, double seen)
     {
         for (var depth = 0; depth < DeepestReferences; depth++)
         {
-            if (server.Children.Find(c => c.Name == "stop") is { } stop)
+            var stops = server.Children.Where(c => c.Name == "stop").Select(c => styles.Of(c, null))
+                .Select(s => (Paint: SvgValues.Paint(s.Of("stop-color", "black")) ?? ("#000000", 1), Seen: SvgValues.Share(s.Of("stop-opacity")))).ToList();
+            if (stops.Count > 0)
             {
-                return SvgValues.Colour(styles.Of(stop, null).Of("stop-color", "black"));
+                return stops.Where(s => s.Paint.Alpha * s.Seen > 0).Select(s => (SvgPaint?)new SvgPaint(s.Paint.Colour, seen)).FirstOrDefault();
             }
 
             if (!server.Of("href").StartsWith('#') || !byId.TryGetValue(server.Of("href")[1..], out var other))

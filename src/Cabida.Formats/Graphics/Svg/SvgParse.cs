@@ -31,7 +31,7 @@ internal static class SvgParse
                 switch (reader.NodeType)
                 {
                     case XmlNodeType.Element:
-                        var node = new SvgNode(reader.LocalName, at, (at?.Depth ?? 0) + 1);
+                        var node = new SvgNode(reader.LocalName, at, (at?.Depth ?? 0) + 1) { Index = at?.Children.Count ?? 0 };
                         if (node.Depth > Deepest || ++elements > MostElements)
                         {
                             return Outcome<SvgNode>.Fail(node.Depth > Deepest

@@ -1,76 +1,87 @@
-using SkiaSharp;
+using Cabida.Core.Geometry;
 
 namespace Cabida.Formats.Graphics.Svg;
 
-/// <summary>Paths and basic shapes as they are drawn, in their own coordinates.</summary>
+/// <summary>Paths and basic shapes as they are drawn, in their own coordinates, y down.</summary>
 internal static class SvgShapes
 {
     /// <summary>The names of the elements that draw.</summary>
     public static readonly HashSet<string> Names = new(StringComparer.Ordinal) { "path", "rect", "circle", "ellipse", "line", "polyline", "polygon" };
 
-    /// <summary>The path of an element; null when it draws nothing.</summary>
+    /// <summary>The lines of an element.</summary>
     /// <param name="node">The element.</param>
-    /// <param name="width">What a percentage across is of.</param>
-    /// <param name="height">What a percentage down is of.</param>
-    public static SKPath? PathOf(SvgNode node, double width, double height)
+    /// <param name="style">Its style, which may say where it stands as well.</param>
+    /// <param name="port">What percentages are of.</param>
+    /// <param name="mistake">Takes what is wrong with it, in words.</param>
+    public static IReadOnlyList<DrawnLine> Of(SvgNode node, SvgStyle style, (double Width, double Height) port, Action<string> mistake)
     {
-        var diagonal = Math.Sqrt(((width * width) + (height * height)) / 2);
-        float X(string name) => (float)SvgValues.Length(node.Of(name), width);
-        float Y(string name) => (float)SvgValues.Length(node.Of(name), height);
-        float R(string name) => (float)SvgValues.Length(node.Of(name), diagonal);
-        using var built = new SKPathBuilder();
+        string Text(string name) => style.Values.ContainsKey(name) ? style.Of(name) : node.Of(name);
+        double Length(string name, double whole)
+        {
+            var text = Text(name);
+            if (text.Length > 0 && text != "auto" && SvgValues.UnitOf(text) is null)
+            {
+                mistake($"a length that is not understood (“{(text.Length > 30 ? text[..30] + "…" : text)}”)");
+            }
+
+            return SvgValues.Length(text, whole);
+        }
+
+        double X(string name) => Length(name, port.Width);
+        double Y(string name) => Length(name, port.Height);
+        double R(string name) => Length(name, Math.Sqrt(((port.Width * port.Width) + (port.Height * port.Height)) / 2));
+        bool Has(string name) => Text(name) is { Length: > 0 } and not "auto";
         switch (node.Name)
         {
             case "path":
-                return SKPath.ParseSvgPathData(node.Of("d"));
+                var (lines, wrong) = SvgPathData.Read(node.Of("d"));
+                if (wrong is not null)
+                {
+                    mistake("what stands behind a mistake in a path");
+                }
+
+                return lines;
             case "rect" when X("width") > 0 && Y("height") > 0:
-                var (hasX, hasY) = (node.Of("rx").Length > 0 && node.Of("rx") != "auto", node.Of("ry").Length > 0 && node.Of("ry") != "auto");
-                var (rx, ry) = (hasX ? X("rx") : Y("ry"), hasY ? Y("ry") : X("rx"));
-                built.AddRoundRect(new SKRoundRect(SKRect.Create(X("x"), Y("y"), X("width"), Y("height")), Math.Min(rx, X("width") / 2), Math.Min(ry, Y("height") / 2)));
-                return built.Detach();
+                var (rx, ry) = (Has("rx") ? X("rx") : Y("ry"), Has("ry") ? Y("ry") : X("rx"));
+                return [Rectangle(X("x"), Y("y"), X("width"), Y("height"), Math.Clamp(rx, 0, X("width") / 2), Math.Clamp(ry, 0, Y("height") / 2))];
             case "circle" when R("r") > 0:
-                built.AddCircle(X("cx"), Y("cy"), R("r"));
-                return built.Detach();
-            case "ellipse" when X("rx") > 0 && Y("ry") > 0:
-                built.AddOval(SKRect.Create(X("cx") - X("rx"), Y("cy") - Y("ry"), 2 * X("rx"), 2 * Y("ry")));
-                return built.Detach();
+                return [Ellipse(X("cx"), Y("cy"), R("r"), R("r"))];
+            case "ellipse":
+                var (ex, ey) = (Has("rx") ? X("rx") : Y("ry"), Has("ry") ? Y("ry") : X("rx"));
+                return ex > 0 && ey > 0 ? [Ellipse(X("cx"), Y("cy"), ex, ey)] : [];
             case "line":
-                built.MoveTo(X("x1"), Y("y1"));
-                built.LineTo(X("x2"), Y("y2"));
-                return built.Detach();
+                return [new DrawnLine(new Contour(new(X("x1"), Y("y1")), [new LineSegmentTo(new(X("x2"), Y("y2")))]), false)];
             case "polygon" or "polyline" when SvgValues.Numbers(node.Of("points")) is { Length: >= 4 } n:
-                built.AddPoly([.. Enumerable.Range(0, n.Length / 2).Select(i => new SKPoint((float)n[2 * i], (float)n[(2 * i) + 1]))], close: node.Name == "polygon");
-                return built.Detach();
+                if (n.Length % 2 != 0)
+                {
+                    mistake("a point that has no second figure");
+                }
+
+                return [new DrawnLine(
+                    new Contour(new(n[0], n[1]), [.. Enumerable.Range(1, (n.Length / 2) - 1).Select(i => new LineSegmentTo(new(n[2 * i], n[(2 * i) + 1])))]), node.Name == "polygon")];
             default:
-                return null;
+                return [];
         }
     }
 
-    /// <summary>The outline of a stroke along a path, its curves kept.</summary>
-    public static SKPath? Stroked(SKPath path, SvgStyle style, double diagonal, double scale)
+    private static DrawnLine Ellipse(double cx, double cy, double rx, double ry) =>
+        new(new Contour(new(cx + rx, cy), [.. SvgPathData.Round(0, 2 * Math.PI, new Motion(rx, 0, cx, 0, ry, cy), new(cx + rx, cy))]), true);
+
+    private static DrawnLine Rectangle(double x, double y, double w, double h, double rx, double ry)
     {
-        var width = SvgValues.Length(style.Of("stroke-width", "1"), diagonal, 1);
-        if (width <= 0)
+        var (right, foot) = (x + w, y + h);
+        if (rx == 0 || ry == 0)
         {
-            return null;
+            return new(new Contour(new(x, y), [new LineSegmentTo(new(right, y)), new LineSegmentTo(new(right, foot)), new LineSegmentTo(new(x, foot))]), true);
         }
 
-        using var paint = new SKPaint
-        {
-            Style = SKPaintStyle.Stroke,
-            StrokeWidth = (float)width,
-            StrokeCap = style.Of("stroke-linecap") switch { "round" => SKStrokeCap.Round, "square" => SKStrokeCap.Square, _ => SKStrokeCap.Butt },
-            StrokeJoin = style.Of("stroke-linejoin") switch { "round" => SKStrokeJoin.Round, "bevel" => SKStrokeJoin.Bevel, _ => SKStrokeJoin.Miter },
-            StrokeMiter = (float)SvgValues.Length(style.Of("stroke-miterlimit", "4"), 1, 4),
-        };
-        var dashes = style.Of("stroke-dasharray") is { Length: > 0 } d && d != "none" ? d.Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(x => (float)SvgValues.Length(x, diagonal)).ToArray() : [];
-        if (dashes.Length > 0 && dashes.Sum() > 0 && dashes.All(x => x >= 0))
-        {
-            using var effect = SKPathEffect.CreateDash(dashes.Length % 2 == 0 ? dashes : [.. dashes, .. dashes], (float)SvgValues.Length(style.Of("stroke-dashoffset"), diagonal));
-            paint.PathEffect = effect;
-            return paint.GetFillPath(path, (float)scale);
-        }
-
-        return paint.GetFillPath(path, (float)scale);
+        IEnumerable<CurveSegment> Corner(double cx, double cy, double from, PlanePoint to) => SvgPathData.Round(from, Math.PI / 2, new Motion(rx, 0, cx, 0, ry, cy), to);
+        return new(
+            new Contour(new(x + rx, y), [
+                new LineSegmentTo(new(right - rx, y)), .. Corner(right - rx, y + ry, -Math.PI / 2, new(right, y + ry)),
+                new LineSegmentTo(new(right, foot - ry)), .. Corner(right - rx, foot - ry, 0, new(right - rx, foot)),
+                new LineSegmentTo(new(x + rx, foot)), .. Corner(x + rx, foot - ry, Math.PI / 2, new(x, foot - ry)),
+                new LineSegmentTo(new(x, y + ry)), .. Corner(x + rx, y + ry, Math.PI, new(x + rx, y)),
+            ]), true);
     }
 }

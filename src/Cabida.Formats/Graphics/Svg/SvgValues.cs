@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Cabida.Core.Geometry;
 using SkiaSharp;
 
 namespace Cabida.Formats.Graphics.Svg;
@@ -69,37 +70,12 @@ internal static partial class SvgValues
         _ => null,
     };
 
-    /// <summary>A transform list as one matrix.</summary>
-    public static SKMatrix Transform(string text)
-    {
-        var all = SKMatrix.Identity;
-        foreach (Match m in Function().Matches(text))
-        {
-            var n = Numbers(m.Groups["numbers"].Value).Select(v => (float)v).ToArray();
-            all = all.PreConcat((m.Groups["name"].Value, n.Length) switch
-            {
-                ("translate", 1) => SKMatrix.CreateTranslation(n[0], 0),
-                ("translate", 2) => SKMatrix.CreateTranslation(n[0], n[1]),
-                ("scale", 1) => SKMatrix.CreateScale(n[0], n[0]),
-                ("scale", 2) => SKMatrix.CreateScale(n[0], n[1]),
-                ("rotate", 1) => SKMatrix.CreateRotationDegrees(n[0]),
-                ("rotate", 3) => SKMatrix.CreateRotationDegrees(n[0], n[1], n[2]),
-                ("skewX", 1) => SKMatrix.CreateSkew(MathF.Tan(n[0] * MathF.PI / 180), 0),
-                ("skewY", 1) => SKMatrix.CreateSkew(0, MathF.Tan(n[0] * MathF.PI / 180)),
-                ("matrix", 6) => new SKMatrix(n[0], n[2], n[4], n[1], n[3], n[5], 0, 0, 1),
-                _ => SKMatrix.Identity,
-            });
-        }
-
-        return all;
-    }
-
     /// <summary>How a view box comes to a viewport, as its preserveAspectRatio says.</summary>
-    public static SKMatrix ViewBox(string viewBox, string aspect, double x, double y, double width, double height)
+    public static Motion ViewBox(string viewBox, string aspect, double x, double y, double width, double height)
     {
         if (Numbers(viewBox) is not [var minX, var minY, > 0 and var w, > 0 and var h] || width <= 0 || height <= 0)
         {
-            return SKMatrix.CreateTranslation((float)x, (float)y);
+            return Motion.Move(x, y);
         }
 
         var (sx, sy) = (width / w, height / h);
@@ -109,9 +85,68 @@ internal static partial class SvgValues
         }
 
         double Share(string least, string most) => aspect.Contains(least, StringComparison.Ordinal) ? 0 : aspect.Contains(most, StringComparison.Ordinal) ? 1 : 0.5;
-        var dx = x + ((width - (w * sx)) * Share("xMin", "xMax")) - (minX * sx);
-        var dy = y + ((height - (h * sy)) * Share("YMin", "YMax")) - (minY * sy);
-        return new SKMatrix((float)sx, 0, (float)dx, 0, (float)sy, (float)dy, 0, 0, 1);
+        return new Motion(
+            sx, 0, x + ((width - (w * sx)) * Share("xMin", "xMax")) - (minX * sx),
+            0, sy, y + ((height - (h * sy)) * Share("YMin", "YMax")) - (minY * sy));
+    }
+
+    /// <summary>The parts of a text between marks that stand in no brackets and no quotes; comments are left out.</summary>
+    public static IEnumerable<string> Split(string text, char mark)
+    {
+        var (from, open, quote) = (0, 0, '\0');
+        text = Comment().Replace(text, "");
+        for (var i = 0; i < text.Length; i++)
+        {
+            var c = text[i];
+            if (quote != '\0')
+            {
+                quote = c == quote ? '\0' : quote;
+            }
+            else if (c is '"' or '\'')
+            {
+                quote = c;
+            }
+            else if (c == mark && open <= 0)
+            {
+                yield return text[from..i].Trim();
+                from = i + 1;
+            }
+            else
+            {
+                open += c is '(' or '[' ? 1 : c is ')' or ']' ? -1 : 0;
+            }
+        }
+
+        if (text[from..].Trim() is { Length: > 0 } last)
+        {
+            yield return last;
+        }
+    }
+
+    /// <summary>A share from 0 to 1, as a number or in percent; <paramref name="otherwise"/> for one that is not read.</summary>
+    public static double Share(string text, double otherwise = 1) =>
+        WithUnit().Match(text) is { Success: true } m && m.Groups["unit"].Value is "" or "%" && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
+            ? Math.Clamp(m.Groups["unit"].Value == "%" ? n / 100 : n, 0, 1) : otherwise;
+
+    /// <summary>An angle in degrees; zero for one that is not read.</summary>
+    public static double Degrees(string text) => WithUnit().Match(text) is { Success: true } m && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
+        ? n * (m.Groups["unit"].Value.ToLowerInvariant() switch { "rad" => 180 / Math.PI, "grad" => 0.9, "turn" => 360, _ => 1 }) : 0;
+
+    /// <summary>A colour as <c>#rrggbb</c>, with how much of it is seen, from 0 to 1; null for one that is not read.</summary>
+    public static (string Colour, double Alpha)? Paint(string text)
+    {
+        var t = text.Trim().ToLowerInvariant();
+        var alpha = t switch
+        {
+            ['#', _, _, _, var a] => Convert.ToInt32($"{Hex(a)}{Hex(a)}", 16) / 255.0,
+            ['#', _, _, _, _, _, _, var a, var b] => Convert.ToInt32($"{Hex(a)}{Hex(b)}", 16) / 255.0,
+            "transparent" => 0,
+            _ when t.Contains('(', StringComparison.Ordinal) && Last().Match(t) is { Success: true } last => Share(last.Groups["alpha"].Value),
+            _ => 1,
+        };
+        return t == "transparent" ? ("#000000", 0) : Colour(t) is { } colour ? (colour, alpha) : null;
+
+        static char Hex(char c) => char.IsAsciiHexDigit(c) ? c : '0';
     }
 
     /// <summary>A colour as <c>#rrggbb</c>; null for one that is not read.</summary>
@@ -152,6 +187,10 @@ internal static partial class SvgValues
     [GeneratedRegex(@"^\s*(?<number>[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?)\s*(?<unit>[a-zA-Z%]*)\s*$")]
     private static partial Regex WithUnit();
 
-    [GeneratedRegex(@"(?<name>[a-zA-Z]+)\s*\((?<numbers>[^)]*)\)")]
-    private static partial Regex Function();
+    [GeneratedRegex(@"/\*.*?(\*/|$)", RegexOptions.Singleline)]
+    private static partial Regex Comment();
+
+    /// <summary>The fourth value of a function, or what stands behind its slash.</summary>
+    [GeneratedRegex(@"(/|^[^,]*,[^,]*,[^,]*,)\s*(?<alpha>[-+.0-9e]+%?)\s*\)$")]
+    private static partial Regex Last();
 }

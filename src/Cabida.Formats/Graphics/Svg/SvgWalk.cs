@@ -1,17 +1,18 @@
+using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
-using SkiaSharp;
+using Cabida.Core.Wording;
 
 namespace Cabida.Formats.Graphics.Svg;
 
-/// <summary>Something drawn, in the coordinates of the page; y down.</summary>
-/// <param name="Path">Its outline, closed by filling.</param>
-/// <param name="Colour">Its colour.</param>
+/// <summary>Something drawn, in the pixels of the page; y down.</summary>
+/// <param name="Contours">Its outlines, closed by filling.</param>
+/// <param name="Colour">Its colour, as <c>#rrggbb</c>, with two digits more where it is seen through.</param>
 /// <param name="Rule">How it is filled.</param>
-internal sealed record SvgDrawn(SKPath Path, string Colour, FillRule Rule);
+internal sealed record SvgDrawn(IReadOnlyList<Contour> Contours, string Colour, FillRule Rule);
 
 /// <summary>
-/// The third pass: elements → what is drawn. Groups, transforms, copies, nested view boxes and clip paths are resolved,
-/// strokes become outlines.
+/// The third pass: elements → what is drawn. Groups, transforms, copies, nested view boxes and clip paths are resolved, strokes become
+/// outlines. What cannot be brought over is told by name.
 /// </summary>
 internal sealed class SvgWalk
 {
@@ -19,76 +20,118 @@ internal sealed class SvgWalk
     public const int MostPoints = 500_000;
 
     /// <summary>Elements drawn, copies counted each time.</summary>
-    private const int MostDrawn = 200_000;
+    private const int MostDrawn = 60_000;
 
     private const int DeepestCopies = 32;
+    private const int NumbersPerCurve = 7;
+
+    /// <summary>Steps that an element takes at least.</summary>
+    private const int StepsPerElement = 60;
+
+    /// <summary>What reaches further than this from the page's corner is no drawing; pixels.</summary>
+    private const double Furthest = 1e6;
 
     /// <summary>Strokes are outlined as finely as they would have to be at this many units of the page.</summary>
     private const double FineUnits = 4000;
 
+    /// <summary>What is seen through by less than this counts as solid.</summary>
+    private const double Solid = 0.99;
+
     private readonly Dictionary<string, SvgNode> byId;
     private readonly SvgStyles styles;
     private readonly SvgPaints paints;
+    private readonly SvgClips clips;
     private readonly double resolution;
     private readonly bool linesOnly;
+    private List<SvgDrawn> drawn = [];
     private int points;
     private int visited;
+    private int seenThrough;
 
-    public SvgWalk(SvgNode root, double pageSize, bool linesOnly)
+    /// <summary>Takes a file.</summary>
+    /// <param name="root">Its outermost element.</param>
+    /// <param name="styles">What style its elements have.</param>
+    /// <param name="page">Its page.</param>
+    /// <param name="leftOut">Takes what is left out, in words.</param>
+    /// <param name="linesOnly">Whether lines alone count, however they are filled and stroked.</param>
+    public SvgWalk(SvgNode root, SvgStyles styles, SvgPage page, SortedSet<string> leftOut, bool linesOnly)
     {
-        this.linesOnly = linesOnly;
+        (this.styles, this.linesOnly, LeftOut) = (styles, linesOnly, leftOut);
         byId = root.All().Where(n => n.Of("id").Length > 0).GroupBy(n => n.Of("id"), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
-        styles = SvgStyles.Of(root);
-        paints = new SvgPaints(byId, styles, LeftOut);
-        resolution = Math.Max(1, FineUnits / Math.Max(pageSize, 1e-3));
+        paints = new SvgPaints(byId, styles, leftOut);
+        clips = new SvgClips(byId, styles, leftOut);
+        resolution = Math.Max(1, FineUnits / Math.Max(Math.Max(page.Width, page.Height), 1e-3));
     }
 
     /// <summary>What is drawn, the lowest first.</summary>
-    public List<SvgDrawn> Drawn { get; } = [];
+    public IReadOnlyList<SvgDrawn> Drawn => drawn;
+
+    /// <summary>The lines alone, where they alone count, with whether filling closes them; in the pixels of the page, y down.</summary>
+    public List<(DrawnLine Line, bool IsFilled)> Lines { get; } = [];
 
     /// <summary>What was left out, in words.</summary>
-    public SortedSet<string> LeftOut { get; } = new(StringComparer.Ordinal);
+    public SortedSet<string> LeftOut { get; }
 
-    /// <summary>Whether there is more than is read.</summary>
-    public bool TooMuch => points > MostPoints || visited > MostDrawn;
+    /// <summary>How many shapes are seen through.</summary>
+    public int SeenThrough => seenThrough;
 
-    /// <summary>Whether a coordinate is no finite number.</summary>
-    public bool NotFinite { get; private set; }
+    /// <summary>Why the file is refused; null while it is not.</summary>
+    public Phrase? Refused { get; private set; }
 
     /// <summary>Draws what stands in the outermost element.</summary>
-    public void Draw(SvgNode root, SKMatrix page, double width, double height)
+    public void Draw(SvgNode root, SvgPage page)
     {
         var style = styles.Of(root, null);
+        var alpha = SvgValues.Share(style.Of("opacity"));
+        Note(root, style);
         foreach (var child in root.Children)
         {
-            Draw(child, page, style, null, (width, height), 0);
+            Draw(child, new Place(page.Inside, style, alpha, page.Port, 0));
         }
     }
 
-    private void Draw(SvgNode node, SKMatrix outer, SvgStyle outerStyle, SKPath? outerClip, (double Width, double Height) port, int copies)
+    /// <summary>Where something is drawn.</summary>
+    /// <param name="Matrix">How its coordinates come to the page.</param>
+    /// <param name="Style">The style of what it stands in.</param>
+    /// <param name="Alpha">How much of it is seen at most.</param>
+    /// <param name="Port">What percentages are of.</param>
+    /// <param name="Copies">How many copies deep it is.</param>
+    private sealed record Place(Motion Matrix, SvgStyle Style, double Alpha, (double Width, double Height) Port, int Copies);
+
+    private void Draw(SvgNode node, Place outer)
     {
-        if (TooMuch || NotFinite || ++visited > MostDrawn)
+        if (Refused is not null || !Counted())
         {
             return;
         }
 
-        var style = styles.Of(node, outerStyle);
-        if (style.Of("display") == "none" || style.Of("opacity") is "0" or "0%")
+        var style = styles.Of(node, outer.Style);
+        var alpha = outer.Alpha * SvgValues.Share(style.Of("opacity"));
+        if (style.Of("display") == "none" || alpha == 0)
         {
             return;
         }
 
-        var matrix = outer.PreConcat(SvgValues.Transform(node.Attributes.TryGetValue("transform", out var own) ? own : style.Of("transform")));
+        Box OwnBox() => SvgBoxes.Around(OutlinesOf(node, outer.Style, outer.Port, 0, own: false));
+        var place = outer with { Matrix = SvgTransforms.Of(node, style, outer.Port, OwnBox).Then(outer.Matrix), Style = style, Alpha = alpha };
+        var first = drawn.Count;
         switch (node.Name)
         {
-            case "g" or "a" or "switch":
-                Children(node, matrix, style, Clipped(style, matrix, outerClip, port), port, copies);
+            case "g" or "a":
+                node.Children.ForEach(c => Draw(c, place));
+                break;
+            case "switch":
+                if (node.Children.Find(IsWanted) is { } wanted)
+                {
+                    Draw(wanted, place);
+                }
+
                 break;
             case "svg":
-                Nested(node, matrix, style, Clipped(style, matrix, outerClip, port), port, copies, node.Of("width"), node.Of("height"));
+                Nested(node, place, node.Of("width"), node.Of("height"));
                 break;
             case "use":
-                Copy(node, matrix, style, Clipped(style, matrix, outerClip, port), port, copies);
+                Copy(node, place);
                 break;
             case "text" or "tspan":
                 LeftOut.Add("text (letter it anew, or turn it into outlines first)");
@@ -99,56 +142,105 @@ internal sealed class SvgWalk
             case "foreignObject":
                 LeftOut.Add("what is no drawing");
                 break;
+            case "animate" or "animateTransform" or "animateMotion" or "set":
+                LeftOut.Add("movement; it is cut as it stands at rest");
+                break;
             default:
                 if (SvgShapes.Names.Contains(node.Name))
                 {
-                    Shape(node, matrix, style, Clipped(style, matrix, outerClip, port), port);
+                    Shape(node, place);
                 }
 
                 break;
         }
 
+        if (drawn.Count > first && clips.Of(style, place.Matrix, outer.Port, OwnBox) is { } clip)
+        {
+            Cut(first, clip);
+        }
+
         Note(node, style);
     }
 
+    private bool Counted()
+    {
+        Effort.Spend(StepsPerElement);
+        if (++visited > MostDrawn)
+        {
+            Refused ??= Phrase.Say($"draws more than {MostDrawn:#,0} things, copies counted. Simplify it, and bring it in again.");
+        }
+
+        return Refused is null;
+    }
+
+    /// <summary>Counts points before they are made; the file is refused where there are too many.</summary>
+    private bool Counted(int more)
+    {
+        points += more;
+        if (points > MostPoints)
+        {
+            Refused ??= Phrase.Say($"has more than {MostPoints:#,0} points. Simplify it, and bring it in again.");
+        }
+
+        return Refused is null;
+    }
+
+    /// <summary>What is only said of an element and not drawn.</summary>
     private void Note(SvgNode node, SvgStyle style)
     {
-        if (style.Of("mask") is { Length: > 0 } mask && mask != "none")
+        foreach (var (property, words) in Unfollowed)
         {
-            LeftOut.Add("masks");
+            var value = style.Of(property) is { Length: > 0 } styled ? styled : node.Of(property);
+            if (value is not ("" or "none" or "normal"))
+            {
+                LeftOut.Add(words);
+            }
         }
 
-        if (style.Of("filter") is { Length: > 0 } filter && filter != "none")
+        var list = style.Of("transform") is { Length: > 0 } own ? own : node.Of("transform");
+        if (SvgTransforms.Unflat(list) is { } unflat)
         {
-            LeftOut.Add("filters");
-        }
-
-        if (node.Of("marker-end").Length + node.Of("marker-start").Length + node.Of("marker-mid").Length > 0)
-        {
-            LeftOut.Add("markers at the ends of lines");
-        }
-    }
-
-    private void Children(SvgNode node, SKMatrix matrix, SvgStyle style, SKPath? clip, (double Width, double Height) port, int copies)
-    {
-        foreach (var child in node.Children)
-        {
-            Draw(child, matrix, style, clip, port, copies);
+            LeftOut.Add($"a transform that is not of the plane ({unflat})");
         }
     }
 
-    private void Nested(SvgNode node, SKMatrix matrix, SvgStyle style, SKPath? clip, (double Width, double Height) port, int copies, string widthText, string heightText)
+    private static readonly (string Property, string Words)[] Unfollowed =
+    [
+        ("mask", "masks"), ("filter", "filters"), ("mix-blend-mode", "colours that mix with what lies below"),
+        ("marker", "markers on lines"), ("marker-start", "markers on lines"), ("marker-mid", "markers on lines"), ("marker-end", "markers on lines"),
+    ];
+
+    /// <summary>Whether the conditions of a child of a switch hold: nothing that a plain drawing lacks, and words in English where they are of a tongue.</summary>
+    private static bool IsWanted(SvgNode node) => node.Of("requiredExtensions").Length == 0
+        && (!node.Attributes.TryGetValue("systemLanguage", out var tongues) || tongues.Split(',').Any(t => t.Trim().StartsWith("en", StringComparison.OrdinalIgnoreCase)));
+
+    private void Nested(SvgNode node, Place place, string widthText, string heightText)
     {
+        var (style, port) = (place.Style, place.Port);
         var (x, y) = (SvgValues.Length(node.Of("x"), port.Width), SvgValues.Length(node.Of("y"), port.Height));
         var (w, h) = (SvgValues.Length(widthText, port.Width, port.Width), SvgValues.Length(heightText, port.Height, port.Height));
-        var inner = matrix.PreConcat(SvgValues.ViewBox(node.Of("viewBox"), node.Of("preserveAspectRatio"), x, y, w, h));
+        var inner = SvgValues.ViewBox(node.Of("viewBox"), node.Of("preserveAspectRatio"), x, y, w, h).Then(place.Matrix);
         var inside = SvgValues.Numbers(node.Of("viewBox")) is [_, _, var vw, var vh] ? (vw, vh) : (w, h);
-        using var window = Rectangle(x, y, w, h);
-        window.Transform(matrix);
-        Children(node, inner, style, node.Of("overflow") == "visible" ? clip : Both(clip, window), inside, copies);
+        var first = drawn.Count;
+        if (w <= 0 || h <= 0)
+        {
+            return;
+        }
+
+        node.Children.ForEach(c => Draw(c, place with { Matrix = inner, Port = inside }));
+        if (style.Of("overflow") is not ("visible" or "auto"))
+        {
+            Cut(first, SvgClips.Window(x, y, w, h, place.Matrix));
+        }
     }
 
-    private void Copy(SvgNode node, SKMatrix matrix, SvgStyle style, SKPath? clip, (double Width, double Height) port, int copies)
+    private void Cut(int first, NetTopologySuite.Geometries.Geometry area)
+    {
+        var left = drawn.Skip(first).Select(d => SvgClips.Cut(d, area)).OfType<SvgDrawn>().ToList();
+        drawn = [.. drawn.Take(first), .. left];
+    }
+
+    private void Copy(SvgNode node, Place place)
     {
         var reference = node.Of("href");
         if (!reference.StartsWith('#') || !byId.TryGetValue(reference[1..], out var of))
@@ -157,168 +249,146 @@ internal sealed class SvgWalk
             return;
         }
 
-        if (copies >= DeepestCopies)
+        if (place.Copies >= DeepestCopies)
         {
             LeftOut.Add("copies of copies without end");
             return;
         }
 
-        var moved = matrix.PreConcat(SKMatrix.CreateTranslation((float)SvgValues.Length(node.Of("x"), port.Width), (float)SvgValues.Length(node.Of("y"), port.Height)));
+        var moved = place with { Matrix = MoveOf(node, place.Port).Then(place.Matrix), Copies = place.Copies + 1 };
         if (of.Name is "symbol" or "svg")
         {
-            var ownStyle = styles.Of(of, style);
-            Nested(of, moved, ownStyle, clip, port, copies + 1, node.Of("width") is { Length: > 0 } w ? w : of.Of("width"), node.Of("height") is { Length: > 0 } h ? h : of.Of("height"));
+            Nested(of, moved with { Style = styles.Of(of, place.Style) }, node.Of("width") is { Length: > 0 } w ? w : of.Of("width"), node.Of("height") is { Length: > 0 } h ? h : of.Of("height"));
         }
         else
         {
-            Draw(of, moved, style, clip, port, copies + 1);
+            Draw(of, moved);
         }
     }
 
-    private void Shape(SvgNode node, SKMatrix matrix, SvgStyle style, SKPath? clip, (double Width, double Height) port)
+    private static Motion MoveOf(SvgNode copy, (double Width, double Height) port) => Motion.Move(SvgValues.Length(copy.Of("x"), port.Width), SvgValues.Length(copy.Of("y"), port.Height));
+
+    private void Shape(SvgNode node, Place place)
     {
+        var (style, matrix, port) = (place.Style, place.Matrix, place.Port);
         if (style.Of("visibility") is "hidden" or "collapse")
         {
             return;
         }
 
-        // Two numbers make at least a point, so what is far too long need not be read to be refused.
-        if (points + ((SvgValues.Count(node.Of("d")) + SvgValues.Count(node.Of("points"))) / 2) > MostPoints)
+        // A curve takes up to seven numbers, so what is far too long need not be read to be refused.
+        if (!Counted((SvgValues.Count(node.Of("d")) + SvgValues.Count(node.Of("points"))) / NumbersPerCurve))
         {
-            points = MostPoints + 1;
             return;
         }
 
-        using var path = SvgShapes.PathOf(node, port.Width, port.Height);
-        if (path is null || path.IsEmpty)
+        var lines = SvgShapes.Of(node, style, port, m => LeftOut.Add(m));
+        if (lines.Count == 0)
         {
-            // A path with a number that is none is dropped whole by the library; it is told instead.
-            NotFinite |= SvgValues.Numbers(node.Of("d")).Concat(SvgValues.Numbers(node.Of("points"))).Any(n => !float.IsFinite((float)n));
             return;
         }
 
-        if (!path.Bounds.Standardized.IsFinite() || !matrix.MapRect(path.Bounds).IsFinite())
-        {
-            NotFinite = true;
-            return;
-        }
-
-        points += path.PointCount;
         if (linesOnly)
         {
-            var line = new SKPath(path);
-            line.Transform(matrix);
-            Add(line, "#000000", FillRule.NonZero, clip);
+            var isFilled = style.Of("fill", "black") != "none";
+            Lines.AddRange(lines.Select(l => (l with { Line = l.Line.Moved(matrix) }, isFilled)).Where(l => Reaches([l.Item1.Line])));
             return;
         }
 
-        if (paints.Of(style, "fill", "black") is { } fill && !(node.Name == "line"))
+        if (node.Name != "line" && paints.Of(style, "fill", "black") is { } fill)
         {
-            var drawn = new SKPath(path);
-            drawn.Transform(matrix);
-            Add(drawn, fill, style.Of("fill-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero, clip);
+            Add([.. lines.Select(l => l.Line.Moved(matrix))], fill, place.Alpha, style.Of("fill-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero);
         }
 
-        if (paints.Of(style, "stroke", "none") is { } stroke)
+        if (paints.Of(style, "stroke", "none") is not { } stroke)
         {
-            var diagonal = Math.Sqrt(((port.Width * port.Width) + (port.Height * port.Height)) / 2);
-            var rigid = style.Of("vector-effect") == "non-scaling-stroke";
-            using var along = new SKPath(path);
-            if (rigid)
-            {
-                along.Transform(matrix);
-            }
-
-            var size = Math.Sqrt(Math.Abs((matrix.ScaleX * matrix.ScaleY) - (matrix.SkewX * matrix.SkewY)));
-            if (SvgShapes.Stroked(along, style, diagonal, resolution * Math.Max(size, 1e-3)) is { } outline)
-            {
-                if (!rigid)
-                {
-                    outline.Transform(matrix);
-                }
-
-                points += outline.PointCount;
-                Add(outline, stroke, FillRule.NonZero, clip);
-            }
+            return;
         }
+
+        // A stroke that does not scale is as wide as it would be on the page.
+        var rigid = style.Of("vector-effect") == "non-scaling-stroke";
+        IReadOnlyList<DrawnLine> along = rigid ? [.. lines.Select(l => l with { Line = l.Line.Moved(matrix) })] : lines;
+        var size = rigid ? 1 : Math.Sqrt(Math.Abs((matrix.A * matrix.E) - (matrix.B * matrix.D)));
+        var diagonal = Math.Sqrt(((port.Width * port.Width) + (port.Height * port.Height)) / 2);
+        if (!Reaches(along.Select(l => l.Line)))
+        {
+            return;
+        }
+
+        if (SvgStrokes.Of(along, style, SvgValues.Length(node.Of("pathLength"), 1), diagonal, resolution * Math.Max(size, 1e-3)) is not { } outline)
+        {
+            Refused = Phrase.Say($"has a line of more than {StrokeOutlines.MostDashes:#,0} dashes. Simplify it, and bring it in again.");
+            return;
+        }
+
+        Add(rigid ? outline : [.. outline.Select(c => c.Moved(matrix))], stroke, place.Alpha, FillRule.NonZero);
     }
 
-    private void Add(SKPath path, string colour, FillRule rule, SKPath? clip)
+    private void Add(IReadOnlyList<Contour> contours, SvgPaint paint, double alpha, FillRule rule)
     {
-        path.FillType = rule == FillRule.EvenOdd ? SKPathFillType.EvenOdd : SKPathFillType.Winding;
-        if (clip is not null)
+        contours = [.. contours.Where(c => c.Segments.Count > 0)];
+        if (contours.Count == 0 || !Reaches(contours))
         {
-            var cut = path.Op(clip, SKPathOp.Intersect);
-            if (cut is null)
-            {
-                LeftOut.Add("a clipping that could not be followed");
-            }
-            else
-            {
-                path.Dispose();
-                (path, rule) = (cut, cut.FillType == SKPathFillType.EvenOdd ? FillRule.EvenOdd : FillRule.NonZero);
-            }
+            return;
         }
 
-        if (!path.IsEmpty)
+        if (!Counted(contours.Sum(c => c.Segments.Count + 1)))
         {
-            Drawn.Add(new SvgDrawn(path, colour, rule));
+            return;
         }
+
+        var seen = paint.Alpha * alpha;
+        seenThrough += seen < Solid ? 1 : 0;
+        drawn.Add(new SvgDrawn(contours, seen < Solid ? $"{paint.Colour}{(int)Math.Round(255 * seen):x2}" : paint.Colour, rule));
     }
 
-    /// <summary>The clip that holds for an element: what held outside it, and its own.</summary>
-    private SKPath? Clipped(SvgStyle style, SKMatrix matrix, SKPath? outer, (double Width, double Height) port)
+    /// <summary>Whether outlines stay where a drawing can be; the file is refused where they do not.</summary>
+    private bool Reaches(IEnumerable<Contour> contours)
     {
-        var value = style.Of("clip-path");
-        if (!value.StartsWith("url(", StringComparison.OrdinalIgnoreCase))
+        var finite = true;
+        foreach (var p in contours.SelectMany(PointsOf))
         {
-            return outer;
-        }
-
-        var id = value[4..].TrimEnd(')', ' ').Trim(' ', '"', '\'').TrimStart('#');
-        if (!byId.TryGetValue(id, out var clip) || clip.Name != "clipPath")
-        {
-            return outer;
-        }
-
-        if (clip.Of("clipPathUnits") == "objectBoundingBox")
-        {
-            LeftOut.Add("clipping by shares of a box");
-            return outer;
-        }
-
-        using var all = new SKPathBuilder();
-        var inside = matrix.PreConcat(SvgValues.Transform(clip.Of("transform")));
-        foreach (var child in clip.Children)
-        {
-            var shape = child.Name == "use" && child.Of("href").StartsWith('#') && byId.TryGetValue(child.Of("href")[1..], out var used) ? used : child;
-            if (!SvgShapes.Names.Contains(shape.Name) || SvgShapes.PathOf(shape, port.Width, port.Height) is not { } path)
+            finite &= double.IsFinite(p.X) && double.IsFinite(p.Y);
+            if (!finite || Math.Abs(p.X) > Furthest || Math.Abs(p.Y) > Furthest)
             {
-                continue;
+                Refused ??= finite
+                    ? Phrase.Say($"reaches further than {Furthest * SvgValues.MillimetresPerUnit / 1000:0} m. Is a number in it wrong?")
+                    : Phrase.Say($"has coordinates that are no finite numbers.");
+                return false;
             }
-
-            var move = shape == child ? SKMatrix.Identity : SvgValues.Transform(child.Of("transform")).PreConcat(SKMatrix.CreateTranslation((float)SvgValues.Length(child.Of("x"), port.Width), (float)SvgValues.Length(child.Of("y"), port.Height)));
-            path.FillType = styles.Of(shape, styles.Of(clip, null)).Of("clip-rule") == "evenodd" ? SKPathFillType.EvenOdd : SKPathFillType.Winding;
-            path.Transform(inside.PreConcat(move).PreConcat(SvgValues.Transform(shape.Of("transform"))));
-            all.AddPath(path.Simplify() ?? path);
-            points += path.PointCount;
         }
 
-        return Both(outer, all.Detach());
+        return true;
     }
 
-    private static SKPath Both(SKPath? one, SKPath other) => one is null ? new SKPath(other) : one.Op(other, SKPathOp.Intersect) ?? one;
-
-    private static SKPath Rectangle(double x, double y, double w, double h)
+    private static IEnumerable<PlanePoint> PointsOf(Contour contour) => contour.Segments.SelectMany(s => s switch
     {
-        using var built = new SKPathBuilder();
-        built.AddRect(SKRect.Create((float)x, (float)y, (float)w, (float)h));
-        return built.Detach();
-    }
-}
+        CubicTo c => new[] { c.Control1, c.Control2, c.End },
+        QuadraticTo q => [q.Control, q.End],
+        _ => [s.End],
+    }).Prepend(contour.Start);
 
-/// <summary>Whether a rectangle is made of finite numbers.</summary>
-internal static class FiniteRectangles
-{
-    public static bool IsFinite(this SKRect r) => float.IsFinite(r.Left) && float.IsFinite(r.Top) && float.IsFinite(r.Right) && float.IsFinite(r.Bottom);
+    /// <summary>The outlines of an element and of what stands in it, in its own coordinates: those that its box is round.</summary>
+    private IEnumerable<Contour> OutlinesOf(SvgNode node, SvgStyle outer, (double Width, double Height) port, int copies, bool own)
+    {
+        if (copies > DeepestCopies || !Counted())
+        {
+            return [];
+        }
+
+        var style = styles.Of(node, outer);
+        if (style.Of("display") == "none")
+        {
+            return [];
+        }
+
+        IEnumerable<Contour> Inside(SvgNode child) => OutlinesOf(child, style, port, copies, own: true);
+        var inner = SvgShapes.Names.Contains(node.Name) ? SvgShapes.Of(node, style, port, _ => { }).Select(l => l.Line)
+            : node.Name is "g" or "a" or "svg" or "switch" ? node.Children.SelectMany(Inside)
+            : node.Name == "use" && node.Of("href").StartsWith('#') && byId.TryGetValue(node.Of("href")[1..], out var of)
+                ? OutlinesOf(of, style, port, copies + 1, own: true).Select(c => c.Moved(MoveOf(node, port)))
+            : [];
+        var move = own ? SvgTransforms.Of(node, style, port, () => default) : Motion.None;
+        return [.. inner.Select(c => c.Moved(move))];
+    }
 }
