@@ -31,7 +31,7 @@ internal static class RingFill
     private static IEnumerable<Polygon> OfGroup(List<Coordinate[]> rings, Func<int, bool> filled) => Crossings.Of(rings) switch
     {
         { None: true } => Nested(rings, filled),
-        { TooMany: true } => throw TooTangled(rings),
+        { TooMany: true } => throw TooTangled(),
         _ => Outlines.PolygonsOf(Noded(rings, filled)),
     };
 
@@ -91,11 +91,6 @@ internal static class RingFill
         return box;
     }
 
-    private static NotWorkableException TooTangled(List<Coordinate[]> rings)
-    {
-        var box = new Envelope();
-        rings.ForEach(r => box.ExpandToInclude(BoxOf(r)));
-        return new NotWorkableException(Phrase.Say(
-            $"An outline about {Measures.Length.Mm(box.Centre.X)} across and {Measures.Length.Mm(box.Centre.Y)} up crosses itself more than {Crossings.MostCrossed:#,0} times. Nothing can be cut so; leave it out, or draw it anew."));
-    }
+    private static NotWorkableException TooTangled() => new(Phrase.Say(
+        $"An outline crosses itself more than {Crossings.MostCrossed:#,0} times. Nothing can be cut so; leave it out, or draw it anew."));
 }

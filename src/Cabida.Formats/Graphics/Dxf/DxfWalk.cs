@@ -9,7 +9,7 @@ namespace Cabida.Formats.Graphics.Dxf;
 internal sealed class DxfWalk(DxfTags tags)
 {
     /// <summary>More entities than this are refused, those of blocks counted each time.</summary>
-    public const int MostEntities = 200_000;
+    public const int MostEntities = 60_000;
 
     /// <summary>More stretches than this are refused.</summary>
     public const int MostPoints = 500_000;
