@@ -157,7 +157,7 @@ public static class Outlines
         }
 
         var near = Near(away);
-        return Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Difference(p, there)) : [p])]);
+        return Apart(Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Difference(p, there)) : [p])]), () => Overlay.Difference(area, away));
     }
 
     /// <summary>What of an area lies inside another.</summary>
@@ -166,8 +166,11 @@ public static class Outlines
         ArgumentNullException.ThrowIfNull(area);
         ArgumentNullException.ThrowIfNull(inside);
         var near = Near(inside);
-        return Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]);
+        return Apart(Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]), () => Overlay.Intersection(area, inside));
     }
+
+    /// <summary>Polygons worked out one by one; where they met in a corner and rounding made them cross, all is worked out at once.</summary>
+    private static Area Apart(Area one, Func<Area> whole) => one.NumGeometries < 2 || one.IsValid ? one : Together([.. PolygonsOf(whole())]);
 
     /// <summary>For a polygon, what of an area lies near it by its boxes, or null: of many small things few concern any one.</summary>
     private static Func<Polygon, Area?> Near(Area area)

@@ -45,7 +45,13 @@ internal static class Overlay
     public static Area Merged(IReadOnlyList<Area> faces)
     {
         Begin([.. faces], StepsPerTested);
-        return faces.Count == 0 ? Outlines.Empty : Attempt(() => CoverageUnion.Union(Outlines.Factory.BuildGeometry(faces))) ?? Union(faces);
+        if (faces.Count == 0)
+        {
+            return Outlines.Empty;
+        }
+
+        // Where noding left edges that do not quite meet, what is merged crosses itself.
+        return Attempt(() => CoverageUnion.Union(Outlines.Factory.BuildGeometry(faces))) is { IsValid: true } merged ? merged : Union(faces);
     }
 
     /// <summary>What lies in the first and not in the second.</summary>

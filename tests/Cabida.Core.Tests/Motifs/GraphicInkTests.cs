@@ -1,4 +1,9 @@
+using Cabida.Core.Checking;
+using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Type;
+using Cabida.Core.Wording;
+using CsCheck;
 
 namespace Cabida.Core.Tests.Motifs;
 
@@ -63,6 +68,69 @@ public class GraphicInkTests
         var films = Shapes.Films(Shapes.Motif(Part with { Films = [new ColourFilm("#FFFFFF", ColourUse.Cut, "white")] }), graphics: graphics);
         films.Select(f => (f.Film.FilmId, f.Ink.Area)).ShouldBe([("", 400), ("white", 100)]);
         Shapes.Films(Shapes.Motif(Part with { Films = [new ColourFilm("#ffffff", ColourUse.CutsThrough, "")] }), graphics: graphics).ShouldHaveSingleItem().Ink.Area.ShouldBe(300, 1e-6);
+    }
+
+    /// <summary>An icon drawn in one stroke that runs back over itself, touches itself in corners and repeats its edges: what overlays stumble over.</summary>
+    private static Drawn Tricky(int seed)
+    {
+        var random = new Random(seed);
+        Square Run(double x, double y)
+        {
+            // Corners of a small grid, so that edges lie on one another and cross in corners.
+            var at = Enumerable.Range(0, 30).Select(_ => new PlanePoint(x + random.Next(7), y + random.Next(7))).ToList();
+            return new Square(new Contour(at[0], [.. at.Skip(1).Select(p => new LineSegmentTo(p))]), false, "#000000", false);
+        }
+
+        return new Drawn("d", [.. Enumerable.Range(0, 4).Select(i => Run(3 * i, i % 2 * 5))]);
+    }
+
+    [Fact]
+    public void An_icon_of_many_joins_comes_out_the_same_at_every_width() => Gen.Int[0, 100_000].Sample(seed =>
+    {
+        var graphics = Tricky(seed);
+        var (one, cache) = (0.0, new InkCache());
+        for (var width = 10; width <= 120; width += 22)
+        {
+            var part = Part with { SizedBy = GraphicSize.Width, Size = MotifLength.Scales(width) };
+            var disc = Shapes.Of(ShapeKind.Oval, "o", width, width) with { Action = PartAction.Confines, Place = PartPlace.Anchored, Anchor = new Anchor("g", Stand.Middle, Stand.Middle, MotifLength.Scales(0), MotifLength.Scales(0)) };
+            var ink = Shapes.Compose(Shapes.Motif(part), graphics: graphics, cache: cache).InkAt(1);
+            Shapes.Compose(Shapes.Motif(part, disc), graphics: graphics, cache: cache).InkAt(1).IsValid.ShouldBeTrue();
+            one = one == 0 ? ink.Area / width / width : one;
+            (ink.Area / width / width).ShouldBe(one, 1e-9);
+        }
+    }, iter: 15);
+
+    [Fact]
+    public void A_part_that_cannot_be_worked_out_is_named_and_left_out_of_the_picture_and_nothing_is_made_with_it()
+    {
+        var random = new Random(5);
+        var scribble = new Contour(new(0, 0), [.. Enumerable.Range(0, 900).Select(_ => new LineSegmentTo(new(random.NextDouble() * 50, random.NextDouble() * 50)))]);
+        var graphics = new Drawn("d", new Square(scribble, false, "#000000", false));
+        var motif = Shapes.Motif(Shapes.Box("plate", 80, 30), Part with { Action = PartAction.CutsThrough }, Shapes.Box("bar", 80, 5) with { Gap = MotifLength.Scales(2) });
+        Composition With(bool leavesOut) => Composition.Of(motif, TestMotifs.Named("HH"), new Composing(new BlockFace(), graphics, GroundShape.None, new InkCache(), LeavesOutFailing: leavesOut));
+        var picture = With(leavesOut: true);
+        var parts = picture.PartsAt(1);
+        picture.FilmsOf(parts, 1).ShouldHaveSingleItem().Ink.Area.ShouldBe((80 * 30) + (80 * 5), 1e-6);
+        picture.LeftOut.ShouldHaveSingleItem().Key.ShouldBe("g");
+        var note = MotifNotes.Of(picture, parts, motif, GroundShape.None).ShouldHaveSingleItem();
+        (note.PartId, note.Severity).ShouldBe(("g", Severity.Stop));
+        note.Message.ToString().ShouldContain("crosses itself");
+        Should.Throw<NotWorkableException>(() => With(leavesOut: false).InkAt(1));
+    }
+
+    [Fact]
+    public void A_graphic_of_thousands_of_pieces_is_joined_once_and_then_only_moved()
+    {
+        var graphics = new Drawn("d", [.. Enumerable.Range(0, 3000).Select(i => Drawn.Square(3 * (i % 60), 3 * (i / 60), 2))]);
+        var cache = new InkCache();
+        var part = Part with { SizedBy = GraphicSize.Width, Size = MotifLength.Scales(179) };
+        PlacedInk Dots(double line) => Shapes.Compose(Shapes.Motif(part, Shapes.Box("l", line, 5) with { Gap = MotifLength.Scales(2) }), graphics: graphics, cache: cache) is var c
+            ? c.FilmsOf(c.PartsAt(1), 1)[0].Pieces.Single(p => p.Area.NumGeometries == 3000) : null!;
+        var first = Dots(20);
+        Dots(24).Area.ShouldBeSameAs(first.Area);
+        first.Placed.Area.ShouldBe(12_000, 1e-6);
+        // Dropping one leaves the others as they were filled.
+        Shapes.Compose(Shapes.Motif(part with { Dropped = [7] }), graphics: graphics, cache: cache).InkAt(1).NumGeometries.ShouldBe(2999);
     }
 
     [Fact]
