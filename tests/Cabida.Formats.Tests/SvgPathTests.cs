@@ -56,6 +56,11 @@ public class SvgPathTests
     }
 
     [Fact]
+    public void Any_number_reads_back_to_its_thousandth() => CsCheck.Check.Sample(
+        CsCheck.Gen.OneOf(CsCheck.Gen.Double[-2000, 2000], CsCheck.Gen.Double[-1, 1], CsCheck.Gen.Int[-9, 9].Select(i => i / 1000.0), CsCheck.Gen.Double[-1e16, 1e16]),
+        x => Math.Abs(double.Parse(SvgPath.Number(x), CultureInfo.InvariantCulture) - x) <= 0.0005 + (1e-12 * Math.Abs(x)) && SvgPath.Number(x) is not "-0");
+
+    [Fact]
     public void A_line_is_open_or_closed_as_asked() =>
         SvgPath.OfLine([new(0, 0), new(1, 0), new(1, 1)], closed: true).ShouldBe("M0 0L1 0L1 1Z");
 }

@@ -10,9 +10,13 @@ namespace Cabida.Formats.Svg;
 public sealed class InkPaths
 {
     private const long Budget = 64L << 20;
+    private const long TextBudget = 32L << 20;
     private const int BytesPerSegment = 120;
 
     private readonly Kept<(string Key, double Tolerance), Fitted> kept = new(Budget, f => 200 + f.Contours.Sum(c => BytesPerSegment * (1L + c.Segments.Count)));
+
+    /// <summary>Paths as they were written; a part and the layer it is in are the same ink in the same place.</summary>
+    private readonly Kept<(string Key, Motion At), string> texts = new(TextBudget, t => 200 + (2L * t.Length));
 
     /// <summary>The path of ink in its place; y up.</summary>
     public string Of(FilmInk ink)
@@ -25,7 +29,8 @@ public sealed class InkPaths
     public string Of(PlacedInk piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return SvgPath.Of(FittedTo(piece).Contours.Select(c => c.Moved(piece.Motion)), null);
+        string Written() => SvgPath.Of(FittedTo(piece).Contours.Select(c => c.Moved(piece.Motion)), null);
+        return piece.Key.Length == 0 ? Written() : texts.Get((piece.Key, piece.Motion), Written);
     }
 
     /// <summary>About how thick the strokes of ink are: twice its area by the length of its outline; zero for none.</summary>

@@ -55,13 +55,65 @@ public static class SvgPath
 
         return d.ToString();
 
-        void Append(PlanePoint p) => d.Append(Number(p.X)).Append(' ').Append(Number(top - p.Y ?? p.Y));
+        void Append(PlanePoint p)
+        {
+            Write(d, p.X);
+            d.Append(' ');
+            Write(d, top - p.Y ?? p.Y);
+        }
     }
 
     /// <summary>A line through points, open or closed, y as it is.</summary>
-    public static string OfLine(IEnumerable<PlanePoint> points, bool closed) =>
-        "M" + string.Join('L', points.Select(p => $"{Number(p.X)} {Number(p.Y)}")) + (closed ? "Z" : "");
+    public static string OfLine(IEnumerable<PlanePoint> points, bool closed)
+    {
+        ArgumentNullException.ThrowIfNull(points);
+        var d = new StringBuilder();
+        foreach (var p in points)
+        {
+            Write(d.Append(d.Length == 0 ? 'M' : 'L'), p.X);
+            Write(d.Append(' '), p.Y);
+        }
+
+        return d.Append(closed ? "Z" : "").ToString();
+    }
 
     /// <summary>Three decimals, as the unit is.</summary>
-    internal static string Number(double value) => (Math.Round(value, 3) + 0.0).ToString("0.###", CultureInfo.InvariantCulture);
+    internal static string Number(double value)
+    {
+        var text = new StringBuilder();
+        Write(text, value);
+        return text.ToString();
+    }
+
+    /// <summary>Writes a number to three decimals, without a text of its own: paths are made of very many.</summary>
+    private static void Write(StringBuilder into, double value)
+    {
+        var thousandths = Math.Round(value * 1000);
+        if (!(Math.Abs(thousandths) < LargestWhole))
+        {
+            into.Append(Math.Round(value, 3).ToString("0.###", CultureInfo.InvariantCulture));
+            return;
+        }
+
+        var whole = (long)Math.Abs(thousandths);
+        into.Append(thousandths < 0 ? "-" : "").Append(whole / 1000);
+        var rest = (int)(whole % 1000);
+        if (rest > 0)
+        {
+            into.Append('.').Append(Digit(rest / 100));
+            if (rest % 100 > 0)
+            {
+                into.Append(Digit(rest / 10 % 10));
+            }
+
+            if (rest % 10 > 0)
+            {
+                into.Append(Digit(rest % 10));
+            }
+        }
+
+        static char Digit(int d) => (char)('0' + d);
+    }
+
+    private const double LargestWhole = 1e12;
 }

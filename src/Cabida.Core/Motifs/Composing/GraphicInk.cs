@@ -51,7 +51,9 @@ internal sealed class GraphicInk
     /// <summary>The body of the graphic, its box centred on the origin; null when nothing of it is left.</summary>
     public PartBody? Body(Scales scales)
     {
-        var lengths = new Lengths(part.StrokeWidth.At(scales, LengthRange.Artwork), part.Strengthen.At(scales, LengthRange.Margin), part.DoubledRemoved ? part.DoubledWithin.At(scales, LengthRange.Margin) : 0);
+        // What no line is stroked with does not tell ink apart.
+        var stroke = part.Open == OpenOutlines.Strokes && kept.Exists(k => k.Piece.Open.Count > 0) ? part.StrokeWidth.At(scales, LengthRange.Artwork) : 0;
+        var lengths = new Lengths(stroke, part.Strengthen.At(scales, LengthRange.Margin), part.DoubledRemoved ? part.DoubledWithin.At(scales, LengthRange.Margin) : 0);
         if (FactorFor(scales, lengths) is not { } factor || BoxAt(factor, lengths) is not { } box)
         {
             return null;
@@ -97,7 +99,7 @@ internal sealed class GraphicInk
     private Box? BoxAt(double factor, Lengths lengths)
     {
         var bare = lengths with { Grow = 0, Within = 0 };
-        var (strokes, by) = (Strokes(lengths), Motion.Scale(factor, factor));
+        var (strokes, by) = (lengths.Stroke > 0, Motion.Scale(factor, factor));
         var around = strokes && kept.Exists(k => k.Film is null)
             ? Box.Around(films.Select(f => Box.Of(InkOf(f, factor, bare))).OfType<Box>().Select(by.Of))
             : Box.Around([
@@ -109,8 +111,6 @@ internal sealed class GraphicInk
 
     private Box? LinesBox(double factor) => Box.Of(cache.Derived(FormattableString.Invariant($"lines {content.Value} {InkCache.LevelFor(factor)}"), () =>
         Outlines.Factory.CreateMultiLineString([.. kept.Where(k => k.Film is not null).SelectMany(k => LinesOf(k.Piece, factor))])));
-
-    private bool Strokes(Lengths lengths) => part.Open == OpenOutlines.Strokes && lengths.Stroke > 0 && kept.Exists(k => k.Piece.Open.Count > 0);
 
     /// <summary>The ink of one film in the file's millimetres.</summary>
     private Area InkOf(FilmPly film, double factor, Lengths lengths)
