@@ -13,6 +13,9 @@ internal readonly record struct Crossings(int Crossed, int Touched)
     /// <summary>So many crossings are noded in well under a second; a scribble of 800 corners has 70,000.</summary>
     public const int MostCrossed = 12_000;
 
+    /// <summary>So often may areas cross that are joined or cut; a mesh of circles each of which crosses eight others does so 8 times for each.</summary>
+    public const int MostOverlaid = 60_000;
+
     /// <summary>So often do outlines touch that are drawn twice, corner by corner.</summary>
     public const int MostTouched = 250_000;
 
@@ -22,26 +25,27 @@ internal readonly record struct Crossings(int Crossed, int Touched)
     /// <summary>Whether there is none at all.</summary>
     public bool None => Crossed == 0 && Touched == 0;
 
-    /// <summary>Whether there are more than any drawing has.</summary>
-    public bool TooMany => Crossed > MostCrossed || Touched > MostTouched;
+    /// <summary>Whether there are more than so many, or more touches than any drawing has.</summary>
+    public bool MoreThan(int most) => Crossed > most || Touched > MostTouched;
 
     /// <summary>Counts them, up to one more than is too many, so that a scribble is known for one long before anything is made of it.</summary>
     /// <param name="rings">Rings whose first corner is repeated at the end.</param>
-    public static Crossings Of(IReadOnlyList<Coordinate[]> rings)
+    /// <param name="most">How many crossings are too many.</param>
+    public static Crossings Of(IReadOnlyList<Coordinate[]> rings, int most = MostCrossed)
     {
         Effort.Spend(StepsPerPoint * rings.Sum(r => (long)r.Length));
-        var counter = new Counter();
+        var counter = new Counter(most);
         new MCIndexNoder(counter).ComputeNodes([.. rings.Select(r => (ISegmentString)new BasicSegmentString(r, null))]);
         return counter.Found;
     }
 
-    private sealed class Counter : ISegmentIntersector
+    private sealed class Counter(int most) : ISegmentIntersector
     {
         private readonly RobustLineIntersector lines = new();
 
         public Crossings Found { get; private set; }
 
-        public bool IsDone => Found.TooMany;
+        public bool IsDone => Found.MoreThan(most);
 
         public void ProcessIntersections(ISegmentString e0, int segIndex0, ISegmentString e1, int segIndex1)
         {

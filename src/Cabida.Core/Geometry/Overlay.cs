@@ -24,6 +24,9 @@ internal static class Overlay
     /// <summary>More corners than this are no drawing of anything, in one operation.</summary>
     private const int MostPoints = 400_000;
 
+    /// <summary>So few corners cannot cross so often that it costs much.</summary>
+    private const int MostUncounted = 300;
+
     /// <summary>Steps for a corner in an overlay or a buffer.</summary>
     private const int StepsPerPoint = 60;
 
@@ -119,6 +122,7 @@ internal static class Overlay
     private static Area Tried(Area[] areas, Func<Area[], Area> work, Func<Area[], PrecisionModel, Area> onGrid)
     {
         Begin(areas, StepsPerPoint);
+        Untangled(areas);
         if (Attempt(() => work(areas)) is { } plain)
         {
             return plain;
@@ -165,6 +169,16 @@ internal static class Overlay
         }
 
         Effort.Spend(each * points);
+    }
+
+    /// <summary>What is large enough to cross itself or another very often is looked at before it is begun.</summary>
+    private static void Untangled(Area[] areas)
+    {
+        if (areas.Sum(a => (long)a.NumPoints) > MostUncounted
+            && Crossings.Of([.. areas.SelectMany(Outlines.RingsOf).Select(r => r.Coordinates)], Crossings.MostOverlaid).MoreThan(Crossings.MostOverlaid))
+        {
+            throw new NotWorkableException(Phrase.Say($"Outlines cross one another more than {Crossings.MostOverlaid:#,0} times. Nothing can be cut so; leave one of them out, or draw it anew."));
+        }
     }
 
     private static bool IsFinite(Envelope e) => e.IsNull || (double.IsFinite(e.MinX) && double.IsFinite(e.MaxX) && double.IsFinite(e.MinY) && double.IsFinite(e.MaxY));

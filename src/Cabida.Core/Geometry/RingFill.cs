@@ -31,7 +31,7 @@ internal static class RingFill
     private static IEnumerable<Polygon> OfGroup(List<Coordinate[]> rings, Func<int, bool> filled) => Crossings.Of(rings) switch
     {
         { None: true } => Nested(rings, filled),
-        { TooMany: true } => throw TooTangled(),
+        var tangled when tangled.MoreThan(Crossings.MostCrossed) => throw TooTangled(),
         _ => Outlines.PolygonsOf(Noded(rings, filled)),
     };
 
