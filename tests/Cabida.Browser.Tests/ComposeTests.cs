@@ -95,7 +95,7 @@ public sealed class ComposeTests : IDisposable
     }
 
     [Fact]
-    public void A_dotted_picture_of_two_thousand_pieces_is_brought_in_moved_thinned_and_undone()
+    public void A_dotted_picture_of_two_thousand_pieces_is_brought_in_moved_undone_and_thinned()
     {
         var svg = Path.Combine(shop.Downloads, "dots.svg");
         File.WriteAllText(svg, $"<svg viewBox='0 0 150 120' width='150mm' height='120mm'>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<circle cx='{(3 * (i % 50)) + 1.5:0.#}' cy='{(3 * (i / 50)) + 1.5:0.#}' r='1'/>".Replace(',', '.')))}</svg>");
@@ -113,23 +113,12 @@ public sealed class ComposeTests : IDisposable
         page.Click("Undo");
         page.Saved();
         page.ReadsSoon("section[aria-label='Ink'] .sums", first);
-        // From piece to piece by arrows: the third is dropped, and kept again.
+        // From piece to piece by arrows: the third is dropped.
         page.See(".piece-choice [data-piece='0']").SendKeys(Keys.ArrowRight + Keys.ArrowRight);
         page.Driver.SwitchTo().ActiveElement().SendKeys(" ");
         page.ReadsSoon(".piece-count", "1 dropped");
         page.See(".piece-choice [data-piece='2'][aria-checked='false']");
-        page.Click("Keep all");
-        page.GoneSoonFrom(".piece-count", "dropped");
         page.Saved();
-        // Back to before it came.
-        Page.Until(
-            () =>
-            {
-                page.Click("Undo");
-                page.Saved();
-                return page.Driver.FindElements(By.CssSelector(".piece-choice")).Count == 0 ? svg : null;
-            },
-            "undoing did not lead back");
     }
 
     [Fact]
