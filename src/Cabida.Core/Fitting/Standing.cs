@@ -63,10 +63,14 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
 
     private const int StepsPerPoint = 20;
 
-    /// <summary>An end that lies this near a zone's edge touches it, however rounding has it; a share of the edge, and millimetres.</summary>
+    /// <summary>
+    /// An end that lies this near a zone's edge touches it, however rounding has it; a share of the edge, and millimetres.
+    /// </summary>
     private const double Slack = 1e-7;
 
-    /// <summary>The middles of the stretches of an edge between its crossings with the zone's, its ends counted in; none where it meets none.</summary>
+    /// <summary>
+    /// The middles of the stretches of an edge between its crossings with the zone's, its ends counted in; none where it meets none.
+    /// </summary>
     private static IEnumerable<PlanePoint> Stretches(PlanePoint from, PlanePoint to, ZoneShape zone)
     {
         List<double>? at = null;

@@ -13,7 +13,9 @@ internal readonly record struct Crossings(int Crossed, int Touched)
     /// <summary>So many crossings are noded in well under a second; a scribble of 800 corners has 70,000.</summary>
     public const int MostCrossed = 12_000;
 
-    /// <summary>So often may areas cross that are joined or cut; a mesh of circles each of which crosses eight others does so 8 times for each.</summary>
+    /// <summary>
+    /// So often may areas cross that are joined or cut; a mesh of circles each of which crosses eight others does so 8 times for each.
+    /// </summary>
     public const int MostOverlaid = 60_000;
 
     /// <summary>So often do outlines touch that are drawn twice, corner by corner.</summary>
@@ -28,7 +30,9 @@ internal readonly record struct Crossings(int Crossed, int Touched)
     /// <summary>Whether there are more than so many, or more touches than any drawing has.</summary>
     public bool MoreThan(int most) => Crossed > most || Touched > MostTouched;
 
-    /// <summary>Counts them, up to one more than is too many, so that a scribble is known for one long before anything is made of it.</summary>
+    /// <summary>
+    /// Counts them, up to one more than is too many, so that a scribble is known for one long before anything is made of it.
+    /// </summary>
     /// <param name="rings">Rings whose first corner is repeated at the end.</param>
     /// <param name="most">How many crossings are too many.</param>
     public static Crossings Of(IReadOnlyList<Coordinate[]> rings, int most = MostCrossed)

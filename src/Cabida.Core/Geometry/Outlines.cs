@@ -169,7 +169,9 @@ public static class Outlines
         return Apart(Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]), () => Overlay.Intersection(area, inside));
     }
 
-    /// <summary>Polygons worked out one by one; where they met in a corner and rounding made them cross, all is worked out at once.</summary>
+    /// <summary>
+    /// Polygons worked out one by one; where they met in a corner and rounding made them cross, all is worked out at once.
+    /// </summary>
     private static Area Apart(Area one, Func<Area> whole) => one.NumGeometries < 2 || one.IsValid ? one : Together([.. PolygonsOf(whole())]);
 
     /// <summary>For a polygon, what of an area lies near it by its boxes, or null: of many small things few concern any one.</summary>

@@ -35,7 +35,10 @@ internal static class RingFill
         _ => Outlines.PolygonsOf(Noded(rings, filled)),
     };
 
-    /// <summary>Rings that cross nowhere: one is an edge where what lies just inside it is filled and what lies just outside is not, or the other way round.</summary>
+    /// <summary>
+    /// Rings that cross nowhere: one is an edge where what lies just inside it is filled and what lies just outside is not, or the
+    /// other way round.
+    /// </summary>
     private static IEnumerable<Polygon> Nested(List<Coordinate[]> rings, Func<int, bool> filled)
     {
         var windings = new Windings(rings);

@@ -2,7 +2,10 @@ using NetTopologySuite.Geometries;
 
 namespace Cabida.Core.Geometry;
 
-/// <summary>How often closed rings go round a point: upward crossings to its right less downward ones. Kept in level bands, so that a question looks at few edges.</summary>
+/// <summary>
+/// How often closed rings go round a point: upward crossings to its right less downward ones. Kept in level bands, so that a question
+/// looks at few edges.
+/// </summary>
 internal sealed class Windings
 {
     private const int MostBands = 2048;

@@ -35,7 +35,9 @@ internal sealed record PictureTrace(string PictureId, string Name, int Colours, 
 /// <summary>What tracing would give: paths in pixels, y down.</summary>
 internal sealed record PictureTraceView(double Width, double Height, IReadOnlyList<GraphicPieceView> Pieces, Phrase? Problem);
 
-/// <summary>A graphic among others. In its picture, pieces of one colour that follow one another are one; its index is that of the first.</summary>
+/// <summary>
+/// A graphic among others. In its picture, pieces of one colour that follow one another are one; its index is that of the first.
+/// </summary>
 internal sealed record GraphicCard(string Id, int Revision, Graphic Graphic, Box? Box, IReadOnlyList<GraphicPieceView> Paths);
 
 internal sealed class GraphicViews(Cabida.Store.Library library, IGraphics graphics, InkCache cache, InkPaths paths) : IViews<Graphic, GraphicView>

@@ -70,7 +70,10 @@ public class GraphicInkTests
         Shapes.Films(Shapes.Motif(Part with { Films = [new ColourFilm("#ffffff", ColourUse.CutsThrough, "")] }), graphics: graphics).ShouldHaveSingleItem().Ink.Area.ShouldBe(300, 1e-6);
     }
 
-    /// <summary>An icon drawn in one stroke that runs back over itself, touches itself in corners and repeats its edges: what overlays stumble over.</summary>
+    /// <summary>
+    /// An icon drawn in one stroke that runs back over itself, touches itself in corners and repeats its edges: what overlays stumble
+    /// over.
+    /// </summary>
     private static Drawn Tricky(int seed)
     {
         var random = new Random(seed);

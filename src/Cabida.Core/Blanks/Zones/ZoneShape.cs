@@ -156,7 +156,10 @@ public sealed class ZoneShape
     internal ZoneShape Moved(Motion by, PlanePoint datum) => new(
         Sound((Polygon)Outlines.Moved(Outline, by)), [.. Edges.Select(e => e with { From = by.Of(e.From), To = by.Of(e.To) })], datum, IsRectangle && by.KeepsBoxes);
 
-    /// <summary>What was cut along an edge runs so near it that rounding in a turn may make the two cross: then repaired, the largest part of it.</summary>
+    /// <summary>
+    /// What was cut along an edge runs so near it that rounding in a turn may make the two cross: then repaired, the largest part of
+    /// it.
+    /// </summary>
     private static Polygon Sound(Polygon outline) => Outlines.PolygonsOf(Overlay.Sound(outline)).MaxBy(p => p.Area) ?? outline;
 
     /// <summary>The zone with every point moved; its edges are divided so that they can bend, and keep their names.</summary>

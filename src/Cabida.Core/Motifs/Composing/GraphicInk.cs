@@ -127,7 +127,10 @@ internal sealed class GraphicInk
     private string KeyOf(FilmPly film, double factor, Lengths lengths) => lengths.At(factor) is var own
         ? FormattableString.Invariant($"graphic {content.Value} {films.IndexOf(film)} {InkCache.LevelFor(factor)} {own.Stroke:G12} {own.Within:G12} {own.Grow:G12}") : "";
 
-    /// <summary>The pieces of a film in order: those that follow one another are joined at once, and what cuts through is taken out of what came before.</summary>
+    /// <summary>
+    /// The pieces of a film in order: those that follow one another are joined at once, and what cuts through is taken out of what came
+    /// before.
+    /// </summary>
     private Area Joined(FilmPly film, double factor, double stroke)
     {
         var ink = Outlines.Empty;

@@ -2,7 +2,9 @@ using SkiaSharp;
 
 namespace Cabida.Formats.Graphics.Dxf;
 
-/// <summary>Colours by their standard numbers: 1 to 9 have names, 10 to 249 are 24 hues in five depths, full and pale, 250 to 255 are greys.</summary>
+/// <summary>
+/// Colours by their standard numbers: 1 to 9 have names, 10 to 249 are 24 hues in five depths, full and pale, 250 to 255 are greys.
+/// </summary>
 internal static class DxfColours
 {
     /// <summary>The number that says “as the layer”.</summary>

@@ -61,7 +61,9 @@ internal static class DxfGraphic
 
     private static bool IsFinite(LineChain chain) => chain.Segments.All(s => double.IsFinite(s.End.X) && double.IsFinite(s.End.Y)) && double.IsFinite(chain.Start.X) && double.IsFinite(chain.Start.Y);
 
-    /// <summary>Closed outlines that lie in one another are one piece, filled together, so that holes are holes; each open one is one.</summary>
+    /// <summary>
+    /// Closed outlines that lie in one another are one piece, filled together, so that holes are holes; each open one is one.
+    /// </summary>
     private static IEnumerable<GraphicPiece> PiecesOf(string colour, List<LineChain> closed, List<LineChain> open)
     {
         var rings = closed.Select(c => Outlines.FromContours([c.Contour], Tolerances.Ink, Tolerances.InkTurn)).ToList();

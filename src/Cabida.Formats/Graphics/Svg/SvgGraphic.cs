@@ -61,7 +61,10 @@ internal static class SvgGraphic
         return Outcome<ReadGraphic>.Of(new ReadGraphic(pieces, page.Stated, page.PerUnit, Habits[0].Words, Habits, notes));
     }
 
-    /// <summary>Lines joined where their ends meet, those that close apart from those that do not; what meets no other is closed where it is filled.</summary>
+    /// <summary>
+    /// Lines joined where their ends meet, those that close apart from those that do not; what meets no other is closed where it is
+    /// filled.
+    /// </summary>
     private static IReadOnlyList<GraphicPiece> LinesOf(IReadOnlyList<(DrawnLine Line, bool IsFilled)> lines, Motion up)
     {
         var chains = lines.Where(l => l.Line.Line.Segments.Count > 0)

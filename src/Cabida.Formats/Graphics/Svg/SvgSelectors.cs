@@ -93,7 +93,9 @@ internal static class SvgSelectors
         };
     }
 
-    /// <summary>Whether an element is the (step·n + offset)th of its siblings, or of those of its name, from the front or the back.</summary>
+    /// <summary>
+    /// Whether an element is the (step·n + offset)th of its siblings, or of those of its name, from the front or the back.
+    /// </summary>
     private static bool IsNth(ChildSelector selector, SvgNode node)
     {
         var sameName = selector is FirstTypeSelector or LastTypeSelector;

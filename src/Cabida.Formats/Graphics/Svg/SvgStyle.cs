@@ -19,7 +19,9 @@ internal sealed partial class SvgStyle(IReadOnlyDictionary<string, string> value
     /// <summary>A property, or what it is without.</summary>
     public string Of(string property, string otherwise) => Of(property) is { Length: > 0 } value ? value : otherwise;
 
-    /// <summary>A value with the custom properties that it names put in; null when one leads nowhere, which leaves the property unset.</summary>
+    /// <summary>
+    /// A value with the custom properties that it names put in; null when one leads nowhere, which leaves the property unset.
+    /// </summary>
     private string? Resolved(string value, int depth)
     {
         for (var at = Variable().Match(value); at.Success; at = Variable().Match(value))

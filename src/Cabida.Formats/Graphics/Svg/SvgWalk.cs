@@ -210,7 +210,10 @@ internal sealed class SvgWalk
         ("marker", "markers on lines"), ("marker-start", "markers on lines"), ("marker-mid", "markers on lines"), ("marker-end", "markers on lines"),
     ];
 
-    /// <summary>Whether the conditions of a child of a switch hold: nothing that a plain drawing lacks, and words in English where they are of a tongue.</summary>
+    /// <summary>
+    /// Whether the conditions of a child of a switch hold: nothing that a plain drawing lacks, and words in English where they are of a
+    /// tongue.
+    /// </summary>
     private static bool IsWanted(SvgNode node) => node.Of("requiredExtensions").Length == 0
         && (!node.Attributes.TryGetValue("systemLanguage", out var tongues) || tongues.Split(',').Any(t => t.Trim().StartsWith("en", StringComparison.OrdinalIgnoreCase)));
 
