@@ -5,9 +5,6 @@ namespace Cabida.Formats.Graphics.Dxf;
 /// <summary>Entities → curves: arcs and ellipses as cubics, splines by knot insertion where they are not rational.</summary>
 internal static class DxfCurves
 {
-    /// <summary>A cubic follows an arc of this angle to within 3·10⁻⁵ of its radius (Goldapp 1991).</summary>
-    private const double ArcStep = Math.PI / 4;
-
     private const int RationalStepsPerSpan = 48;
     private const double Flat = 1e-9;
 
@@ -46,23 +43,9 @@ internal static class DxfCurves
             return null;
         }
 
-        var steps = Math.Max(1, (int)Math.Ceiling((to - from) / ArcStep - 1e-9));
-        var step = (to - from) / steps;
-        // The control points of a cubic through an arc of angle a lie 4/3·tan(a/4) along its tangents.
-        var reach = 4.0 / 3 * Math.Tan(step / 4);
-        var segments = new List<CurveSegment>();
-        for (var i = 0; i < steps; i++)
-        {
-            var (a, b) = (from + (i * step), from + ((i + 1) * step));
-            segments.Add(new CubicTo(
-                At(Math.Cos(a) - (reach * Math.Sin(a)), Math.Sin(a) + (reach * Math.Cos(a))),
-                At(Math.Cos(b) + (reach * Math.Sin(b)), Math.Sin(b) - (reach * Math.Cos(b))),
-                At(Math.Cos(b), Math.Sin(b))));
-        }
-
-        return new LineChain(At(Math.Cos(from), Math.Sin(from)), segments, closed);
-
-        PlanePoint At(double c, double s) => new(centre.X + (c * major.X) - (s * ratio * major.Y), centre.Y + (c * major.Y) + (s * ratio * major.X));
+        var place = new Motion(major.X, -ratio * major.Y, centre.X, major.Y, ratio * major.X, centre.Y);
+        PlanePoint At(double angle) => place.Of(new PlanePoint(Math.Cos(angle), Math.Sin(angle)));
+        return new LineChain(At(from), [.. ArcCubics.Of(from, to - from, place, At(to))], closed);
     }
 
     /// <summary>A polyline; a bulge is the tangent of a quarter of its arc's angle, positive to the left.</summary>

@@ -6,9 +6,6 @@ namespace Cabida.Formats.Graphics.Svg;
 /// <summary>Reads path data (SVG 2, chapter 9). What stands before a mistake in it is drawn, as the standard says.</summary>
 internal sealed class SvgPathData
 {
-    /// <summary>A cubic follows an arc of this angle to within 5·10⁻⁶ of its radius (Goldapp 1991).</summary>
-    private const double ArcStep = Math.PI / 4;
-
     private readonly string text;
     private readonly List<DrawnLine> done = [];
     private List<CurveSegment> segments = [];
@@ -60,24 +57,7 @@ internal sealed class SvgPathData
         var turn = Math.Atan2((-y - cy) / ry, (-x - cx) / rx) - first;
         turn += sweep && turn < 0 ? 2 * Math.PI : !sweep && turn > 0 ? -2 * Math.PI : 0;
         var place = new Motion(cos * rx, -sin * ry, (cos * cx) - (sin * cy) + ((from.X + to.X) / 2), sin * rx, cos * ry, (sin * cx) + (cos * cy) + ((from.Y + to.Y) / 2));
-        return Round(first, turn, place, to);
-    }
-
-    /// <summary>A stretch of the unit circle as cubics, brought to a place; its end is given, so that no rounding opens it.</summary>
-    public static IEnumerable<CurveSegment> Round(double first, double turn, Motion place, PlanePoint to)
-    {
-        var steps = Math.Max(1, (int)Math.Ceiling((Math.Abs(turn) / ArcStep) - 1e-9));
-        var step = turn / steps;
-        // The control points of a cubic through an arc of angle a lie 4/3·tan(a/4) along its tangents.
-        var reach = 4.0 / 3 * Math.Tan(step / 4);
-        return Enumerable.Range(0, steps).Select(CurveSegment (k) =>
-        {
-            var ((sa, ca), (sb, cb)) = (Math.SinCos(first + (k * step)), Math.SinCos(first + ((k + 1) * step)));
-            return new CubicTo(
-                place.Of(new PlanePoint(ca - (reach * sa), sa + (reach * ca))),
-                place.Of(new PlanePoint(cb + (reach * sb), sb - (reach * cb))),
-                k == steps - 1 ? to : place.Of(new PlanePoint(cb, sb)));
-        });
+        return ArcCubics.Of(first, turn, place, to);
     }
 
     private bool Read()

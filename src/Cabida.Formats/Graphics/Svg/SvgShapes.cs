@@ -65,7 +65,7 @@ internal static class SvgShapes
     }
 
     private static DrawnLine Ellipse(double cx, double cy, double rx, double ry) =>
-        new(new Contour(new(cx + rx, cy), [.. SvgPathData.Round(0, 2 * Math.PI, new Motion(rx, 0, cx, 0, ry, cy), new(cx + rx, cy))]), true);
+        new(new Contour(new(cx + rx, cy), [.. ArcCubics.Of(0, 2 * Math.PI, new Motion(rx, 0, cx, 0, ry, cy), new(cx + rx, cy))]), true);
 
     private static DrawnLine Rectangle(double x, double y, double w, double h, double rx, double ry)
     {
@@ -75,7 +75,7 @@ internal static class SvgShapes
             return new(new Contour(new(x, y), [new LineSegmentTo(new(right, y)), new LineSegmentTo(new(right, foot)), new LineSegmentTo(new(x, foot))]), true);
         }
 
-        IEnumerable<CurveSegment> Corner(double cx, double cy, double from, PlanePoint to) => SvgPathData.Round(from, Math.PI / 2, new Motion(rx, 0, cx, 0, ry, cy), to);
+        IEnumerable<CurveSegment> Corner(double cx, double cy, double from, PlanePoint to) => ArcCubics.Of(from, Math.PI / 2, new Motion(rx, 0, cx, 0, ry, cy), to);
         return new(
             new Contour(new(x + rx, y), [
                 new LineSegmentTo(new(right - rx, y)), .. Corner(right - rx, y + ry, -Math.PI / 2, new(right, y + ry)),
