@@ -54,17 +54,7 @@ public static class GraphicFile
     }
 
     /// <summary>The box of pieces, curves and open lines included.</summary>
-    internal static Box BoxOf(IReadOnlyList<GraphicPiece> pieces)
-    {
-        var points = pieces.SelectMany(p => p.Closed.Concat(p.Open)).SelectMany(c => CurveFlattening.Flatten(c, Tolerances.Ink, Tolerances.InkTurn));
-        var (minX, minY, maxX, maxY) = (double.MaxValue, double.MaxValue, double.MinValue, double.MinValue);
-        foreach (var p in points)
-        {
-            (minX, minY, maxX, maxY) = (Math.Min(minX, p.X), Math.Min(minY, p.Y), Math.Max(maxX, p.X), Math.Max(maxY, p.Y));
-        }
-
-        return minX <= maxX ? new Box(minX, minY, maxX, maxY) : default;
-    }
+    internal static Box BoxOf(IReadOnlyList<GraphicPiece> pieces) => ContourBoxes.Around(pieces.SelectMany(p => p.Closed.Concat(p.Open)), Tolerances.Ink);
 
     /// <summary>Why a file of so many pieces is refused; null when it is not.</summary>
     internal static Phrase? TooMany(string name, int pieces) =>

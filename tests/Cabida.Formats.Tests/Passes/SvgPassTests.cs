@@ -199,7 +199,7 @@ public class SvgPassTests
     {
         var line = SvgPathData.Read("M0 0H20").Lines;
         SvgStyle Style(params (string, string)[] values) => new(values.ToDictionary(v => v.Item1, v => v.Item2, StringComparer.Ordinal));
-        Box Bounds(SvgStyle s, double length = 0) => SvgBoxes.Around(SvgStrokes.Of(line, s, length, 100, 100)!);
+        Box Bounds(SvgStyle s, double length = 0) => ContourBoxes.Around(SvgStrokes.Of(line, s, length, 100, 100)!);
         Bounds(Style(("stroke-width", "4"))).ShouldBe(new Box(0, -2, 20, 2));
         Bounds(Style(("stroke-width", "4"), ("stroke-linecap", "square"))).ShouldBe(new Box(-2, -2, 22, 2));
         Bounds(Style(("stroke-width", "10%"))).Height.ShouldBe(10, 1e-4);

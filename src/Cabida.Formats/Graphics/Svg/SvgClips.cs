@@ -89,13 +89,13 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
         var matrix = move.Then(inside);
         var lines = SvgShapes.Of(shape, drawn, port, m => leftOut.Add(m));
         var area = Filled([.. lines.Select(l => l.Line.Moved(matrix))], drawn.Of("clip-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero);
-        return Of(style, matrix, port, () => SvgBoxes.Around(lines.Select(l => l.Line)), depth + 1) is { } own ? Outlines.Within(area, own) : area;
+        return Of(style, matrix, port, () => ContourBoxes.Around(lines.Select(l => l.Line)), depth + 1) is { } own ? Outlines.Within(area, own) : area;
     }
 
     /// <summary>The outlines of something drawn that lie in an area; null when nothing does.</summary>
     public static SvgDrawn? Cut(SvgDrawn drawn, Area area)
     {
-        var (box, page) = (SvgBoxes.Around(drawn.Contours), Box.Of(area));
+        var (box, page) = (ContourBoxes.Around(drawn.Contours), Box.Of(area));
         if (page is not { } clip || !box.Meets(clip))
         {
             return null;

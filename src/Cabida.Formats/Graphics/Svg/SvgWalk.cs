@@ -112,7 +112,7 @@ internal sealed class SvgWalk
             return;
         }
 
-        Box OwnBox() => SvgBoxes.Around(OutlinesOf(node, outer.Style, outer.Port, 0, own: false));
+        Box OwnBox() => ContourBoxes.Around(OutlinesOf(node, outer.Style, outer.Port, 0, own: false));
         var place = outer with { Matrix = SvgTransforms.Of(node, style, outer.Port, OwnBox).Then(outer.Matrix), Style = style, Alpha = alpha };
         var first = drawn.Count;
         switch (node.Name)
