@@ -1,6 +1,7 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using NetTopologySuite.Geometries;
 
 namespace Cabida.Core.Fitting;
 
@@ -23,7 +24,10 @@ public static class ZoneGround
             Here(seen.Bounds),
             wall?.GirthAt(zone.MiddleHeight).Value.Millimetres,
             wall?.Cone is { WideUp: false } ? -ring : ring,
-            mats is null ? null : new GroundMats(Here(OutsideOf(mats)), [.. mats.Openings.Select(Here)]));
+            mats is null ? null : new GroundMats(Here(OutsideOf(mats)), [.. mats.Openings.Select(Here)]))
+        {
+            Outline = new((Polygon)Outlines.Moved(seen.Outline, Motion.Move(-datum.X, -datum.Y))),
+        };
     }
 
     /// <summary>The outside in the coordinates of the sight panel: as far beyond it above as below.</summary>

@@ -15,6 +15,9 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     /// <summary>The middle up.</summary>
     public double CentreY => (MinY + MaxY) / 2;
 
+    /// <summary>Its middle.</summary>
+    public PlanePoint Centre => new(CentreX, CentreY);
+
     /// <summary>The box moved.</summary>
     public Box Moved(double dx, double dy) => new(MinX + dx, MinY + dy, MaxX + dx, MaxY + dy);
 

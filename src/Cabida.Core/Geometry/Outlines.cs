@@ -140,7 +140,9 @@ public static class Outlines
 
         // n segments to a quarter turn leave a sagitta of r(1 − cos(π/4n)).
         var segments = Math.Abs(by) <= chordError ? 2 : (int)Math.Clamp(Math.Ceiling(Math.PI / (4 * Math.Acos(1 - (chordError / Math.Abs(by))))), 2, 64);
-        return Overlay.Grown(area, by, new BufferParameters(segments));
+        // By itself it leaves out corners that lie within a hundredth of the distance, which is seen where the distance is not small.
+        var simplified = Math.Min(BufferParameters.DefaultSimplifyFactor, chordError / Math.Abs(by));
+        return Overlay.Grown(area, by, new BufferParameters(segments) { SimplifyFactor = simplified });
     }
 
     /// <summary>The area with its holes filled.</summary>

@@ -23,9 +23,15 @@ public enum GrowthStop
 /// <param name="At">Where.</param>
 public sealed record GrowthLimit(double Limit, GrowthStop Stop, PlanePoint At);
 
+/// <summary>What happens to outlines that are grown.</summary>
+/// <param name="First">What stops them first, other than a notch that fills; null when nothing does as far as was looked.</param>
+/// <param name="Notch">The first notch that fills before that: what shuts leaves next to nothing behind; null when none does.</param>
+public sealed record Growth(GrowthLimit? First, GrowthLimit? Notch);
+
 /// <summary>
 /// The thickest safe strengthening: the largest δ for which growing by δ keeps the number of parts and of holes
-/// (calculations 3.8). Two parts a gap g apart meet at δ = g/2, so that is found by distance; holes by bisection.
+/// (calculations 3.8), and before it the notches that fill without anybody seeing it. Two parts a gap g apart meet at δ = g/2, so that
+/// is found by distance; holes by bisection.
 /// </summary>
 public static class SafeGrowth
 {
@@ -34,10 +40,16 @@ public static class SafeGrowth
     /// <summary>A change that comes and goes within one step is not seen.</summary>
     private const int Steps = 32;
 
-    /// <summary>The limit for an area, or null when nothing stops it below <paramref name="most"/>.</summary>
+    /// <summary>
+    /// What of a bay lies behind its mouth and is filled by growing so much further was a notch, as typefaces have where strokes
+    /// cross: nobody sees it fill. Millimetres.
+    /// </summary>
+    private const double NotchDepth = 0.15;
+
+    /// <summary>What stops an area from being grown, and the notches that fill before.</summary>
     /// <param name="area">The ink.</param>
     /// <param name="most">How far is looked.</param>
-    public static GrowthLimit? Of(Area area, double most)
+    public static Growth Of(Area area, double most)
     {
         var parts = Outlines.PolygonsOf(area).ToList();
         GrowthLimit? least = null;
@@ -60,21 +72,23 @@ public static class SafeGrowth
             }
         }
 
+        GrowthLimit? notch = null;
         foreach (var part in parts)
         {
-            least = Holes(part, least?.Limit ?? most) ?? least;
+            var before = least?.Limit ?? most;
+            least = First(part, before, d => Mattering(part, d)) ?? least;
+            notch = First(part, Math.Min(least?.Limit ?? most, notch?.Limit ?? most), d => HolesAt(part, d).Count == part.NumInteriorRings) ?? notch;
         }
 
-        return least;
+        return new(least, notch is { } n && n.Limit < (least?.Limit ?? most) - Precision ? n : null);
     }
 
-    /// <summary>The growth at which the holes of a part, or the bays of its outside, stop being as many, when it is below <paramref name="most"/>.</summary>
-    private static GrowthLimit? Holes(Polygon part, double most)
+    /// <summary>The growth at which something about a part is no longer so, when it is below <paramref name="most"/>.</summary>
+    private static GrowthLimit? First(Polygon part, double most, Func<double, bool> same)
     {
-        bool Same(double d) => Outlines.PolygonsOf(Outlines.Grown(part, d, Tolerances.Ink)).Sum(p => p.NumInteriorRings) == part.NumInteriorRings;
         // A bay whose mouth shuts becomes a hole, which closes in turn: the first change is looked for step by step.
         var step = most / Steps;
-        var changes = Enumerable.Range(1, Steps).Select(i => i * step).FirstOrDefault(d => !Same(d));
+        var changes = Enumerable.Range(1, Steps).Select(i => i * step).FirstOrDefault(d => !same(d));
         if (changes == 0)
         {
             return null;
@@ -84,17 +98,29 @@ public static class SafeGrowth
         while (tooMuch - fine > Precision)
         {
             var middle = (fine + tooMuch) / 2;
-            (fine, tooMuch) = Same(middle) ? (middle, tooMuch) : (fine, middle);
+            (fine, tooMuch) = same(middle) ? (middle, tooMuch) : (fine, middle);
         }
 
         return Where(part, fine, tooMuch);
     }
 
+    /// <summary>Whether a part grown by so much still has each of its holes in one, and no bay of any depth has shut.</summary>
+    private static bool Mattering(Polygon part, double by)
+    {
+        var holes = HolesAt(part, by);
+        var own = part.InteriorRings.Select(r => Outlines.Factory.CreatePolygon(r.Coordinates)).Select(o => holes.Where(h => Overlay.Meet(o, h)).ToList()).ToList();
+        return own.All(o => o.Count > 0 && (o.Count == 1 || o.Count(IsDeep) < 2)) && !holes.Except(own.SelectMany(o => o)).Any(IsDeep);
+    }
+
+    private static bool IsDeep(Polygon hole) => !Outlines.Grown(hole, -NotchDepth, Tolerances.Ink).IsEmpty;
+
+    private static List<Polygon> HolesAt(Polygon part, double by) =>
+        [.. Outlines.PolygonsOf(Outlines.Grown(part, by, Tolerances.Ink)).SelectMany(p => p.InteriorRings).Select(r => Outlines.Factory.CreatePolygon(r.Coordinates))];
+
     /// <summary>What differs between just below and just above the limit, and where.</summary>
     private static GrowthLimit Where(Polygon part, double fine, double tooMuch)
     {
-        List<Polygon> HolesAt(double d) => [.. Outlines.PolygonsOf(Outlines.Grown(part, d, Tolerances.Ink)).SelectMany(p => p.InteriorRings).Select(r => Outlines.Factory.CreatePolygon(r.Coordinates))];
-        var (before, after) = (HolesAt(fine), HolesAt(tooMuch));
+        var (before, after) = (HolesAt(part, fine), HolesAt(part, tooMuch));
         var closed = before.FirstOrDefault(h => !after.Any(a => Overlay.Meet(a, h)));
         if (closed is not null)
         {

@@ -37,9 +37,16 @@ public sealed record GroundMats(Box Outside, IReadOnlyList<Box> Openings);
 /// <param name="Mats">The mats of a frame.</param>
 public sealed record GroundShape(Box? Box, double? Girth, double Ring, GroundMats? Mats)
 {
+    /// <summary>The cautious zone itself; null where there is no ground.</summary>
+    public GroundOutline? Outline { get; init; }
+
     /// <summary>No ground.</summary>
     public static GroundShape None { get; } = new(null, null, double.PositiveInfinity, null);
 
     /// <summary>A plain rectangle about its centre.</summary>
-    public static GroundShape Plain(double width, double height) => new(new Box(-width / 2, -height / 2, width / 2, height / 2), null, double.PositiveInfinity, null);
+    public static GroundShape Plain(double width, double height)
+    {
+        var box = new Box(-width / 2, -height / 2, width / 2, height / 2);
+        return new(box, null, double.PositiveInfinity, null) { Outline = new(Outlines.Rectangle(box)) };
+    }
 }

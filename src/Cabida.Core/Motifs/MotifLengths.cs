@@ -13,7 +13,7 @@ internal static class MotifLengths
         LetteringPart l => [l.Size, l.Strengthen, .. l.Joins == LetterJoinsNone ? [] : new[] { l.JoinBy }, .. Shaped(l), .. l.Stretching is Stretching.ToWidth or Stretching.ToHeight ? [l.StretchTo] : Array.Empty<MotifLength>()],
         RulePart { Span: RuleSpan.FillsRow } r => [r.Thickness],
         RulePart r => [r.Thickness, r.Length],
-        ShapePart s => [.. s.Span == ShapeSpan.Given ? new[] { s.Width, s.Height } : [s.Inset], .. Details(s)],
+        ShapePart s => [.. !s.TakesFromGround ? new[] { s.Width, s.Height } : [s.Inset], .. Details(s)],
         GraphicPart g => g.SizedBy == GraphicSize.AsFile ? [g.Strengthen] : [g.Size, g.Strengthen],
         BackingPart b => [b.By],
         GroupPart g => Of(g.Parts).Concat(Repeated(g.Repeat)),
@@ -33,7 +33,7 @@ internal static class MotifLengths
     private static IEnumerable<MotifLength> Details(ShapePart s) => s.Shape switch
     {
         ShapeKind.Rounded => [s.CornerSize],
-        ShapeKind.Ring or ShapeKind.Corner => [s.Band],
+        ShapeKind.Ring or ShapeKind.Corner or ShapeKind.GroundFrame => [s.Band],
         ShapeKind.Border => [s.Band, s.CornerSize],
         ShapeKind.Tag => [s.CornerSize, s.Hole, s.HoleIn],
         ShapeKind.Dots => [s.DotGap],

@@ -11,7 +11,17 @@ namespace Cabida.Core.Motifs;
 /// <param name="PartId">The part; empty for the whole.</param>
 /// <param name="Severity">Whether it would be wrong, or only wants looking at; null for what is only told.</param>
 /// <param name="Message">What it is.</param>
-public sealed record MotifNote(string PartId, Severity? Severity, Phrase Message);
+public sealed record MotifNote(string PartId, Severity? Severity, Phrase Message)
+{
+    /// <summary>What would mend it, each by itself.</summary>
+    public IReadOnlyList<NoteOffer> Offers { get; init; } = [];
+}
+
+/// <summary>A length of a part that would mend what a note is about.</summary>
+/// <param name="Words">What it would be.</param>
+/// <param name="Field">The field of the part, as in <c>size</c> or <c>circle</c>.</param>
+/// <param name="Length">What would be typed there.</param>
+public sealed record NoteOffer(Phrase Words, string Field, TypedLength Length);
 
 /// <summary>What a composed motif wants looked at: letters, forms, strengthening, stretching, seams, joins to mats.</summary>
 public static class MotifNotes
@@ -45,8 +55,13 @@ public static class MotifNotes
 
         foreach (var placed in parts.SelectMany(p => p.WithInner))
         {
-            notes.AddRange(OfPlaced(placed));
+            notes.AddRange([.. OfPlaced(placed), .. HeldBack.Of(placed), .. RoundNotes.Of(placed)]);
         }
+
+        var drawn = parts.SelectMany(p => p.WithInner).Select(p => p.Part.Id).Concat(composition.LeftOut.Keys).ToHashSet(StringComparer.Ordinal);
+        var inGroup = GroundShape.None with { Mats = ground.Mats };
+        notes.AddRange(motif.AllParts.SelectMany(p => motif.Parts.Contains(p)
+            ? HeldBack.ForWantOfGround(p, ground, drawn.Contains(p.Id), isInGroup: false) : HeldBack.ForWantOfGround(p, inGroup, drawn.Contains(p.Id), isInGroup: true)));
 
         notes.AddRange(motif.AllParts.OfType<MatPart>().Where(m => ground.Mats is not { } mats || m.Index > mats.Openings.Count).Select(m => new MotifNote(
             m.Id, null, ground.Mats is { } mats ? Phrase.Say($"The frame of the ground holds {mats.Openings.Count} mats, so there is no mat {m.Index}.") : Phrase.Say($"A mat takes its outside and opening from a frame. Choose a framed blank as the ground."))));
@@ -111,13 +126,16 @@ public static class MotifNotes
     private static MotifNote Strengthened(string id, FormedLine line, double by)
     {
         var bare = line.WithoutGrowth();
-        if (SafeGrowth.Of(bare.Ink, MostGrowth) is not { } limit)
+        var growth = SafeGrowth.Of(bare.Ink, MostGrowth);
+        Phrase At(GrowthLimit limit) => bare.LetterAt(limit.At) is { } index ? Phrase.Say($" at {line.Line.LetterOf(index):strong}") : Phrase.Empty;
+        // Nobody sees a notch fill; it is told, so that it is not taken for what is.
+        var notch = growth.Notch is { } small ? Phrase.Say($" A notch{At(small)} fills from {Length.Mm(small.Limit):fine}, which is not seen.") : Phrase.Empty;
+        if (growth.First is not { } limit)
         {
-            return new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}."));
+            return new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}.{notch}"));
         }
 
-        var at = bare.LetterAt(limit.At) is { } index ? line.Line.LetterOf(index) : null;
-        var where = at is null ? Phrase.Empty : Phrase.Say($" at {at:strong}");
+        var where = At(limit);
         var what = limit.Stop switch
         {
             GrowthStop.PartsMeet => Phrase.Say($"two parts of the ink meet{where}"),
@@ -125,8 +143,8 @@ public static class MotifNotes
             _ => Phrase.Say($"two sides of a stroke meet{where}"),
         };
         return by > limit.Limit
-            ? new(id, Severity.Look, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}."))
-            : new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}."));
+            ? new(id, Severity.Look, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}.{notch}"))
+            : new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}.{notch}"));
     }
 
     private static MotifNote Repeated(string id, RepeatResult repeat)

@@ -163,7 +163,7 @@ public static class MotifProblems
 
     private static void Shape(ShapePart shape, Reading reading)
     {
-        if (shape.Span == ShapeSpan.Given)
+        if (!shape.TakesFromGround)
         {
             reading.Check(shape, "width", shape.Width, LengthRange.Artwork);
             if (shape.Shape != ShapeKind.Dots)
@@ -179,7 +179,7 @@ public static class MotifProblems
         foreach (var (field, length) in shape.Shape switch
         {
             ShapeKind.Rounded => [("cornerSize", shape.CornerSize)],
-            ShapeKind.Ring or ShapeKind.Corner => [("band", shape.Band)],
+            ShapeKind.Ring or ShapeKind.Corner or ShapeKind.GroundFrame => [("band", shape.Band)],
             ShapeKind.Border => [("band", shape.Band), ("cornerSize", shape.CornerSize)],
             ShapeKind.Tag => [("cornerSize", shape.CornerSize), ("hole", shape.Hole), ("holeIn", shape.HoleIn)],
             ShapeKind.Dots => [("dotGap", shape.DotGap)],

@@ -16,7 +16,7 @@ public enum PartPlace
     Anchored,
 }
 
-/// <summary>What a part does to the parts before it on the same film and ply.</summary>
+/// <summary>What a part does to the parts before it, on its own film and ply or on others, too (<see cref="ActsOn"/>).</summary>
 public enum PartAction
 {
     /// <summary>Joins them.</summary>
@@ -30,6 +30,19 @@ public enum PartAction
 
     /// <summary>Keeps of them only what lies inside it.</summary>
     Confines,
+}
+
+/// <summary>Which films a part that takes away acts on.</summary>
+public enum ActsOn
+{
+    /// <summary>Its own film and ply.</summary>
+    Own,
+
+    /// <summary>All films, as a drill goes through all that lies there; backings made of what it cuts have it, too.</summary>
+    All,
+
+    /// <summary>The films chosen.</summary>
+    Chosen,
 }
 
 /// <summary>Where one extent of a part stands to another extent: across from the left, up from the bottom.</summary>
@@ -59,6 +72,12 @@ public enum Stand
 /// <param name="Raised">Moved up by so much; negative down.</param>
 public sealed record Anchor(string To, Stand Across, Stand Up, MotifLength Right, MotifLength Raised)
 {
+    /// <summary>
+    /// Whether the middle of what is round is that of the box of its ink, too. By itself round lettering, a ring of copies or a round
+    /// shape has the middle of its circle, so that round things are concentric whatever letters or copies they hold.
+    /// </summary>
+    public bool ByInk { get; init; }
+
     /// <summary>The zone, or the reference size, that the motif is composed against.</summary>
     public const string Ground = "ground";
 
@@ -104,6 +123,12 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     /// <summary>What it does to the parts before it.</summary>
     public PartAction Action { get; init; }
 
+    /// <summary>Which films it acts on, where it takes away; what it adds stands in its own.</summary>
+    public ActsOn ActsOn { get; init; }
+
+    /// <summary>The films and plies chosen.</summary>
+    public IReadOnlyList<FilmPly> ActsOnFilms { get; init; } = [];
+
     /// <summary>The clearance where it clears around.</summary>
     public MotifLength Clearance { get; init; } = MotifLength.Stays(1);
 
@@ -120,6 +145,14 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
 
     /// <summary>Whether left and right are exchanged, before it is turned.</summary>
     public bool Flipped { get; init; }
+
+    /// <summary>Whether it takes away from films, and which: one that only adds acts on none.</summary>
+    internal bool TakesFrom(FilmPly film) => this is not (BackingPart or MatPart) && Action != PartAction.Adds && ActsOn switch
+    {
+        ActsOn.All => true,
+        ActsOn.Chosen => ActsOnFilms.Contains(film),
+        _ => film == new FilmPly(FilmId, Ply),
+    };
 
     /// <summary>What of it is its middle where rows are centred on one another.</summary>
     public Centring Centring { get; init; }

@@ -37,6 +37,12 @@ public enum ShapeKind
 
     /// <summary>Dots in a row: how many, how large across, and the gap between.</summary>
     Dots,
+
+    /// <summary>The true outline of the ground, less the inset.</summary>
+    GroundOutline,
+
+    /// <summary>A band along the true outline of the ground, inside of the inset.</summary>
+    GroundFrame,
 }
 
 /// <summary>How large a shape is.</summary>
@@ -69,6 +75,13 @@ public sealed record ShapePart(string Id, PartPlace Place, MotifLength Gap, Shap
 
     /// <summary>How far inside the ground it stays, at each side.</summary>
     public MotifLength Inset { get; init; } = MotifLength.Stays(0);
+
+    /// <summary>Whether the holes of the ground count for its outline: they stay open, or have a band of their own.</summary>
+    public bool GroundHoles { get; init; } = true;
+
+    /// <summary>Whether its size and place are the ground's.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool TakesFromGround => Span != ShapeSpan.Given || Shape is ShapeKind.GroundOutline or ShapeKind.GroundFrame;
 
     /// <summary>The radius of rounded corners; the length of a tag's cut corners.</summary>
     public MotifLength CornerSize { get; init; } = MotifLength.Scales(4);

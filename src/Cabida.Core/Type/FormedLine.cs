@@ -14,6 +14,7 @@ public sealed class FormedLine
     private readonly double sizeMm;
     private readonly LineForm form;
     private readonly InkCache cache;
+    private readonly Lazy<RoundLine?> round;
     private readonly Lazy<IReadOnlyList<LetterInk>> letters;
     private readonly Lazy<Area> ink;
 
@@ -24,7 +25,8 @@ public sealed class FormedLine
         ArgumentNullException.ThrowIfNull(form);
         ArgumentNullException.ThrowIfNull(cache);
         (this.line, this.sizeMm, this.form, this.cache) = (line, sizeMm, form, cache);
-        letters = new(() => [.. Arranged().Select(l => l with { Ink = Bent(l.Ink) })]);
+        round = new(() => IsRound && form.Circle > 0 && Sized() is { Count: > 0 } set ? new RoundLine(set, form, line.IsBetweenWords) : null);
+        letters = new(() => [.. Arranged()]);
         ink = new(MakeInk);
     }
 
@@ -42,6 +44,29 @@ public sealed class FormedLine
 
     /// <summary>Whether it stands on a baseline.</summary>
     public bool HasBaseline => form.Shape is LineShape.Straight or LineShape.Arched;
+
+    /// <summary>The circle that its letters stand on, as far out as they reach; null for what is not set round.</summary>
+    public Circle? Round => round.Value is { } set ? new Circle(default, set.Letters.Max(l => Circle.AboutOrigin(l.Ink).Radius) + form.Grow) : null;
+
+    /// <summary>How far round its circle it goes, in degrees; zero for what is not set round.</summary>
+    public double Degrees => round.Value?.Degrees ?? 0;
+
+    /// <summary>
+    /// Letters on a circle, as positions in the text, that stand on one another or nearer than asked: because the line is longer than
+    /// its circle, or its heads meet inside a small one.
+    /// </summary>
+    public IReadOnlyList<(int First, int Second)> Crowded => round.Value is { } set
+        ? [.. set.Crowded(TouchesNext).Select(p => (set.Letters[p.First].Index, set.Letters[p.Second].Index))] : [];
+
+    /// <summary>What of an arch is kept, for its top and its bottom: no more than makes half a circle of its width.</summary>
+    public (double Top, double Bottom) ArchKept => form.Shape == LineShape.Arched && Geometry.Box.Around(Joined(Sized()).Select(l => Geometry.Box.Of(l.Ink)!.Value)) is { } box
+        ? (LineArch.Kept(box, form.ArchTop), LineArch.Kept(box, form.ArchBottom)) : (form.ArchTop, form.ArchBottom);
+
+    /// <summary>The same line at another size or on another circle.</summary>
+    internal FormedLine With(double size, double circle) => new(line, size, form with { Circle = circle }, cache);
+
+    /// <summary>Across the circle it stands on; only where it stands on one.</summary>
+    internal double CircleAcross => form.Circle;
 
     /// <summary>Tells apart formed lines that could differ.</summary>
     internal string Key => FormattableString.Invariant($"{line.Key} @{sizeMm:R} {form}");
@@ -85,31 +110,32 @@ public sealed class FormedLine
             form.Grow,
             Tolerances.Ink));
 
+    private bool IsRound => form.Shape is LineShape.RoundOutside or LineShape.RoundInside;
+
+    private int Level => InkCache.LevelFor(sizeMm * Math.Max(form.Wider, form.Higher));
+
+    /// <summary>The letters in millimetres as the typeface sets them.</summary>
+    private List<LetterInk> Sized() => [.. line.LettersAt(Level).Select(l => l with { Ink = Outlines.Moved(l.Ink, Motion.Scale(sizeMm * form.Wider, sizeMm * form.Higher)) })];
+
     /// <summary>The letters in millimetres, in line or where they stand on their circle or in their column.</summary>
-    private IEnumerable<LetterInk> Arranged()
+    private IEnumerable<LetterInk> Arranged() => form.Shape switch
     {
-        var level = InkCache.LevelFor(sizeMm * Math.Max(form.Wider, form.Higher));
-        var set = line.LettersAt(level).Select(l => l with { Ink = Outlines.Moved(l.Ink, Motion.Scale(sizeMm * form.Wider, sizeMm * form.Higher)) }).ToList();
-        var joined = Joined(set, level);
-        return form.Shape switch
-        {
-            LineShape.RoundOutside => Round(joined, outside: true),
-            LineShape.RoundInside => Round(joined, outside: false),
-            LineShape.Column => Column(joined),
-            _ => joined,
-        };
-    }
+        LineShape.RoundOutside or LineShape.RoundInside => round.Value?.Letters ?? Joined(Sized()),
+        LineShape.Column => Column(Sized()),
+        LineShape.Arched => LineArch.Set(Joined(Sized()), form),
+        _ => Joined(Sized()),
+    };
 
     /// <summary>Neighbours of one word moved so that they overlap, or stand apart, by as much as is wanted; what follows moves with them.</summary>
-    private List<LetterInk> Joined(List<LetterInk> set, int level)
+    private List<LetterInk> Joined(List<LetterInk> set)
     {
-        if (form.Joins == LetterJoins.AsDrawn || form.Shape == LineShape.Column)
+        if (form.Joins == LetterJoins.AsDrawn)
         {
             return set;
         }
 
         // As the typeface sets them letters stand so far apart at any size; only the wanted overlap is in millimetres.
-        var gaps = form.Joins == LetterJoins.Overlap ? line.GapsAt(level) : [];
+        var gaps = form.Joins == LetterJoins.Overlap ? line.GapsAt(Level) : [];
         var moved = 0.0;
         var joined = new List<LetterInk>();
         for (var i = 0; i < set.Count; i++)
@@ -129,24 +155,6 @@ public sealed class FormedLine
         return joined;
     }
 
-    /// <summary>Each letter upright on the circle, not bent, as far round as it stands along the line.</summary>
-    private IEnumerable<LetterInk> Round(List<LetterInk> set, bool outside)
-    {
-        if (form.Circle <= 0 || Geometry.Box.Around(set.Select(l => Geometry.Box.Of(l.Ink)!.Value)) is not { } all)
-        {
-            return set;
-        }
-
-        var radius = form.Circle / 2;
-        return set.Select(l =>
-        {
-            var x = Geometry.Box.Of(l.Ink)!.Value.CentreX;
-            var degrees = (x - all.CentreX) / radius * 180 / Math.PI;
-            var onTop = Motion.Move(-x, outside ? radius : -radius);
-            return l with { Ink = Outlines.Moved(l.Ink, onTop.Then(Motion.TurnLeft(outside ? -degrees : degrees))) };
-        });
-    }
-
     private IEnumerable<LetterInk> Column(List<LetterInk> set)
     {
         var top = 0.0;
@@ -158,8 +166,6 @@ public sealed class FormedLine
         }
     }
 
-    /// <summary>An outline with the top and bottom edges of the line arched.</summary>
-    private Area Bent(Area area) => form.Shape == LineShape.Arched && line.BoxAt(sizeMm) is { } b
-        ? LineArch.Bent(area, new Box(b.MinX * form.Wider, b.MinY * form.Higher, b.MaxX * form.Wider, b.MaxY * form.Higher), form.ArchTop, form.ArchBottom)
-        : area;
+    /// <summary>Whether a letter touches the next as the typeface sets them.</summary>
+    private bool TouchesNext(int letter) => line.GapsAt(Level)[letter] is <= 0;
 }

@@ -11,6 +11,52 @@ namespace Cabida.Core.Type;
 /// </summary>
 public static class LineArch
 {
+    /// <summary>Distances between letters are met this precisely; millimetres.</summary>
+    private const double Precision = 1e-4;
+
+    private const int MostRounds = 12;
+
+    /// <summary>
+    /// Letters of a straight line bent together. What is kept apart is measured once they are: along a slope a gap is narrower than on
+    /// the level, so letters are moved on along the line until it is met.
+    /// </summary>
+    /// <param name="set">The letters along the line, joined or kept apart as on the level.</param>
+    /// <param name="form">The form.</param>
+    internal static IReadOnlyList<LetterInk> Set(IReadOnlyList<LetterInk> set, LineForm form)
+    {
+        var along = set.ToList();
+        for (var round = 0; ; round++)
+        {
+            var bent = Bent(along, form);
+            if (form.Joins != LetterJoins.KeptApart || round == MostRounds)
+            {
+                return bent;
+            }
+
+            var (moved, apart) = (0.0, form.JoinBy + (2 * form.Grow));
+            for (var i = 1; i < along.Count; i++)
+            {
+                // Words have their room between them; it is looked at, too, since a steep arch can use it up.
+                var lacks = bent[i - 1].Ink.EnvelopeInternal.Distance(bent[i].Ink.EnvelopeInternal) >= apart ? 0 : apart - bent[i - 1].Ink.Distance(bent[i].Ink);
+                moved += lacks > 0 ? lacks + Precision : 0;
+                along[i] = along[i] with { Ink = Outlines.Moved(along[i].Ink, Motion.Move(moved, 0)) };
+            }
+
+            if (moved == 0)
+            {
+                return bent;
+            }
+        }
+    }
+
+    private static List<LetterInk> Bent(List<LetterInk> along, LineForm form) => Box.Around(along.Select(l => Box.Of(l.Ink)!.Value)) is { } box
+        ? [.. along.Select(l => l with { Ink = Bent(l.Ink, box, form.ArchTop, form.ArchBottom) })] : along;
+
+    /// <summary>How much of an arch is kept: beyond half a circle an edge would no longer have one height at each place.</summary>
+    /// <param name="box">The box of the whole line before it is bent.</param>
+    /// <param name="sagitta">How far its middle is to rise; negative sinks.</param>
+    public static double Kept(Box box, double sagitta) => Math.Sign(sagitta) * Math.Min(Math.Abs(sagitta), box.Width / 2);
+
     /// <summary>The outline bent; long edges are divided so that their chords lie within the tolerance of ink.</summary>
     /// <param name="area">The outline.</param>
     /// <param name="box">The box of the whole line.</param>
@@ -25,7 +71,7 @@ public static class LineArch
         }
 
         // A chord of length c on a circle of radius r leaves it by c²/8r; the smaller radius of the two arcs decides.
-        var rise = Math.Max(Math.Abs(top), Math.Abs(bottom));
+        var rise = Math.Max(Math.Abs(Kept(box, top)), Math.Abs(Kept(box, bottom)));
         var radius = ((box.Width * box.Width / 4) + (rise * rise)) / (2 * rise);
         var bent = GeometryTransform(NetTopologySuite.Densify.Densifier.Densify(area, Math.Sqrt(8 * radius * Tolerances.Ink)));
         // Steep arches can fold the outline over itself where it is divided coarsely.
@@ -46,9 +92,8 @@ public static class LineArch
             return 0;
         }
 
-        // Beyond a half circle an edge would no longer have one height at each place.
         var half = box.Width / 2;
-        var s = Math.Min(Math.Abs(sagitta), half);
+        var s = Math.Abs(Kept(box, sagitta));
         var radius = ((half * half) + (s * s)) / (2 * s);
         var u = Math.Clamp(x - box.CentreX, -half, half);
         return Math.Sign(sagitta) * (Math.Sqrt(Math.Max(0, (radius * radius) - (u * u))) - (radius - s));

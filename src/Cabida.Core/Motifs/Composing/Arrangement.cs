@@ -25,9 +25,9 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
     public IReadOnlyList<PlacedPart> At(Scales scales, GroundShape ground, InkCache? kept = null)
     {
         var placed = Stacked(scales, ground);
-        var stack = Box.Around(placed.Values.Where(Counts).Select(p => p.Box));
+        var stack = Target.Of([.. placed.Values.Where(Counts)]);
         var waiting = parts.Where(p => p.Place == PartPlace.Anchored && p is not (BackingPart or MatPart) && BodyMaker.SpanOf(p, ground) is null).ToList();
-        Anchoring(waiting, placed, to => to == Anchor.Stack ? stack : placed.GetValueOrDefault(to)?.Box, scales, ground);
+        Anchoring(waiting, placed, to => to == Anchor.Stack ? stack : Target.Of(placed.GetValueOrDefault(to)), scales, ground);
         var middle = Middle([.. parts.Where(p => placed.ContainsKey(p.Id)).Select(p => placed[p.Id])], scales, kept);
         foreach (var id in placed.Keys.ToList())
         {
@@ -42,10 +42,11 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             }
         }
 
-        var own = Box.Around(placed.Values.Select(p => p.Box));
-        Anchoring(waiting, placed, to => to == Anchor.Ground ? ground.Box ?? own ?? new Box(0, 0, 0, 0) : to == Anchor.Stack ? stack?.Moved(-middle.X, -middle.Y) : placed.GetValueOrDefault(to)?.Box, scales, ground);
+        var own = Target.Of([.. placed.Values]);
+        var whole = ground.Box is { } zone ? new Target(zone, ground.Outline?.Round) : own ?? Target.Origin;
+        Anchoring(waiting, placed, to => to == Anchor.Ground ? whole : to == Anchor.Stack ? stack?.Moved(-middle.X, -middle.Y) : Target.Of(placed.GetValueOrDefault(to)), scales, ground);
         // What hangs on nothing that is there stands in the middle, where it is seen.
-        Anchoring(waiting, placed, _ => new Box(0, 0, 0, 0), scales, ground);
+        Anchoring(waiting, placed, _ => Target.Origin, scales, ground);
         foreach (var id in placed.Keys.ToList())
         {
             placed[id] = OnItsRing(placed[id], scales, ground);
@@ -106,14 +107,14 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             : placed;
     }
 
-    private void Anchoring(List<Part> waiting, Dictionary<string, PlacedPart> placed, Func<string, Box?> boxOf, Scales scales, GroundShape ground)
+    private void Anchoring(List<Part> waiting, Dictionary<string, PlacedPart> placed, Func<string, Target?> targetOf, Scales scales, GroundShape ground)
     {
         for (var again = true; again;)
         {
             again = false;
             foreach (var part in waiting.ToList())
             {
-                if (boxOf(part.Anchor.To) is not { } to)
+                if (targetOf(part.Anchor.To) is not { } to)
                 {
                     continue;
                 }
@@ -127,20 +128,29 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
 
                 var upright = Own(part, body);
                 var (dx, dy) = (part.Anchor.Right.At(scales, LengthRange.Offset), part.Anchor.Raised.At(scales, LengthRange.Offset));
+                var (from, at) = Middles(upright, to);
                 placed[part.Id] = Nudged(upright.Moved(
-                    dx + Standing(part.Anchor.Across, upright.Box.MinX, upright.Box.MaxX, to.MinX, to.MaxX),
-                    dy + Standing(part.Anchor.Up, upright.Box.MinY, upright.Box.MaxY, to.MinY, to.MaxY)), scales);
+                    dx + Standing(part.Anchor.Across, upright.Box.MinX, upright.Box.MaxX, to.Box.MinX, to.Box.MaxX, at.X - from.X),
+                    dy + Standing(part.Anchor.Up, upright.Box.MinY, upright.Box.MaxY, to.Box.MinY, to.Box.MaxY, at.Y - from.Y)), scales);
                 again = true;
             }
         }
     }
 
+    /// <summary>The middle of a part and of what it stands at: of the circle where one is round, of the ink otherwise.</summary>
+    private static (PlanePoint From, PlanePoint To) Middles(PlacedPart part, Target to)
+    {
+        var byInk = part.Part.Anchor.ByInk;
+        var own = !byInk && (to.Round is not null || to.IsPart || Roundness.GoesRound(part)) ? part.Round : null;
+        return (own?.Middle ?? part.Box.Centre, (byInk ? null : to.Round)?.Middle ?? to.Box.Centre);
+    }
+
     /// <summary>How far an extent has to move to stand so to another.</summary>
-    private static double Standing(Stand stand, double min, double max, double toMin, double toMax) => stand switch
+    private static double Standing(Stand stand, double min, double max, double toMin, double toMax, double middle) => stand switch
     {
         Stand.Before => toMin - max,
         Stand.Start => toMin - min,
-        Stand.Middle => ((toMin + toMax) / 2) - ((min + max) / 2),
+        Stand.Middle => middle,
         Stand.End => toMax - max,
         Stand.After => toMax - min,
         _ => throw new ArgumentOutOfRangeException(nameof(stand)),
@@ -155,7 +165,7 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
         }
 
         // Turning about the middle keeps round things where they are.
-        var (x, y) = body.Line is { HasBaseline: false } ? (0, 0) : (body.Box.CentreX, body.Box.CentreY);
+        var (x, y) = body.Line is { HasBaseline: false, Round: null } ? default : body.Round?.Middle ?? body.Box.Centre;
         var about = Motion.Move(-x, -y);
         return new PlacedPart(part, body, (part.Flipped ? about.Then(Motion.Flip) : about).Then(Motion.TurnLeft(part.Turn)).Moved(x, y));
     }
@@ -236,6 +246,21 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
         }
 
         return new Row(items, inRow.Count == 0 ? 0 : inRow[0].Gap.At(scales, LengthRange.Margin), middle);
+    }
+
+    /// <summary>What parts stand at.</summary>
+    /// <param name="Box">Its box.</param>
+    /// <param name="Round">The circle that it is or goes round.</param>
+    /// <param name="IsPart">Whether it is one part, and not all of them or the ground.</param>
+    private sealed record Target(Box Box, Circle? Round, bool IsPart = false)
+    {
+        public static Target Origin { get; } = new(new Box(0, 0, 0, 0), null);
+
+        public static Target? Of(PlacedPart? part) => part is null ? null : new(part.Box, part.Round, IsPart: true);
+
+        public static Target? Of(IReadOnlyList<PlacedPart> parts) => Box.Around(parts.Select(p => p.Box)) is { } box ? new(box, Roundness.OfAll(parts)) : null;
+
+        public Target Moved(double dx, double dy) => this with { Box = Box.Moved(dx, dy), Round = Round?.Moved(Motion.Move(dx, dy)) };
     }
 
     /// <summary>A part of a row; a rule that fills has no body until its length is known.</summary>

@@ -75,11 +75,13 @@ internal sealed class BodyMaker(
             return null;
         }
 
-        var formed = Stretched(part, line, size, form, scales, ground);
+        var (formed, stretchFailed) = Stretched(part, line, size, form, scales, ground);
         return formed.Box is not { } box ? null : new PartBody(formed.Key, box, new FilmPly(part.FilmId, part.Ply), () => formed.Ink)
         {
             Line = formed,
+            Round = formed.Round,
             Stretched = formed.HasBaseline ? StretchOf(formed, new FormedLine(line, size, form, cache)) : 1,
+            StretchFailed = stretchFailed,
         };
     }
 
@@ -133,12 +135,13 @@ internal sealed class BodyMaker(
     }
 
     /// <summary>The line widened or heightened to what is wanted, on purpose; strengthening keeps its millimetres.</summary>
-    private FormedLine Stretched(LetteringPart part, LetteringLine line, double size, LineForm form, Scales scales, GroundShape ground)
+    /// <returns>The line, and whether it is left as it is because what is wanted cannot be.</returns>
+    private (FormedLine Line, bool Failed) Stretched(LetteringPart part, LetteringLine line, double size, LineForm form, Scales scales, GroundShape ground)
     {
         var natural = new FormedLine(line, size, form, cache);
         if (part.Stretching == Stretching.None || !natural.HasBaseline || natural.Box is not { } box)
         {
-            return natural;
+            return (natural, false);
         }
 
         var wanted = part.Stretching == Stretching.ToPart
@@ -149,15 +152,45 @@ internal sealed class BodyMaker(
         var (grown, is0) = (2 * form.Grow, part.Stretching == Stretching.ToHeight ? box.Height : box.Width);
         if (wanted <= grown || is0 <= grown)
         {
-            return natural;
+            return (natural, true);
         }
 
         var by = (wanted - grown) / (is0 - grown);
-        return new FormedLine(line, size, part.Stretching == Stretching.ToHeight ? form with { Higher = by } : form with { Wider = by }, cache);
+        return (new FormedLine(line, size, part.Stretching == Stretching.ToHeight ? form with { Higher = by } : form with { Wider = by }, cache), false);
     }
 
-    private static PartBody? Shape(ShapePart part, Scales scales, GroundShape ground)
+    /// <summary>The ground's own outline, as it lies there: its middle is that of the ground's box, which is where it is put.</summary>
+    private PartBody? OfGround(ShapePart part, Scales scales, GroundShape ground)
     {
+        if (ground.Outline is not { } outline || Box.Of(outline.Area) is not { } whole)
+        {
+            return null;
+        }
+
+        var (inset, band) = (part.Inset.At(scales, LengthRange.Margin), part.Band.At(scales, LengthRange.Margin));
+        var isFrame = part.Shape == ShapeKind.GroundFrame;
+        var key = FormattableString.Invariant($"ground {outline.Key} {inset:R} {(isFrame ? band : 0):R} {isFrame} {part.GroundHoles}");
+        var area = cache.Derived(key, () =>
+        {
+            var outside = outline.Inset(inset, part.GroundHoles);
+            var drawn = isFrame ? band > 0 ? Outlines.Without(outside, outline.Inset(inset + band, part.GroundHoles)) : Outlines.Empty : outside;
+            return Outlines.Moved(drawn, Motion.Move(-whole.CentreX, -whole.CentreY));
+        });
+        return Box.Of(area) is { } box ? new PartBody(key, box, new FilmPly(part.FilmId, part.Ply), () => area)
+        {
+            Round = outline.Round is { } round ? new Circle(default, round.Radius - inset) : null,
+            IsSolid = isFrame && outline.Inset(inset + band, part.GroundHoles).IsEmpty,
+        }
+        : null;
+    }
+
+    private PartBody? Shape(ShapePart part, Scales scales, GroundShape ground)
+    {
+        if (part.Shape is ShapeKind.GroundOutline or ShapeKind.GroundFrame)
+        {
+            return OfGround(part, scales, ground);
+        }
+
         var span = SpanOf(part, ground);
         var inset = 2 * part.Inset.At(scales, LengthRange.Margin);
         var sizes = new ShapeSizes(
@@ -168,6 +201,10 @@ internal sealed class BodyMaker(
         var outline = ShapeOutlines.Of(part, part.Shape == ShapeKind.Dots ? sizes with { Height = sizes.Width } : sizes);
         return Box.Of(outline) is { } box
             ? new PartBody(FormattableString.Invariant($"shape {part.Shape} {sizes} {part.Count} {part.Inner:R}"), box, new FilmPly(part.FilmId, part.Ply), () => outline)
+            {
+                Round = ShapeOutlines.CircleOf(part, sizes),
+                IsSolid = outline is NetTopologySuite.Geometries.Polygon { NumInteriorRings: 0 },
+            }
             : null;
     }
 
@@ -175,6 +212,7 @@ internal sealed class BodyMaker(
     public static Box? SpanOf(Part part, GroundShape ground) => part switch
     {
         MatPart => ground.Mats?.Outside,
+        ShapePart { Shape: ShapeKind.GroundOutline or ShapeKind.GroundFrame } => ground.Outline is { } o ? Box.Of(o.Area) : null,
         ShapePart { Span: ShapeSpan.Ground } => ground.Box,
         ShapePart { Span: ShapeSpan.MatOutside } => ground.Mats?.Outside,
         ShapePart { Span: ShapeSpan.MatOpening } => ground.Mats is { Openings: [var top, ..] } ? top : null,
@@ -219,6 +257,12 @@ internal sealed class BodyMaker(
             i.Film, new LayerInk(cache).With([], copies.SelectMany(c => i.Moved(c.Then(toMiddle)).Pieces))))])
         {
             Origin = toMiddle.Of(default(PlanePoint)),
+            Round = (group.Repeat.Kind switch
+            {
+                RepeatKind.None => Roundness.OfAll(inner),
+                RepeatKind.Ring => new Circle(default, copies.Max(c => Roundness.Reach(c.Of(one)))),
+                _ => (Circle?)null,
+            })?.Moved(toMiddle),
             Inner = [.. inner.Select(p => p.Then(copies[0]).Then(toMiddle))],
             Repeated = group.Repeat.Kind == RepeatKind.None ? null : result,
         };

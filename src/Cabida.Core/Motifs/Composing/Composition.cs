@@ -113,7 +113,7 @@ public sealed class Composition : IScaledInk
 
     private static bool StaysAsItIs(Part p) => p is GraphicPart { SizedBy: GraphicSize.AsFile } || Hangs(p);
 
-    private static bool Hangs(Part p) => p is MatPart or ShapePart { Span: not ShapeSpan.Given } or LetteringPart { SizedBy: LetteringSize.MatOpening }
+    private static bool Hangs(Part p) => p is MatPart or ShapePart { TakesFromGround: true } or LetteringPart { SizedBy: LetteringSize.MatOpening }
         || (p.Place == PartPlace.Anchored && p.Anchor.To == Anchor.Ground) || p is GroupPart { Repeat: { Kind: not RepeatKind.None, Over: RepeatOver.Ground or RepeatOver.Wrap } };
 }
 

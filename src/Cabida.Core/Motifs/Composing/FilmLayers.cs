@@ -53,9 +53,10 @@ internal sealed class FilmLayers
             case MatPart or { Action: PartAction.Adds }:
                 return [.. placed.Ink.Select(own => (own.Film, ink.With(Layer(own.Film, order.Count), own.Pieces)))];
             default:
-                // What takes away acts on its own film only, whatever films its drawing is of.
-                var film = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
-                return [(film, Taken(Layer(film, order.Count), placed))];
+                // What takes away acts on whole films, whatever films its drawing is of.
+                var own = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
+                _ = Layer(own, order.Count);
+                return [.. order.Where(f => placed.Part.TakesFrom(f) || f == own).Select(f => (f, Taken(layers[f], placed, placed.Part.TakesFrom(f), f == own)))];
         }
     }
 
@@ -71,18 +72,21 @@ internal sealed class FilmLayers
         return layers[film] = [];
     }
 
-    private IReadOnlyList<PlacedInk> Taken(IReadOnlyList<PlacedInk> before, PlacedPart placed)
+    /// <summary>A film's ink after a part that takes away.</summary>
+    /// <param name="before">The ink before it.</param>
+    /// <param name="placed">The part.</param>
+    /// <param name="takes">Whether it takes from this film.</param>
+    /// <param name="stands">Whether it stands in this film itself, where it clears around.</param>
+    private IReadOnlyList<PlacedInk> Taken(IReadOnlyList<PlacedInk> before, PlacedPart placed, bool takes, bool stands)
     {
         var own = ink.With([], placed.Ink.SelectMany(i => i.Pieces));
-        switch (placed.Part.Action)
+        var left = !takes ? before : placed.Part.Action switch
         {
-            case PartAction.CutsThrough:
-                return ink.Without(before, own);
-            case PartAction.Confines:
-                return ink.Within(before, own);
-            default:
-                return ink.With(ink.Without(before, ink.Grown(own, placed.Part.Clearance.At(scales, LengthRange.Margin), solid: false)), own);
-        }
+            PartAction.CutsThrough => ink.Without(before, own),
+            PartAction.Confines => ink.Within(before, own),
+            _ => ink.Without(before, ink.Grown(own, placed.Part.Clearance.At(scales, LengthRange.Margin), solid: false)),
+        };
+        return stands && placed.Part.Action == PartAction.ClearsAround ? ink.With(left, own) : left;
     }
 
     private List<(FilmPly Film, IReadOnlyList<PlacedInk> Ink)> Back(BackingPart backing, List<PlacedPart> before)
@@ -97,6 +101,12 @@ internal sealed class FilmLayers
         var film = new FilmPly(backing.FilmId, backing.Ply);
         var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film))).Where(x => x >= 0).DefaultIfEmpty(order.Count).Min();
         var under = ink.Grown(ink.With([], from.SelectMany(p => p.Ink).SelectMany(i => i.Pieces)), backing.By.At(scales, LengthRange.Margin), backing.Solid);
+        // What goes through other films than its own is in what lies under them, too: a hole in a plate is in its backing.
+        foreach (var through in before.Where(p => p.Part.ActsOn != ActsOn.Own && p.Part.TakesFrom(film)))
+        {
+            under = Taken(under, through, takes: true, stands: false);
+        }
+
         return [(film, ink.With(Layer(film, lowest), under))];
     }
 }

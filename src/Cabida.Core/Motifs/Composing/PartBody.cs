@@ -41,8 +41,17 @@ public sealed class PartBody
     /// <summary>By how much it was widened, or heightened, beyond its natural proportions: 1.1 for a tenth.</summary>
     public double Stretched { get; internal init; } = 1;
 
+    /// <summary>Whether it should be widened or heightened and is not, because what is wanted cannot be.</summary>
+    internal bool StretchFailed { get; init; }
+
+    /// <summary>Whether a shape with an opening has none, because its band is too wide for one.</summary>
+    internal bool IsSolid { get; init; }
+
     /// <summary>Where the middle of a repeat lies, from which its copies were laid out.</summary>
     internal PlanePoint Origin { get; init; }
+
+    /// <summary>The circle that it goes round or is; null for what is not round.</summary>
+    public Circle? Round { get; internal init; }
 
     /// <summary>Where a place on bent ink lies in the line's own coordinates; null for ink that is not bent.</summary>
     internal Func<PlanePoint, PlanePoint>? Straight { get; init; }
@@ -68,6 +77,9 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
 
     /// <summary>The height of its capitals; zero for what is no lettering.</summary>
     public double CapitalHeight => Body.Line?.CapitalHeight ?? 0;
+
+    /// <summary>The circle that it goes round or is, in place; null for what is not round.</summary>
+    public Circle? Round => Body.Round?.Moved(Motion);
 
     /// <summary>The part moved.</summary>
     public PlacedPart Moved(double dx, double dy) => this with { Motion = Motion.Moved(dx, dy), Box = Box.Moved(dx, dy) };
@@ -98,7 +110,7 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
     public IEnumerable<FilmInk> Ink => Body.Ink.Select(i => i.Moved(Motion));
 
     /// <summary>Tells apart placed parts that could differ.</summary>
-    internal string Key => $"{Body.Key} {Motion} {Part.Action} {Part.FilmId} {Part.Ply}";
+    internal string Key => $"{Body.Key} {Motion} {Part.Action} {Part.FilmId} {Part.Ply} {Part.ActsOn} {string.Join(' ', Part.ActsOnFilms)}";
 
     private static Box BoxOf(PartBody body, Motion motion) =>
         Box.Around(body.Ink.Select(i => i.Moved(motion).Box).OfType<Box>()) ?? motion.Of(body.Box);

@@ -17,7 +17,12 @@ internal static class SeenMiddle
             return null;
         }
 
-        return centring == Centring.Weight && Weight(ink()) is { } weight ? weight : new PlanePoint(box.CentreX, box.CentreY);
+        return centring switch
+        {
+            Centring.Weight when Weight(ink()) is { } weight => weight,
+            Centring.Circle when Roundness.Largest(parts) is { } circle => circle.Middle,
+            _ => new PlanePoint(box.CentreX, box.CentreY),
+        };
     }
 
     /// <summary>The middle of the parts of one row: as the first of them that asks for another than the box.</summary>

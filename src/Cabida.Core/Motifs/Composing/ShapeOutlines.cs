@@ -26,10 +26,9 @@ internal static class ShapeOutlines
             ShapeKind.Rectangle => Rectangle(w, h),
             ShapeKind.Rounded => Rounded(w, h, s.CornerSize),
             ShapeKind.Oval => Oval(w, h),
-            ShapeKind.Ring => Hollow(Oval(w, h), w, h, s.Band, Oval),
+            ShapeKind.Ring => Ring(Oval(w, h), s.Band),
             ShapeKind.Border => Hollow(Rounded(w, h, s.CornerSize), w, h, s.Band, (a, b) => Rounded(a, b, s.CornerSize - s.Band)),
-            ShapeKind.Polygon => Corners(Math.Clamp(part.Count, 3, 60), w, h, 1),
-            ShapeKind.Star => Corners(Math.Clamp(part.Count, 3, 60), w, h, Math.Clamp(part.Inner, 5, 99) / 100),
+            ShapeKind.Polygon or ShapeKind.Star => Corners(part, w, h),
             ShapeKind.Heart => Heart(w, h),
             ShapeKind.Tag => Tag(w, h, s),
             ShapeKind.Corner => s.Band <= 0 ? Outlines.Empty : Outlines.Without(Rectangle(w, h), Outlines.Rectangle(new Box((-w / 2) + s.Band, -h, w, (h / 2) - s.Band))),
@@ -38,10 +37,32 @@ internal static class ShapeOutlines
         };
     }
 
+    /// <summary>How far from a circle an oval of corners may be and still be taken for one, as a share.</summary>
+    private const double NearlyRound = 0.2;
+
+    /// <summary>The circle that a shape is, or that its corners lie on; null for what is not round.</summary>
+    public static Circle? CircleOf(ShapePart part, ShapeSizes s)
+    {
+        if (part.Shape is ShapeKind.Oval or ShapeKind.Ring)
+        {
+            return Math.Abs(s.Width - s.Height) <= 1e-9 * s.Width ? new Circle(default, s.Width / 2) : null;
+        }
+
+        if (part.Shape is not (ShapeKind.Polygon or ShapeKind.Star))
+        {
+            return null;
+        }
+
+        // Its corners lie on an oval that is wider and higher than its box, since few of them touch it.
+        var (_, box) = UnitCorners(part);
+        var (a, b) = (s.Width / box.Width, s.Height / box.Height);
+        return Math.Abs(a - b) <= NearlyRound * Math.Max(a, b) ? new Circle(new PlanePoint(-box.CentreX * a, -box.CentreY * b), Math.Max(a, b)) : null;
+    }
+
     private static Polygon Rectangle(double w, double h) => Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2));
 
     /// <summary>A polygon in an oval whose chords lie within the tolerance of ink and whose extremes are exact.</summary>
-    private static Area Oval(double w, double h)
+    private static Polygon Oval(double w, double h)
     {
         var quarter = QuarterSteps(Math.Max(w, h) / 2);
         return Outlines.Ring([.. Enumerable.Range(0, 4 * quarter).Select(i =>
@@ -72,16 +93,31 @@ internal static class ShapeOutlines
     private static Area Hollow(Area outside, double w, double h, double band, Func<double, double, Area> inner) =>
         band <= 0 ? Outlines.Empty : w > 2 * band && h > 2 * band ? Outlines.Without(outside, inner(w - (2 * band), h - (2 * band))) : outside;
 
+    /// <summary>
+    /// An outline less what lies further in than the band: the same all round, which a smaller oval would not be. All of it where
+    /// it is no wider than the band twice.
+    /// </summary>
+    private static Area Ring(Area outside, double band) =>
+        band <= 0 ? Outlines.Empty : Outlines.Grown(outside, -band, Tolerances.Ink) is { IsEmpty: false } inside ? Outlines.Without(outside, inside) : outside;
+
     /// <summary>Corners in an oval, every second one at a share of the way out when it is a star; the box of it is made as wide and high as asked.</summary>
-    private static Polygon Corners(int count, double w, double h, double inner)
+    private static Polygon Corners(ShapePart part, double w, double h)
     {
-        var star = inner < 1;
+        var (points, box) = UnitCorners(part);
+        return Outlines.Ring([.. points.Select(p => new PlanePoint((p.X - box.CentreX) * w / box.Width, (p.Y - box.CentreY) * h / box.Height))]);
+    }
+
+    /// <summary>The corners of a polygon or star on a circle of radius 1 about the origin, and the box round them.</summary>
+    private static (List<PlanePoint> Points, Box Box) UnitCorners(ShapePart part)
+    {
+        var star = part.Shape == ShapeKind.Star;
+        var count = Math.Clamp(part.Count, 3, 60);
         var corners = star ? 2 * count : count;
+        var inner = Math.Clamp(part.Inner, 5, 99) / 100;
         // A polygon stands on a side, a star on two points.
         var start = star ? 90.0 : -90 + (180.0 / count);
         var points = Enumerable.Range(0, corners).Select(i => Motion.TurnLeft(start + (360.0 * i / corners)).Of(new PlanePoint(star && i % 2 == 1 ? inner : 1, 0))).ToList();
-        var box = new Box(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y));
-        return Outlines.Ring([.. points.Select(p => new PlanePoint((p.X - box.CentreX) * w / box.Width, (p.Y - box.CentreY) * h / box.Height))]);
+        return (points, new Box(points.Min(p => p.X), points.Min(p => p.Y), points.Max(p => p.X), points.Max(p => p.Y)));
     }
 
     /// <summary>Two arcs of circles above and two curves that meet in a point below.</summary>
