@@ -16,6 +16,7 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     public double CentreY => (MinY + MaxY) / 2;
 
     /// <summary>Its middle.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public PlanePoint Centre => new(CentreX, CentreY);
 
     /// <summary>The box moved.</summary>

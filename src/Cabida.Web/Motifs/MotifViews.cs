@@ -26,7 +26,9 @@ internal sealed record LetterView(int Index, string Letter, Box Box);
 /// <param name="Weight">About how thick its strokes are: twice its area by the length of its outline.</param>
 /// <param name="Words">What a line says with the sample name; empty for others.</param>
 /// <param name="Letters">The letters of a line.</param>
-internal sealed record SetPartView(string PartId, Box Box, double CapitalHeight, string Path, double Weight, string Words, IReadOnlyList<LetterView> Letters);
+/// <param name="IsRound">Whether its middle is that of a circle.</param>
+internal sealed record SetPartView(
+    string PartId, Box Box, double CapitalHeight, string Path, double Weight, string Words, IReadOnlyList<LetterView> Letters, bool IsRound);
 
 /// <summary>A motif with its ink on its ground; millimetres, y up, the coordinates of the ground.</summary>
 internal sealed record MotifView(
@@ -153,7 +155,7 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
     {
         var ink = part.Ink.ToList();
         return new SetPartView(
-            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)]);
+            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)], part.Round is not null);
     }
 
     private static IEnumerable<LetterView> LettersOf(PlacedPart placed)

@@ -120,6 +120,8 @@ internal static class PartEndpoints
                 ("a tag with a hole", Shape(ShapeKind.Tag, 70, 35) with { CornerSize = Mm(8) }),
                 ("a corner piece", Shape(ShapeKind.Corner, 20, 20)),
                 ("dots", Shape(ShapeKind.Dots, 2, 2)),
+                ("the outline of the ground", Shape(ShapeKind.GroundOutline, 40, 25) with { Inset = MotifLength.Stays(2) }),
+                ("a frame along the ground’s edge", Shape(ShapeKind.GroundFrame, 40, 25) with { Inset = MotifLength.Stays(2), Band = MotifLength.Stays(1), GroundHoles = false }),
             }.Select(s => new FreshPart(s.Name, s.Part)),
             new("a backing", new BackingPart("", PartPlace.Below, gap, [], MotifLength.Stays(2), true)),
             new("a mat", new MatPart("", PartPlace.Below, gap, 1)),

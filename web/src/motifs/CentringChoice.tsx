@@ -18,7 +18,7 @@ interface Props {
   onChoose: (to: Centring) => void;
 }
 
-const WAYS: readonly (readonly [Centring, string])[] = [['inkBox', 'the box of its ink'], ['weight', 'its weight'], ['withoutTails', 'its letters without tails']];
+const WAYS: readonly (readonly [Centring, string])[] = [['inkBox', 'the box of its ink'], ['weight', 'its weight'], ['withoutTails', 'its letters without tails'], ['circle', 'its circle']];
 
 /** What of a line, a group or the whole is its middle; pointing at a way shows its effect on the board. */
 export function CentringChoice({ title, now, partId, change, onChoose }: Props) {

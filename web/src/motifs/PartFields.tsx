@@ -7,7 +7,7 @@ import { LetteringFields } from './fields/LetteringFields';
 import { NumberField } from './fields/Choice';
 import { PlaceFields } from './fields/PlaceFields';
 import { RuleFields, ShapeFields } from './fields/ShapeFields';
-import { flat, type Motif, type Part } from './parts';
+import { flat, layersOf, type Motif, type Part } from './parts';
 import { sectionsOf, type Section } from './sections';
 
 /** What the fields of a part are given. */
@@ -40,10 +40,10 @@ export function PartFields({ part, motif, first, typefaces, films, set, problems
       </div>
       {part.kind === 'lettering' && here !== 'place' && here !== 'cut' && <LetteringFields part={part} motif={motif} typefaces={typefaces} section={here} drawn={set.find((p) => p.partId === part.id)} filmLimit={(films.find((f) => f.id === part.filmId) ?? films[0])?.film.thinnestStroke} onTry={onTry} onLetter={onLetter} {...of} />}
       {here === 'what' && (part.kind === 'graphic' ? <GraphicFields part={part} films={films} set={set.find((p) => p.partId === part.id)} lettering={set.filter((p) => p.words)} {...of} /> : <OwnFields part={part} among={among} {...of} />)}
-      {here === 'place' && <PlaceFields part={part} first={first} fellows={among} {...of} />}
+      {here === 'place' && <PlaceFields part={part} first={first} fellows={among} drawn={set} {...of} />}
       {here === 'cut' && (
         <>
-          <CutFields part={part} films={films} {...of} />
+          <CutFields part={part} films={films} layers={layersOf(motif)} {...of} />
           <div className="part-fields">
             <label>Called
               <Form.Control size="sm" className="sample-field" placeholder="a name of your own" value={part.label} onChange={(e) => onChange({ ...part, label: e.target.value } as Part)} />

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
 import { ActionSign } from './ActionSign';
-import { ACTIONS, nameOf, REPEATS, SHAPES, type Part } from './parts';
+import { ACTIONS, nameOf, REPEATS, SHAPES, withLength, type Part } from './parts';
 import { PartFields, type PartFieldsProps } from './PartFields';
 
 interface Props extends PartFieldsProps {
@@ -45,7 +45,16 @@ export function PartRow(props: Props) {
       </div>
       {open && <PartFields {...props} />}
       {open && problems.filter((p) => !['text'].includes(p.field)).map((p, i) => <p key={i} className="echo problem"><Words of={p.message} /></p>)}
-      {open && notes.map((n, i) => <p key={i} className={n.severity ? `finding ${n.severity}` : 'soft small'}><Words of={n.message} /></p>)}
+      {open && notes.map((n, i) => (
+        <div key={i}>
+          <p className={n.severity ? `finding ${n.severity}` : 'soft small'}><Words of={n.message} /></p>
+          {n.offers.length > 0 && (
+            <div className="note-offers">
+              {n.offers.map((o) => <button key={o.field} type="button" className="btn btn-sm btn-line" onClick={() => props.onChange(withLength(part, o.field, o.length))}><Words of={o.words} /></button>)}
+            </div>
+          )}
+        </div>
+      ))}
     </fieldset>
   );
 }

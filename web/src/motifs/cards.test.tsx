@@ -23,8 +23,8 @@ const of = { problem: nothing, onChange: nothing };
 
 const mm = (value: string, scaling: Schemas['Scaling'] = 'proportional'): Schemas['MotifLength'] => ({ typed: { text: value, unit: 'millimetre' }, scaling });
 const common = {
-  place: 'below' as const, gap: mm('4'), label: '', anchor: { to: 'stack', across: 'middle' as const, up: 'middle' as const, right: mm('0'), raised: mm('0') }, nudge: { right: mm('0'), up: mm('0') },
-  action: 'adds' as const, clearance: mm('1', 'fixed'), filmId: '', ply: 1, turn: 0, flipped: false, centring: 'inkBox' as const,
+  place: 'below' as const, gap: mm('4'), label: '', anchor: { to: 'stack', across: 'middle' as const, up: 'middle' as const, right: mm('0'), raised: mm('0'), byInk: false }, nudge: { right: mm('0'), up: mm('0') },
+  action: 'adds' as const, clearance: mm('1', 'fixed'), actsOn: 'own' as const, actsOnFilms: [], filmId: '', ply: 1, turn: 0, flipped: false, centring: 'inkBox' as const,
 };
 const line: Lettering = {
   ...common, kind: 'lettering', id: 'a', text: '{name}', typefaceId: 'oswald', sizedBy: 'capitalHeight', size: mm('20'), spacing: 0, wordSpacing: 0, fromBaseline: false, pairs: [{ left: 'A', right: 'v', by: -20 }],
@@ -32,7 +32,7 @@ const line: Lettering = {
   archTop: mm('0'), archBottom: mm('0'), circle: mm('60'), columnGap: mm('2'), strengthen: mm('0', 'fixed'),
 };
 const shape: Shape = {
-  ...common, kind: 'shape', id: 'b', shape: 'tag', width: mm('60'), height: mm('30'), span: 'given', inset: mm('0'), cornerSize: mm('4'), band: mm('2'), hole: mm('4'), holeIn: mm('6'), dotGap: mm('3'), count: 5, inner: 45,
+  ...common, kind: 'shape', id: 'b', shape: 'tag', width: mm('60'), height: mm('30'), span: 'given', inset: mm('0'), cornerSize: mm('4'), band: mm('2'), hole: mm('4'), holeIn: mm('6'), dotGap: mm('3'), count: 5, inner: 45, groundHoles: true,
 };
 const group: Group = {
   ...common, kind: 'group', id: 'c', parts: [shape], alignment: 'centre',
@@ -40,6 +40,7 @@ const group: Group = {
 };
 const motif: Motif = { name: 'm', alignment: 'centre', parts: [line, group], ground: { blankId: '', zoneId: '', size: '', width: { text: '' }, height: { text: '' }, margin: { text: '' } }, sample: '', centring: 'inkBox' as const };
 const film = { id: 'navy', revision: 1, changedAt: '', film: { name: 'Navy vinyl', colour: '#223366' }, problems: [], usedBy: [] } as unknown as Schemas['FilmView'];
+const layers = [{ filmId: '', ply: 1 }, { filmId: 'navy', ply: 2 }];
 const faces = [{ id: 'oswald', name: 'Oswald', kind: 'condensed', added: false, samplePath: '', sampleBox: null, hasLicence: true }];
 
 describe('ink of several films', () => {
@@ -68,7 +69,7 @@ describe('a part in the schedule', () => {
   it('says what it is, what it does and that it wants looking at, by words and not by colour alone', () => {
     expect(text(row(shape))).toBe('tag tag ↑ ↓ ✕');
     expect(text(row({ ...shape, label: 'edge', action: 'confines' }))).toBe('edge edge tag, confines ↑ ↓ ✕');
-    const look = { partId: 'a', severity: 'look' as const, message: { parts: [{ text: 'widened', strong: false, fine: false }] } };
+    const look = { partId: 'a', severity: 'look' as const, message: { parts: [{ text: 'widened', strong: false, fine: false }] }, offers: [] };
     expect(text(row(line, { notes: [look] }))).toContain('▲ to look at');
     expect(text(row(line, { notes: [{ ...look, severity: 'stop' }] }))).toContain('■ to mend');
     expect(html(row({ ...shape, filmId: 'navy' }))).toContain('title="Navy vinyl"');
@@ -96,10 +97,13 @@ describe('the fields of a part', () => {
     const spanned = text(<ShapeFields part={{ ...shape, shape: 'rectangle', span: 'ground' }} {...of} />);
     expect(spanned).toContain('Inset');
     expect(spanned).not.toContain('Width');
+    const framed = text(<ShapeFields part={{ ...shape, shape: 'groundFrame' }} {...of} />);
+    expect(framed).toMatch(/Inset.*Band.*Round its holes, too/);
+    expect(framed).not.toContain('As large as');
   });
 
   it('keep pairs and chosen forms where they can be taken back', () => {
-    const spacing = html(<LetteringFields part={line} motif={motif} typefaces={faces} section="spacing" drawn={{ partId: 'a', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 20, path: '', weight: 2, words: 'Av', letters: [{ index: 0, letter: 'A', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 } }] }} onLetter={nothing} onTry={nothing} {...of} />);
+    const spacing = html(<LetteringFields part={line} motif={motif} typefaces={faces} section="spacing" drawn={{ partId: 'a', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 20, path: '', weight: 2, words: 'Av', letters: [{ index: 0, letter: 'A', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 } }], isRound: false }} onLetter={nothing} onTry={nothing} {...of} />);
     expect(spacing).toContain('aria-label="Forms of A, letter 1"');
     expect(spacing).toContain('aria-label="Let Av stand as drawn"');
     expect(spacing).toContain('g as ss01 2, in “Agnes”');
@@ -116,16 +120,31 @@ describe('the fields of a part', () => {
   });
 
   it('offer the ground, the stack and the other parts to stand at', () => {
-    const anchored = html(<PlaceFields part={{ ...shape, place: 'anchored', anchor: { ...common.anchor, to: 'nowhere' } }} first={false} fellows={[line, shape]} {...of} />);
+    const anchored = html(<PlaceFields drawn={[]} part={{ ...shape, place: 'anchored', anchor: { ...common.anchor, to: 'nowhere' } }} first={false} fellows={[line, shape]} {...of} />);
     for (const target of ['the ground', 'all that is stacked', '{name}', 'what is gone']) expect(anchored).toContain(`>${target}</option>`);
     expect(anchored).not.toContain('>tag</option>');
-    expect(text(<PlaceFields part={line} first={false} fellows={[]} {...of} />)).toMatch(/Gap.*Gap counts from.*Nudged right.*Nudged up/);
+    expect(text(<PlaceFields drawn={[]} part={line} first={false} fellows={[]} {...of} />)).toMatch(/Gap.*Gap counts from.*Nudged right.*Nudged up/);
+  });
+
+  it('ask whether round things stand by their ink only where something is round', () => {
+    const anchored = { ...shape, place: 'anchored' as const };
+    const drawn = [{ partId: 'b', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 0, path: '', weight: 1, words: '', letters: [], isRound: true }];
+    expect(text(<PlaceFields drawn={drawn} part={anchored} first={false} fellows={[]} {...of} />)).toContain('Middle of the ink, not of the circle');
+    expect(text(<PlaceFields drawn={[]} part={anchored} first={false} fellows={[]} {...of} />)).not.toContain('Middle of the ink');
+  });
+
+  it('name the films that are cut through, by their plies where there are several', () => {
+    const through = { ...shape, action: 'cutsThrough' as const, actsOn: 'chosen' as const, actsOnFilms: [{ filmId: 'navy', ply: 2 }, { filmId: 'sold-out', ply: 1 }] };
+    const shown = html(<CutFields layers={layers} part={through} films={[film]} {...of} />);
+    for (const words of ['the run’s film', 'Navy vinyl, ply 2', 'one that is gone']) expect(shown).toContain(words);
+    expect(shown.match(/checked=""/g)).toHaveLength(2);
+    expect(text(<CutFields layers={layers} part={shape} films={[film]} {...of} />)).not.toContain('It takes from');
   });
 
   it('ask for a clearance only where something is cleared around', () => {
-    expect(text(<CutFields part={shape} films={[film]} {...of} />)).not.toContain('Clearance');
-    expect(text(<CutFields part={{ ...shape, action: 'clearsAround' }} films={[film]} {...of} />)).toContain('Clearance');
-    expect(text(<CutFields part={{ ...common, kind: 'backing', id: 'u', of: [], by: mm('2'), solid: true }} films={[film]} {...of} />)).not.toContain('Turned');
-    expect(html(<CutFields part={{ ...shape, filmId: 'sold-out' }} films={[film]} {...of} />)).toContain('one that is gone');
+    expect(text(<CutFields layers={layers} part={shape} films={[film]} {...of} />)).not.toContain('Clearance');
+    expect(text(<CutFields layers={layers} part={{ ...shape, action: 'clearsAround' }} films={[film]} {...of} />)).toContain('Clearance');
+    expect(text(<CutFields layers={layers} part={{ ...common, kind: 'backing', id: 'u', of: [], by: mm('2'), solid: true }} films={[film]} {...of} />)).not.toContain('Turned');
+    expect(html(<CutFields layers={layers} part={{ ...shape, filmId: 'sold-out' }} films={[film]} {...of} />)).toContain('one that is gone');
   });
 });

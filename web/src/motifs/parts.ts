@@ -78,6 +78,18 @@ export function grouped(parts: Parts, ids: readonly string[], group: Group): Par
   return parts.flatMap((p) => (p.id === first.id ? [made] : ids.includes(p.id) ? [] : [p]));
 }
 
+/** A part with a length of it typed anew, as a note offers it; whether it follows the fit stays. */
+export function withLength(part: Part, field: string, typed: Schemas['TypedLength']): Part {
+  const before = (part as unknown as Record<string, Length | undefined>)[field];
+  return before === undefined ? part : { ...part, [field]: { ...before, typed } };
+}
+
+/** The films and plies that parts of a motif are of, each once. */
+export function layersOf(motif: Motif): { filmId: string; ply: number }[] {
+  const all = new Map(flat(motif.parts).filter(({ part }) => part.kind !== 'group').map(({ part }) => [`${part.filmId} ${part.ply}`, { filmId: part.filmId, ply: part.ply }]));
+  return [...all.values()];
+}
+
 /** What a part is, in a word or its own words. */
 export function nameOf(part: Part): string {
   if (part.label) return part.label;
@@ -94,6 +106,7 @@ export function nameOf(part: Part): string {
 
 export const SHAPES: Record<Schemas['ShapeKind'], string> = {
   rectangle: 'rectangle', rounded: 'rounded rectangle', oval: 'oval', ring: 'ring', border: 'border', polygon: 'polygon', star: 'star', heart: 'heart', tag: 'tag', corner: 'corner piece', dots: 'dots',
+  groundOutline: 'outline of the ground', groundFrame: 'frame along the ground’s edge',
 };
 
 export const REPEATS: Record<Schemas['RepeatKind'], string> = {

@@ -1,4 +1,5 @@
-import { Choice } from './Choice';
+import { Check, Choice } from './Choice';
+import type { Schemas } from '../../api/client';
 import type { FieldsOf } from './context';
 import { MotifLengthField } from '../MotifLengthField';
 import { CentringChoice } from '../CentringChoice';
@@ -8,10 +9,11 @@ const ACROSS = [['before', 'left of it'], ['start', 'at its left, inside'], ['mi
 const UP = [['after', 'above it'], ['end', 'at its top, inside'], ['middle', 'middle on middle'], ['start', 'at its bottom, inside'], ['before', 'below it']] as const;
 
 /** Where a part stands: stacked below or beside what comes before, or at the ground, the stack or another part. */
-export function PlaceFields({ part, first, fellows, problem, onChange }: FieldsOf<Part> & { first: boolean; fellows: readonly Part[] }) {
+export function PlaceFields({ part, first, fellows, drawn, problem, onChange }: FieldsOf<Part> & { first: boolean; fellows: readonly Part[]; drawn: readonly Schemas['SetPartView'][] }) {
   const { anchor, nudge } = part;
   const set = (to: Partial<Part['anchor']>) => onChange({ ...part, anchor: { ...anchor, ...to } } as Part);
   const targets: (readonly [string, string])[] = [['ground', 'the ground'], ['stack', 'all that is stacked'], ...fellows.filter((f) => f.id !== part.id && f.kind !== 'backing').map((f) => [f.id, nameOf(f)] as const)];
+  const round = drawn.some((p) => p.isRound && (p.partId === part.id || p.partId === anchor.to));
   return (
     <div className="part-fields">
       <Choice label="Stands" value={part.place} of={[['below', first ? 'stacked, first' : 'stacked, below'], ...(first ? [] : [['beside', 'stacked, beside'] as const]), ['anchored', 'at something']]} onChange={(place) => onChange({ ...part, place } as Part)} />
@@ -20,6 +22,7 @@ export function PlaceFields({ part, first, fellows, problem, onChange }: FieldsO
           <Choice label="At" value={anchor.to} of={targets.some(([k]) => k === anchor.to) ? targets : [...targets, [anchor.to, 'what is gone']]} wrong={!!problem('anchor')} onChange={(to) => set({ to })} />
           <Choice label="From side to side" value={anchor.across} of={ACROSS} onChange={(across) => set({ across })} />
           <Choice label="Up and down" value={anchor.up} of={UP} onChange={(up) => set({ up })} />
+          {(anchor.across === 'middle' || anchor.up === 'middle') && (round || anchor.byInk) && <Check label="Middle of the ink, not of the circle" value={anchor.byInk} onChange={(byInk) => set({ byInk })} />}
           <MotifLengthField label="Moved right" range="offset" value={anchor.right} problem={problem('anchorRight')} onChange={(right) => set({ right })} />
           <MotifLengthField label="Moved up" range="offset" value={anchor.raised} problem={problem('anchorRaised')} onChange={(raised) => set({ raised })} />
         </>

@@ -1,6 +1,6 @@
 import { MotifLengthField } from '../MotifLengthField';
 import { SHAPES, type Rule, type Shape } from '../parts';
-import { Choice, NumberField } from './Choice';
+import { Check, Choice, NumberField } from './Choice';
 import type { FieldsOf } from './context';
 
 type Lengths = 'cornerSize' | 'band' | 'hole' | 'holeIn' | 'dotGap';
@@ -12,23 +12,26 @@ const OWN: Partial<Record<Shape['shape'], [Lengths, string][]>> = {
   border: [['band', 'Band'], ['cornerSize', 'Corner radius']],
   tag: [['cornerSize', 'Cut corners'], ['hole', 'Hole across'], ['holeIn', 'Hole from the edge']],
   corner: [['band', 'Band']],
+  groundFrame: [['band', 'Band']],
   dots: [['dotGap', 'Between dots']],
 };
 
 /** The outline of a shape and its lengths. */
 export function ShapeFields({ part, problem, onChange }: FieldsOf<Shape>) {
   const set = (to: Partial<Shape>) => onChange({ ...part, ...to });
+  const ofGround = part.shape === 'groundOutline' || part.shape === 'groundFrame';
   return (
     <div className="part-fields">
       <Choice label="Shape" value={part.shape} of={Object.entries(SHAPES) as [Shape['shape'], string][]} onChange={(shape) => set({ shape })} />
-      {part.shape !== 'dots' && <Choice label="As large as" value={part.span} of={[['given', 'typed'], ['ground', 'the ground'], ['matOutside', 'the mats’ outside'], ['matOpening', 'the top mat’s opening']]} onChange={(span) => set({ span })} />}
-      {part.span === 'given' || part.shape === 'dots' ? (
+      {part.shape !== 'dots' && !ofGround && <Choice label="As large as" value={part.span} of={[['given', 'typed'], ['ground', 'the ground'], ['matOutside', 'the mats’ outside'], ['matOpening', 'the top mat’s opening']]} onChange={(span) => set({ span })} />}
+      {!ofGround && (part.span === 'given' || part.shape === 'dots') ? (
         <>
           <MotifLengthField label={part.shape === 'dots' ? 'Dot across' : 'Width'} range="artwork" value={part.width} problem={problem('width')} onChange={(width) => set({ width })} />
           {part.shape !== 'dots' && <MotifLengthField label="Height" range="artwork" value={part.height} problem={problem('height')} onChange={(height) => set({ height })} />}
         </>
       ) : <MotifLengthField label="Inset" value={part.inset} problem={problem('inset')} onChange={(inset) => set({ inset })} />}
       {(OWN[part.shape] ?? []).map(([key, label]) => <MotifLengthField key={key} label={label} value={part[key]} problem={problem(key)} onChange={(v) => set({ [key]: v })} />)}
+      {ofGround && <Check label={part.shape === 'groundFrame' ? 'Round its holes, too' : 'Its holes stay open'} value={part.groundHoles} onChange={(groundHoles) => set({ groundHoles })} />}
       {(part.shape === 'polygon' || part.shape === 'star' || part.shape === 'dots') && <NumberField label={part.shape === 'polygon' ? 'Sides' : part.shape === 'star' ? 'Points' : 'Dots'} min={1} value={part.count} wrong={!!problem('count')} onChange={(count) => set({ count: Math.round(count) })} />}
       {part.shape === 'star' && <NumberField label="Inner corners, % out" value={part.inner} step={5} min={5} max={99} wrong={!!problem('inner')} onChange={(inner) => set({ inner })} />}
     </div>
