@@ -35,6 +35,25 @@ public class ColourReaderTests
     }
 
     [Fact]
+    public void A_clear_ground_is_known_as_such_and_soft_edges_keep_their_own_colour()
+    {
+        using var bitmap = new SKBitmap(new SKImageInfo(30, 20, SKColorType.Rgba8888, SKAlphaType.Premul));
+        using (var canvas = new SKCanvas(bitmap))
+        using (var paint = new SKPaint { Color = SKColors.White.WithAlpha(100) })
+        {
+            canvas.Clear(SKColors.Transparent);
+            canvas.DrawRect(0, 0, 15, 20, paint);
+        }
+
+        using var data = bitmap.Encode(SKEncodedImageFormat.Png, 100);
+        var picture = ColourReader.Read(data.ToArray()).Value.Picture;
+        picture.Opacity.ShouldNotBeNull().Take(30).Select(a => (int)a).ShouldBe([.. Enumerable.Repeat(100, 15), .. Enumerable.Repeat(0, 15)]);
+        picture.Pixels.Take(15 * 3).ShouldAllBe(v => v == 255);
+        ColourReader.Read(Picture(30, 20, SKEncodedImageFormat.Png)).Value.Picture.Opacity.ShouldBeNull();
+        PicturePreview.Of(data.ToArray(), 100)!.Value.MediaType.ShouldBe("image/png");
+    }
+
+    [Fact]
     public void A_large_picture_is_made_smaller_and_says_by_how_much()
     {
         var (picture, shrunk) = ColourReader.Read(Picture(4000, 1000, SKEncodedImageFormat.Png)).Value;

@@ -85,7 +85,7 @@ public class PictureTests
             (int X, int Y) At(string corner) => (corner.EndsWith("left", StringComparison.Ordinal) ? 8 : head.Width - 8, corner.StartsWith("upper", StringComparison.Ordinal) ? 8 : head.Height - 8);
             ((double)grey.Pixels[(At(first).Y * grey.Width) + At(first).X]).ShouldBe(0, 6);
             ((double)grey.Pixels[(At(second).Y * grey.Width) + At(second).X]).ShouldBe(128, 6);
-            using var shown = SKBitmap.Decode(PicturePreview.Of(file, 2000));
+            using var shown = SKBitmap.Decode(PicturePreview.Of(file, 2000)!.Value.File);
             (shown.Width, shown.Height).ShouldBe((head.Width, head.Height));
             ((double)shown.GetPixel(At(first).X, At(first).Y).Red).ShouldBe(0, 12);
             ((double)shown.GetPixel(At(second).X, At(second).Y).Red).ShouldBe(128, 12);

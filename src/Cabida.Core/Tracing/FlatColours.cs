@@ -2,9 +2,12 @@ namespace Cabida.Core.Tracing;
 
 /// <summary>The few flat colours of a picture, and which of them each pixel is.</summary>
 /// <param name="Colours">Red, green and blue of each, the commonest first.</param>
-/// <param name="Of">The colour of each pixel, by its place in that list.</param>
+/// <param name="Of">The colour of each pixel, by its place in that list; <see cref="Clear"/> for one that is clear.</param>
 public sealed record FlatColours(IReadOnlyList<(double R, double G, double B)> Colours, byte[] Of)
 {
+    /// <summary>The place of pixels that are no colour, since nothing is there.</summary>
+    public const byte Clear = byte.MaxValue;
+
     private const int Rounds = 12;
     private const int CellBits = 4;
 
@@ -19,7 +22,7 @@ public sealed record FlatColours(IReadOnlyList<(double R, double G, double B)> C
     public static FlatColours Find(ColourPicture picture, int most)
     {
         ArgumentNullException.ThrowIfNull(picture);
-        var cells = Cells(picture.Pixels);
+        var cells = Cells(picture);
         var colours = new List<(double R, double G, double B)>();
         while (colours.Count < most && cells.Count > 0)
         {
@@ -47,20 +50,26 @@ public sealed record FlatColours(IReadOnlyList<(double R, double G, double B)> C
         var of = new byte[picture.Width * picture.Height];
         for (var i = 0; i < of.Length; i++)
         {
-            of[i] = (byte)Nearest(colours, (picture.Pixels[3 * i], picture.Pixels[(3 * i) + 1], picture.Pixels[(3 * i) + 2]));
+            of[i] = !picture.IsThere(i) ? Clear : (byte)Nearest(colours, (picture.Pixels[3 * i], picture.Pixels[(3 * i) + 1], picture.Pixels[(3 * i) + 2]));
         }
 
         var byCount = Enumerable.Range(0, colours.Count).OrderByDescending(k => of.Count(c => c == k)).ToList();
         var place = byCount.Select((k, i) => (k, i)).ToDictionary(p => p.k, p => (byte)p.i);
-        return new FlatColours([.. byCount.Select(k => colours[k])], [.. of.Select(c => place[c])]);
+        return new FlatColours([.. byCount.Select(k => colours[k])], [.. of.Select(c => c == Clear ? Clear : place[c])]);
     }
 
-    private static List<((double R, double G, double B) Mean, int Count)> Cells(byte[] pixels)
+    private static List<((double R, double G, double B) Mean, int Count)> Cells(ColourPicture picture)
     {
+        var pixels = picture.Pixels;
         const int Shift = 8 - CellBits;
         var sums = new Dictionary<int, (double R, double G, double B, int N)>();
         for (var i = 0; i + 2 < pixels.Length; i += 3)
         {
+            if (!picture.IsThere(i / 3))
+            {
+                continue;
+            }
+
             var key = ((pixels[i] >> Shift) << (2 * CellBits)) | ((pixels[i + 1] >> Shift) << CellBits) | (pixels[i + 2] >> Shift);
             var s = sums.GetValueOrDefault(key);
             sums[key] = (s.R + pixels[i], s.G + pixels[i + 1], s.B + pixels[i + 2], s.N + 1);

@@ -30,23 +30,29 @@ public static class ColourReader
 
         var scale = Math.Min(1.0, (double)MostSide / Math.Max(codec.Info.Width, codec.Info.Height));
         var (w, h) = (Math.Max(2, (int)Math.Round(codec.Info.Width * scale)), Math.Max(2, (int)Math.Round(codec.Info.Height * scale)));
-        using var small = new SKBitmap(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Opaque));
+        using var small = new SKBitmap(new SKImageInfo(w, h, SKColorType.Rgba8888, SKAlphaType.Premul));
         using (var canvas = new SKCanvas(small))
         {
-            canvas.Clear(SKColors.White);
+            canvas.Clear(SKColors.Transparent);
             using var image = SKImage.FromBitmap(bitmap);
             canvas.DrawImage(image, SKRect.Create(w, h), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         }
 
         var rgba = small.Bytes;
-        var pixels = new byte[3 * w * h];
+        var (pixels, opacity) = (new byte[3 * w * h], new byte[w * h]);
         for (var i = 0; i < w * h; i++)
         {
-            (pixels[3 * i], pixels[(3 * i) + 1], pixels[(3 * i) + 2]) = (rgba[4 * i], rgba[(4 * i) + 1], rgba[(4 * i) + 2]);
+            var a = opacity[i] = rgba[(4 * i) + 3];
+            for (var c = 0; c < 3; c++)
+            {
+                // A colour of its own, not mixed with what may lie behind it; what is wholly clear has none.
+                pixels[(3 * i) + c] = a == 0 ? byte.MaxValue : (byte)Math.Min(255, ((255 * rgba[(4 * i) + c]) + (a / 2)) / a);
+            }
         }
 
         var turn = PictureHead.Read(file).ValueOrDefault?.Turn ?? PictureTurn.None;
-        return Outcome<(ColourPicture, double)>.Of((new ColourPicture(turn.Swaps ? h : w, turn.Swaps ? w : h, turn.Of(pixels, w, h, 3)), (double)codec.Info.Width / w));
+        var picture = new ColourPicture(turn.Swaps ? h : w, turn.Swaps ? w : h, turn.Of(pixels, w, h, 3)) { Opacity = opacity.All(a => a == byte.MaxValue) ? null : turn.Of(opacity, w, h, 1) };
+        return Outcome<(ColourPicture, double)>.Of((picture, (double)codec.Info.Width / w));
     }
 
     private static Outcome<(ColourPicture, double)> Damaged() => Outcome<(ColourPicture, double)>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));

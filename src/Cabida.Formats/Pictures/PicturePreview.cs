@@ -7,8 +7,11 @@ public static class PicturePreview
 {
     private const int Quality = 82;
 
-    /// <summary>The picture as a JPEG no wider than asked for; null when it cannot be decoded.</summary>
-    public static byte[]? Of(byte[] file, int width)
+    /// <summary>
+    /// The picture no wider than asked for, and what kind of file that is: a JPEG, or a PNG where some of it is clear. Null when it
+    /// cannot be decoded.
+    /// </summary>
+    public static (byte[] File, string MediaType)? Of(byte[] file, int width)
     {
         using var data = SKData.CreateCopy(file);
         using var codec = SKCodec.Create(data);
@@ -28,17 +31,19 @@ public static class PicturePreview
         }
 
         int Scaled(int side) => Math.Max(1, (int)Math.Round(side * (double)scale));
-        using var small = new SKBitmap(new SKImageInfo(Scaled(codec.Info.Width), Scaled(codec.Info.Height), SKColorType.Rgba8888, SKAlphaType.Opaque));
+        var clear = codec.Info.AlphaType != SKAlphaType.Opaque;
+        using var small = new SKBitmap(new SKImageInfo(
+            Scaled(codec.Info.Width), Scaled(codec.Info.Height), SKColorType.Rgba8888, clear ? SKAlphaType.Premul : SKAlphaType.Opaque));
         using (var canvas = new SKCanvas(small))
         {
-            canvas.Clear(SKColors.White);
+            canvas.Clear(clear ? SKColors.Transparent : SKColors.White);
             using var image = SKImage.FromBitmap(bitmap);
             canvas.DrawImage(image, SKRect.Create(small.Width, small.Height), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         }
 
         using var turned = Turned(small, turn);
-        using var encoded = turned.Encode(SKEncodedImageFormat.Jpeg, Quality);
-        return encoded.ToArray();
+        using var encoded = turned.Encode(clear ? SKEncodedImageFormat.Png : SKEncodedImageFormat.Jpeg, Quality);
+        return (encoded.ToArray(), clear ? "image/png" : "image/jpeg");
     }
 
     private static SKBitmap Turned(SKBitmap stored, PictureTurn turn)

@@ -30,10 +30,10 @@ internal sealed record GraphicView(
     string Id, int Revision, DateTime ChangedAt, Graphic Graphic, Box? Box, IReadOnlyList<GraphicPieceView> Pieces, double? Weight, int Doubled, IReadOnlyList<string> UsedBy);
 
 /// <summary>How a picture is to be traced.</summary>
-internal sealed record PictureTrace(string PictureId, string Name, int Colours, double Threshold, bool WithoutBackground, double Specks);
+internal sealed record PictureTrace(string PictureId, string Name, int Colours, double Threshold, bool WithoutBackground, double Specks, bool ByOpacity = false);
 
-/// <summary>What tracing would give: paths in pixels, y down.</summary>
-internal sealed record PictureTraceView(double Width, double Height, IReadOnlyList<GraphicPieceView> Pieces, Phrase? Problem);
+/// <summary>What tracing would give: paths in pixels, y down; and whether some of the picture is clear.</summary>
+internal sealed record PictureTraceView(double Width, double Height, IReadOnlyList<GraphicPieceView> Pieces, Phrase? Problem, bool HasClear);
 
 /// <summary>
 /// A graphic among others. In its picture, pieces of one colour that follow one another are one; its index is that of the first.
@@ -125,7 +125,7 @@ internal static class GraphicEndpoints
             return traced is not { } t ? TypedResults.NotFound() : TypedResults.Ok(new PictureTraceView(
                 t.Picture?.Width ?? 1, t.Picture?.Height ?? 1,
                 [.. (t.Pieces.ValueOrDefault ?? []).Select((p, i) => new GraphicPieceView(i, p.Colour, SvgPath.Of(Flat(p), PreviewWithin, t.Picture!.Height), ""))],
-                t.Pieces.Problem));
+                t.Pieces.Problem, t.Picture?.Opacity is not null));
         }).WithName("PreviewTrace");
 
         group.MapPost("/from-picture", async Task<Results<Ok<GraphicView>, NotFound, ProblemHttpResult>> (
@@ -170,7 +170,7 @@ internal static class GraphicEndpoints
         }
 
         var (picture, shrunk) = read.Value;
-        return (picture, shrunk, row.DotsPerInch, GraphicTrace.Of(picture, new GraphicTraceChoice(wanted.Colours, wanted.Threshold, wanted.WithoutBackground, wanted.Specks), stop));
+        return (picture, shrunk, row.DotsPerInch, GraphicTrace.Of(picture, new GraphicTraceChoice(wanted.Colours, wanted.Threshold, wanted.WithoutBackground, wanted.Specks) { ByOpacity = wanted.ByOpacity }, stop));
     }
 }
 

@@ -34,7 +34,7 @@ internal static class PictureEndpoints
             }
 
             var small = width is { } w ? PicturePreview.Of(picture.Bytes, Math.Clamp(w, 16, WidestPreview)) : null;
-            return small is null ? TypedResults.File(picture.Bytes, picture.MediaType) : TypedResults.File(small, "image/jpeg");
+            return small is { } s ? TypedResults.File(s.File, s.MediaType) : TypedResults.File(picture.Bytes, picture.MediaType);
         }).WithName("GetPicture");
     }
 

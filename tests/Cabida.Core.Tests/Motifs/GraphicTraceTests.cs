@@ -43,6 +43,28 @@ public class GraphicTraceTests
     public void A_threshold_that_nothing_passes_says_so() =>
         GraphicTrace.Of(Picture(40, 30, (x, _) => x < 20 ? Paper : ((byte)200, (byte)200, (byte)200)), new GraphicTraceChoice(1, 0.1, true, 4)).Problem!.ToString().ShouldContain("Raise it");
 
+    [Fact]
+    public void White_art_on_a_clear_ground_is_art_by_opacity_and_by_colour()
+    {
+        (byte, byte, byte) white = (255, 255, 255);
+        bool Disc(double x, double y) => Math.Sqrt(((x - 60) * (x - 60)) + ((y - 40) * (y - 40))) < 30;
+        ColourPicture Clear(Func<double, double, (byte, byte, byte)> of, Func<double, double, bool> there) =>
+            Picture(120, 80, of) with { Opacity = [.. Enumerable.Range(0, 120 * 80).Select(i => there((i % 120) + 0.5, (i / 120) + 0.5) ? (byte)255 : (byte)0)] };
+        var art = Clear((_, _) => white, Disc);
+        foreach (var choice in new[] { new GraphicTraceChoice(1, 0.5, true, 4) { ByOpacity = true }, new GraphicTraceChoice(3, 0.5, true, 4) })
+        {
+            var piece = GraphicTrace.Of(art, choice).Value.ShouldHaveSingleItem();
+            piece.Colour.ShouldBe("#ffffff");
+            Outlines.FromContours(piece.Closed, 0.05, 0.1, evenOdd: true).Area.ShouldBe(Math.PI * 900, 8);
+        }
+
+        // A colour that reaches the border is no background where the ground is clear; one that is drawn all over is.
+        var two = Clear((x, _) => x < 60 ? Navy : white, (x, y) => Disc(x, y) || y > 75);
+        GraphicTrace.Of(two, new GraphicTraceChoice(3, 0.5, true, 4)).Value.Select(p => p.Colour).Order().ShouldBe(["#1e285a", "#ffffff"]);
+        GraphicTrace.Of(art, new GraphicTraceChoice(1, 0.5, true, 4)).Problem!.ToString().ShouldContain("Follow what is not clear");
+        GraphicTrace.Of(Picture(40, 30, (_, _) => Navy), new GraphicTraceChoice(1, 0.5, true, 4) { ByOpacity = true }).Problem!.ToString().ShouldContain("Nothing in the picture is clear");
+    }
+
     private static ColourPicture Picture(int width, int height, Func<double, double, (byte R, byte G, byte B)> of)
     {
         var pixels = new byte[3 * width * height];
