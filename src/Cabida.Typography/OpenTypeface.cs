@@ -22,6 +22,8 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     private readonly Blob blob;
     private readonly Face face;
     private readonly Font font;
+    private readonly Lazy<GlyphCharacters> glyphCharacters;
+    private readonly Lazy<IReadOnlyList<GlyphForm>> glyphs;
     private readonly double unitsPerEm;
 
     /// <summary>Opens a face.</summary>
@@ -42,6 +44,14 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         font = new Font(face);
         font.SetScale((int)unitsPerEm, (int)unitsPerEm);
         Features = FeatureTags.Of(skTypeface);
+        glyphCharacters = new(() => new GlyphCharacters(font));
+        glyphs = new(() =>
+        {
+            lock (outlining)
+            {
+                return GlyphTable.Of(skTypeface, skFont, font);
+            }
+        });
         // A face without a capital H is measured by what it says of itself, or by a usual share of its em.
         CapitalHeight = HeightOf("H") ?? (skFont.Metrics.CapHeight > 0 ? skFont.Metrics.CapHeight / unitsPerEm : UsualCapitals);
     }
@@ -58,18 +68,33 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     /// <inheritdoc/>
     public IReadOnlySet<string> Features { get; }
 
+    /// <summary>What glyphs are drawn with.</summary>
+    internal SKFont Outlines => skFont;
+
     /// <inheritdoc/>
-    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features)
+    public IReadOnlyList<GlyphForm> Glyphs => glyphs.Value;
+
+    /// <inheritdoc/>
+    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead)
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(features);
+        ArgumentNullException.ThrowIfNull(instead);
         using var buffer = new HarfBuzzSharp.Buffer();
         buffer.AddUtf16(text);
         buffer.GuessSegmentProperties();
+        if (instead.Count > 0)
+        {
+            var (direction, script, language) = (buffer.Direction, buffer.Script, buffer.Language);
+            buffer.ClearContents();
+            Write(buffer, text, instead);
+            (buffer.Direction, buffer.Script, buffer.Language) = (direction, script, language);
+        }
+
         Feature[] uses = [.. features.Select(f => new Feature(Tag.Parse(f.Tag), (uint)f.Value, (uint)f.Start, (uint)f.End))];
         lock (shaping)
         {
-            font.Shape(buffer, uses);
+            (instead.Count > 0 ? glyphCharacters.Value.Font : font).Shape(buffer, uses);
         }
 
         var infos = buffer.GetGlyphInfoSpan();
@@ -93,6 +118,32 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         }
 
         return new ShapedLine(glyphs, x, [.. missing]);
+    }
+
+    /// <summary>A text into a buffer, character by character, with glyphs instead of some of them.</summary>
+    private static void Write(HarfBuzzSharp.Buffer buffer, string text, IReadOnlyList<GlyphUse> instead)
+    {
+        const uint Joiner = 0x200D;
+        buffer.ContentType = ContentType.Unicode;
+        for (var i = 0; i < text.Length; i += char.IsSurrogatePair(text, i) ? 2 : 1)
+        {
+            if (instead.FirstOrDefault(g => g.Start <= i && i < g.End) is { Glyph: > 0 } use)
+            {
+                // Marks of the letter stay; letters that join keep joining it.
+                if (i == use.Start)
+                {
+                    var joins = LineDirection.RunsLeft(text);
+                    foreach (var character in joins ? [Joiner, GlyphCharacters.Of(use.Glyph), Joiner] : new[] { GlyphCharacters.Of(use.Glyph) })
+                    {
+                        buffer.Add(character, (uint)i);
+                    }
+
+                    continue;
+                }
+            }
+
+            buffer.Add((uint)char.ConvertToUtf32(text, i), (uint)i);
+        }
     }
 
     /// <inheritdoc/>
@@ -129,7 +180,7 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         return forms;
 
         // The whole line is compared, since a form may change its neighbours too.
-        string Drawn(FeatureUse[] uses) => string.Join(' ', Shape(text, uses).Glyphs.Select(g => g.Glyph));
+        string Drawn(FeatureUse[] uses) => string.Join(' ', Shape(text, uses, []).Glyphs.Select(g => g.Glyph));
     }
 
     /// <inheritdoc/>
@@ -145,6 +196,11 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     /// <inheritdoc/>
     public void Dispose()
     {
+        if (glyphCharacters.IsValueCreated)
+        {
+            glyphCharacters.Value.Dispose();
+        }
+
         font.Dispose();
         face.Dispose();
         blob.Dispose();
@@ -176,13 +232,13 @@ public sealed class OpenTypeface : ITypeface, IDisposable
 
     private double? HeightOf(string letter)
     {
-        var line = Shape(letter, []);
+        var line = Shape(letter, [], []);
         if (line.Glyphs.Count == 0)
         {
             return null;
         }
 
-        var area = Outlines.FromContours(Outline(line.Glyphs[0].Glyph), InkCache.ChordError(-14), Tolerances.InkTurn);
+        var area = Core.Geometry.Outlines.FromContours(Outline(line.Glyphs[0].Glyph), InkCache.ChordError(-14), Tolerances.InkTurn);
         return Box.Of(area)?.MaxY;
     }
 

@@ -23,7 +23,14 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     /// <summary>The letter a has one other form, twice as wide.</summary>
     public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => text[index] == 'a' ? [new("salt", 1, index, index + 1)] : [];
 
-    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features)
+    /// <summary>H and q have forms with tails, T and t; H another one, W, in a row without names.</summary>
+    public IReadOnlyList<GlyphForm> Glyphs { get; } =
+    [
+        new('H', "H", 'H', "H", "", GlyphKnown.Character), new('q', "q", 'q', "q", "", GlyphKnown.Character), new('o', "o", 'o', "o", "", GlyphKnown.Character),
+        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName), new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
+    ];
+
+    public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead)
     {
         var glyphs = new List<PlacedGlyph>();
         var missing = new List<int>();
@@ -39,8 +46,9 @@ internal sealed class BlockFace : ITypeface, ITypefaces
             if (text[i] != ' ')
             {
                 var wide = text[i] == 'a' && features.Any(f => f.Tag == "salt" && f.Value == 1 && f.Start <= i && i < f.End);
-                glyphs.Add(new PlacedGlyph(wide ? 'W' : text[i], x, 0, i));
-                x += wide ? 0.5 : 0;
+                var glyph = instead.FirstOrDefault(g => g.Start == i).Glyph is var other and > 0 ? other : wide ? 'W' : text[i];
+                glyphs.Add(new PlacedGlyph(glyph, x, 0, i));
+                x += glyph is 'W' or 'T' or 't' ? 0.5 : 0;
             }
 
             x += 0.6;
@@ -52,6 +60,8 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     public IReadOnlyList<Contour> Outline(uint glyph) => (char)glyph switch
     {
         'q' => [Block(0.05, -0.2, 0.55, 0.5)],
+        'T' => [Block(0.05, 0, 0.55, 0.7), Block(0.5, 0, 1.05, 0.1)],
+        't' => [Block(0.05, -0.2, 0.55, 0.5), Block(0.5, -0.2, 1.05, -0.1)],
         'W' => [Block(0.05, 0, 1.05, 0.7)],
         'x' => [Block(0.05, 0, 0.75, 0.5)],
         'o' => [Block(0.05, 0, 0.55, 0.5), Hole(0.15, 0.1, 0.45, 0.4)],

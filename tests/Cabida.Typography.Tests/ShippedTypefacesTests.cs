@@ -39,7 +39,7 @@ public sealed class ShippedTypefacesTests : IDisposable
         var size = 40 / face.CapitalHeight;
         var capital = new LetteringLine("H", face, LineSetting.Plain, cache).BoxAt(size)!.Value;
         capital.MaxY.ShouldBe(40, 0.02);
-        var line = new LetteringLine("Zoë-Marie", face, LineSetting.Plain, cache);
+        var line = new LetteringLine(face.Info.Sample.Length > 0 ? face.Info.Sample : "Zoë-Marie", face, LineSetting.Plain, cache);
         line.Missing.ShouldBeEmpty();
         var ink = line.InkAt(size);
         ink.IsValid.ShouldBeTrue();

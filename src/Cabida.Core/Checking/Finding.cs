@@ -33,6 +33,9 @@ public enum Rule
     /// <summary>A film pressed hotter than the goods stand.</summary>
     HeatOfGoods,
 
+    /// <summary>A letter without the form that was chosen for it.</summary>
+    FormLacking,
+
     /// <summary>A line that is longer than its circle, or letters of it on one another.</summary>
     CrowdedRound,
 
@@ -104,7 +107,7 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new CrowdedRound(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new LackingForms(), new CrowdedRound(), new FilmStrainCheck(), new ThinStrokes()];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
     public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>

@@ -80,6 +80,8 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
         {
             Id = $"{line.Id}{LineMark}{number}",
             Text = words,
+            // The name begins on the first line and ends on the second.
+            Alternates = [.. line.Alternates.Where(a => a.Scope != (number == 1 ? AlternateScope.Last : AlternateScope.First))],
             Place = PartPlace.Below,
             Gap = gap,
             FromBaseline = false,

@@ -1,5 +1,6 @@
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Operation.Valid;
+using NetTopologySuite.Precision;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Geometry;
@@ -29,10 +30,21 @@ public static class SoundCurves
             List<LineString> rings = [p.ExteriorRing, .. p.InteriorRings];
             var fitted = rings.Select(r => OfRing(r, tolerance, grid)).ToList();
             // A counter's curve and its outside may cross where they lie nearer to one another than the tolerance.
-            return rings.Count == 1 || IsSound(fitted) ? fitted : [.. rings.Select(r => Rounded(Straight(r), grid))];
+            if (IsSound(fitted))
+            {
+                return fitted;
+            }
+
+            List<Contour> straight = [.. rings.Select(r => Rounded(Straight(r), grid))];
+            // What is thinner than the file's own steps crosses itself once it is rounded, however it is drawn.
+            return IsSound(straight) ? straight : OnGrid(p, grid);
         }).ToList();
         return contours;
     }
+
+    /// <summary>An area as it is on the grid of a file: hair lines that vanish there are gone, and what they held together is in parts.</summary>
+    private static List<Contour> OnGrid(Polygon area, double grid) =>
+        [.. Outlines.PolygonsOf(GeometryPrecisionReducer.Reduce(area, new PrecisionModel(1 / grid))).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing)).Select(Straight)];
 
     private static Contour OfRing(LineString ring, double tolerance, double grid) =>
         Finer.Select(f => Rounded(CurveFitting.Fit(ring, tolerance * f), grid)).FirstOrDefault(c => StaysIn(c, ring.EnvelopeInternal) && IsSound([c])) ?? Rounded(Straight(ring), grid);

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text;
 using System.Text.RegularExpressions;
 
 namespace Cabida.Core.Motifs;
@@ -36,6 +37,35 @@ public static partial class Fields
         return string.IsNullOrWhiteSpace(value) ? m.Groups["instead"].Success ? m.Groups["instead"].Value : value ?? m.Value
             : Formed(value, m.Groups["form"].Value.Trim().ToLowerInvariant());
     });
+
+    /// <summary>
+    /// The text with its fields filled and white space round it taken away, and where in it names stand: what fills the name field, or all
+    /// of it where it has none.
+    /// </summary>
+    public static (string Text, IReadOnlyList<(int Start, int End)> Names) FillAndFind(string text, IReadOnlyDictionary<string, string> values)
+    {
+        ArgumentNullException.ThrowIfNull(text);
+        var (filled, names, at) = (new StringBuilder(), new List<(int Start, int End)>(), 0);
+        foreach (Match m in Pattern().Matches(text))
+        {
+            filled.Append(text, at, m.Index - at);
+            var value = Fill(m.Value, values);
+            if (m.Groups["field"].Value.Equals(Name, StringComparison.OrdinalIgnoreCase))
+            {
+                names.Add((filled.Length, filled.Length + value.Length));
+            }
+
+            filled.Append(value);
+            at = m.Index + m.Length;
+        }
+
+        var all = filled.Append(text, at, text.Length - at).ToString();
+        var trimmed = all.Trim();
+        var before = all.Length - all.TrimStart().Length;
+        // Composing may shorten what comes before a name.
+        int Composed(int place) => trimmed[..Math.Clamp(place - before, 0, trimmed.Length)].Normalize(NormalizationForm.FormC).Length;
+        return (trimmed, names.Count > 0 ? [.. names.Select(n => (Composed(n.Start), Composed(n.End)))] : [(0, trimmed.Normalize(NormalizationForm.FormC).Length)]);
+    }
 
     private static string Formed(string value, string form) => form switch
     {

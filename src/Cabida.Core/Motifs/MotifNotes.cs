@@ -83,7 +83,7 @@ public static class MotifNotes
 
         foreach (var alternate in line.Unmet)
         {
-            yield return new(part.Id, Severity.Look, Phrase.Say($"{line.Face.Info.Name} has no form “{alternate.Feature}” for {alternate.Letter:strong}; it stands as the face draws it. The choice is kept for a face that has it."));
+            yield return new(part.Id, Severity.Look, LackingForm.Say(line, alternate));
         }
 
         foreach (var gone in part.Alternates.Where(a => a.Scope == AlternateScope.Place && !Fields.In(part.Text).Any() && !IsThere(a, line.Text)))

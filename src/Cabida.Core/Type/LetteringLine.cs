@@ -36,8 +36,12 @@ public sealed class LetteringLine
         this.face = face;
         this.cache = cache;
         faceKey = face.Info.Id + face.Revision;
-        Unmet = [.. setting.Alternates.Where(a => !face.Features.Contains(a.Feature))];
-        var shaped = face.Shape(Text, [.. setting.Alternates.Except(Unmet).SelectMany(UsesOf)]);
+        Unmet = [.. setting.Alternates.Where(a => a.IsLacking || (a.Feature.Length > 0 ? !face.Features.Contains(a.Feature) : a.Glyph == 0 || a.FaceId != face.Info.Id))];
+        var met = setting.Alternates.Except(Unmet).ToList();
+        // Of two glyphs for one letter the one that was chosen for the place stands there.
+        var drawn = met.Where(a => a.Feature.Length == 0).OrderBy(a => a.Scope != AlternateScope.Place)
+            .SelectMany(a => PlacesOf(a).Select(p => new GlyphUse((uint)a.Glyph, p.Start, p.End))).DistinctBy(u => u.Start).ToList();
+        var shaped = face.Shape(Text, [.. met.Where(a => a.Feature.Length > 0).SelectMany(a => PlacesOf(a).Select(p => new FeatureUse(a.Feature, a.Value, p.Start, p.End)))], drawn);
         Missing = shaped.Missing;
         glyphs = Spaced(shaped.Glyphs, setting);
         key = $"line {setting.Key} {Text}";
@@ -117,21 +121,22 @@ public sealed class LetteringLine
             Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn));
 
     /// <summary>Where in the text a chosen form is used.</summary>
-    private IEnumerable<FeatureUse> UsesOf(Alternate alternate)
+    private IEnumerable<(int Start, int End)> PlacesOf(Alternate alternate)
     {
-        if (alternate.Scope == AlternateScope.Face)
+        if (alternate.Scope == AlternateScope.Face && alternate.Feature.Length > 0)
         {
-            yield return new FeatureUse(alternate.Feature, alternate.Value, 0, Text.Length);
+            yield return (0, Text.Length);
             yield break;
         }
 
         var starts = StringInfo.ParseCombiningCharacters(Text);
         for (var i = 0; i < starts.Length; i++)
         {
-            var here = alternate.Scope == AlternateScope.Letter || (alternate.Words == Text && alternate.Index == i);
+            // A glyph of the table is one letter's, wherever it is wanted.
+            var here = alternate.Scope is AlternateScope.Letter or AlternateScope.Face || (alternate.Words == Text && alternate.Index == i);
             if (here && LetterOf(starts[i]) == alternate.Letter)
             {
-                yield return new FeatureUse(alternate.Feature, alternate.Value, starts[i], i + 1 < starts.Length ? starts[i + 1] : Text.Length);
+                yield return (starts[i], i + 1 < starts.Length ? starts[i + 1] : Text.Length);
             }
         }
     }

@@ -19,6 +19,12 @@ public enum AlternateScope
 
     /// <summary>For all letters of the line.</summary>
     Face,
+
+    /// <summary>For the first letter of every name, whichever it is.</summary>
+    First,
+
+    /// <summary>For the last letter of every name, whichever it is.</summary>
+    Last,
 }
 
 /// <summary>A letter's other form, chosen by eye.</summary>
@@ -28,7 +34,27 @@ public enum AlternateScope
 /// <param name="Index">Which letter of them, from 0.</param>
 /// <param name="Feature">The typeface's own tag for it, as in <c>swsh</c> or <c>ss01</c>.</param>
 /// <param name="Value">Which of several under that tag, from 1.</param>
-public sealed record Alternate(AlternateScope Scope, string Letter, string Words, int Index, [property: MaxLength(8)] string Feature, [property: Range(-1000, 1000)] int Value);
+public sealed record Alternate(AlternateScope Scope, string Letter, string Words, int Index, [property: MaxLength(8)] string Feature, [property: Range(-1000, 1000)] int Value)
+{
+    /// <summary>The glyph that was chosen from the face's table, where there is no feature for it; 0 for none.</summary>
+    [Range(0, 65_535)]
+    public int Glyph { get; init; }
+
+    /// <summary>The row of the face that the glyph is in, where other letters have theirs (<see cref="GlyphForm.Family"/>).</summary>
+    [MaxLength(60)]
+    public string Family { get; init; } = "";
+
+    /// <summary>The face whose glyph it is: in another face the number means something else.</summary>
+    [MaxLength(200)]
+    public string FaceId { get; init; } = "";
+
+    /// <summary>Whether the face has no such form of this letter.</summary>
+    internal bool IsLacking { get; init; }
+
+    /// <summary>It in words.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string InWords => Feature.Length > 0 ? FormWords.Of(Feature, Value) : Family.Length > 0 ? FormWords.OfFamily(Family) : "from the table";
+}
 
 /// <summary>How a line is set before its size is known; lengths in em.</summary>
 /// <param name="Spacing">Extra room between letters.</param>

@@ -10,6 +10,12 @@ public sealed record TypefaceInfo(string Id, string Name, string Kind)
 {
     /// <summary>Whether the maker added it, rather than that it ships with the application.</summary>
     public bool Added { get; init; }
+
+    /// <summary>The script it is made for, beside Latin, as in “Arabic”; empty for Latin alone.</summary>
+    public string Script { get; init; } = "";
+
+    /// <summary>Words in that script to be seen with; empty for the usual ones.</summary>
+    public string Sample { get; init; } = "";
 }
 
 /// <summary>A glyph in its place on a line; lengths in em, from the line's start on the baseline.</summary>
@@ -50,7 +56,16 @@ public interface ITypeface
     /// </summary>
     /// <param name="text">The text, in composed form.</param>
     /// <param name="features">OpenType features that are switched on for stretches of it, besides those that always are.</param>
-    ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features);
+    ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features) => Shape(text, features, instead: []);
+
+    /// <summary>Sets a line with some of its letters drawn as glyphs of the face's table; their kerning is the face's own.</summary>
+    /// <param name="text">The text, in composed form.</param>
+    /// <param name="features">OpenType features that are switched on for stretches of it.</param>
+    /// <param name="instead">Glyphs that stand instead of what is written.</param>
+    ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead);
+
+    /// <summary>All glyphs of the face that have ink, with the letters they stand for.</summary>
+    IReadOnlyList<GlyphForm> Glyphs { get; }
 
     /// <summary>The tags of the OpenType features the face has.</summary>
     IReadOnlySet<string> Features { get; }

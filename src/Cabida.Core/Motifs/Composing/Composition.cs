@@ -1,3 +1,4 @@
+using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
@@ -42,8 +43,10 @@ public sealed class Composition : IScaledInk
         {
             if (with.Faces.Find(part.TypefaceId) is { } face)
             {
-                var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, part.Alternates);
-                lines[part.Id] = new LetteringLine(Fields.Fill(part.Text, fields).Trim(), face, setting, with.Cache);
+                var (text, names) = Fields.FillAndFind(part.Text, fields);
+                var alternates = LetterRules.On(part.Alternates, text.Normalize(NormalizationForm.FormC), names, face);
+                var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
+                lines[part.Id] = new LetteringLine(text, face, setting, with.Cache);
             }
         }
 
