@@ -83,6 +83,7 @@ api.MapTracing();
 api.MapScanner();
 api.MapMotifs();
 api.MapParts();
+        api.MapForms();
 api.MapTrials();
 api.MapGraphics();
 api.MapTypefaces();

@@ -131,8 +131,10 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
         }
 
         var box = ((string)root.Attribute("viewBox")!).Split(' ', ',').Select(v => double.Parse(v, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
-        // The page is 80 mm wide; the pieces came in at the size the file was taken to have.
-        var factor = 80 / (box[2] * read.Value.PerUnit);
+        // The longer side of the page is 80 mm; the pieces came in at the size the file was taken to have. The browser centres the shorter.
+        var side = Math.Max(box[2], box[3]);
+        var (left, top) = (((side - box[2]) / 2) - box[0], ((side - box[3]) / 2) - box[1]);
+        var factor = 80 / (side * read.Value.PerUnit);
         using var bitmap = new SKBitmap(Pixels, Pixels, SKColorType.Alpha8, SKAlphaType.Premul);
         using (var canvas = new SKCanvas(bitmap))
         using (var paint = new SKPaint { IsAntialias = true, Color = SKColors.Black })
@@ -143,7 +145,7 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
                 using var built = new SKPathBuilder { FillType = SKPathFillType.EvenOdd };
                 foreach (var ring in Outlines.RingsOf(area))
                 {
-                    built.AddPoly([.. ring.Coordinates.Select(c => new SKPoint((float)((c.X * Pixels / 80) - (box[0] * Pixels / box[2])), (float)((-c.Y * Pixels / 80) - (box[1] * Pixels / box[3]))))], close: true);
+                    built.AddPoly([.. ring.Coordinates.Select(c => new SKPoint((float)((c.X * Pixels / 80) + (left * Pixels / side)), (float)((-c.Y * Pixels / 80) + (top * Pixels / side))))], close: true);
                 }
 
                 using var path = built.Detach();

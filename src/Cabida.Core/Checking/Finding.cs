@@ -33,6 +33,9 @@ public enum Rule
     /// <summary>A film pressed hotter than the goods stand.</summary>
     HeatOfGoods,
 
+    /// <summary>Words in another face, since the one chosen lacks letters of them.</summary>
+    OtherFace,
+
     /// <summary>A letter without the form that was chosen for it.</summary>
     FormLacking,
 
@@ -107,7 +110,7 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new LackingForms(), new CrowdedRound(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OtherFace(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new LackingForms(), new CrowdedRound(), new FilmStrainCheck(), new ThinStrokes()];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
     public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>

@@ -68,6 +68,9 @@ public sealed record LetteringPart(
     /// <summary>Letters in another form.</summary>
     public IReadOnlyList<Alternate> Alternates { get; init; } = [];
 
+    /// <summary>Whether words with letters that the face lacks are left lacking, rather than set in another face.</summary>
+    public bool OwnFaceOnly { get; init; }
+
     /// <summary>What is guaranteed between neighbouring letters.</summary>
     public LetterJoins Joins { get; init; }
 

@@ -76,6 +76,11 @@ public static class MotifNotes
             yield return new(part.Id, Severity.Stop, Phrase.Say($"{line.Face.Info.Name} lacks a character of “{line.Text}”: {missing:strong}."));
         }
 
+        if (StandsIn(line) is { } instead)
+        {
+            yield return new(part.Id, Severity.Look, instead);
+        }
+
         if (LineDirection.IsMixed(line.Text))
         {
             yield return new(part.Id, Severity.Stop, Phrase.Say($"“{line.Text}” runs both from left to right and from right to left, which is not supported."));
@@ -95,6 +100,14 @@ public static class MotifNotes
         {
             yield return new(part.Id, Severity.Look, Phrase.Say($"No list fills the field {unfilled:strong}. Say what stands there when it is empty, as in {{{unfilled}|…}}."));
         }
+    }
+
+    /// <summary>Which words are set in another face, since the one chosen lacks letters of them; null where none are.</summary>
+    public static Phrase? StandsIn(LetteringLine line)
+    {
+        ArgumentNullException.ThrowIfNull(line);
+        return line.Face is not FallbackFace fallback || line.Glyphs.All(g => g.Glyph < FallbackFace.Other) ? null
+            : Phrase.Say($"“{line.Text}” has letters that {fallback.Info.Name} lacks: their words are set in {fallback.Instead.Info.Name:strong}, as high and about as heavy.");
     }
 
     private static bool IsThere(Alternate alternate, string text) => alternate.Words == text && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at && StringInfo.GetNextTextElement(text, at) == alternate.Letter;

@@ -9,6 +9,10 @@ public sealed record Workshop(string Name, string Contact, string MarkId)
     /// <summary>The id of the only one there is.</summary>
     public const string Only = "workshop";
 
+    /// <summary>The typefaces that are offered first, by id.</summary>
+    [System.ComponentModel.DataAnnotations.MaxLength(500)]
+    public IReadOnlyList<string> Favourites { get; init; } = [];
+
     /// <summary>Before anything was typed.</summary>
     public static Workshop Unnamed { get; } = new("", "", "");
 }

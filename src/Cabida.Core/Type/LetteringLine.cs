@@ -33,6 +33,7 @@ public sealed class LetteringLine
         ArgumentNullException.ThrowIfNull(setting);
         ArgumentNullException.ThrowIfNull(cache);
         Text = text.Normalize(System.Text.NormalizationForm.FormC);
+        Setting = setting;
         this.face = face;
         this.cache = cache;
         faceKey = face.Info.Id + face.Revision;
@@ -46,6 +47,9 @@ public sealed class LetteringLine
         glyphs = Spaced(shaped.Glyphs, setting);
         key = $"line {setting.Key} {Text}";
     }
+
+    /// <summary>How it is set.</summary>
+    public LineSetting Setting { get; }
 
     /// <summary>The text as set.</summary>
     public string Text { get; }

@@ -27,8 +27,10 @@ internal sealed record LetterView(int Index, string Letter, Box Box);
 /// <param name="Words">What a line says with the sample name; empty for others.</param>
 /// <param name="Letters">The letters of a line.</param>
 /// <param name="IsRound">Whether its middle is that of a circle.</param>
+/// <param name="Forms">The forms of letters that were chosen for it, in words, in the order of the part's own.</param>
 internal sealed record SetPartView(
-    string PartId, Box Box, double CapitalHeight, string Path, double Weight, string Words, IReadOnlyList<LetterView> Letters, bool IsRound);
+    string PartId, Box Box, double CapitalHeight, string Path, double Weight, string Words, IReadOnlyList<LetterView> Letters, bool IsRound,
+    IReadOnlyList<string> Forms);
 
 /// <summary>A motif with its ink on its ground; millimetres, y up, the coordinates of the ground.</summary>
 internal sealed record MotifView(
@@ -155,7 +157,8 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
     {
         var ink = part.Ink.ToList();
         return new SetPartView(
-            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)], part.Round is not null);
+            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)],
+            part.Round is not null, [.. part.Part is LetteringPart lettering ? lettering.Alternates.Select(a => a.InWords) : []]);
     }
 
     private static IEnumerable<LetterView> LettersOf(PlacedPart placed)

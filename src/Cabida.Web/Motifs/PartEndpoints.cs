@@ -1,8 +1,5 @@
-using System.Globalization;
-using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
-using Cabida.Formats.Svg;
 using Cabida.Store;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -11,23 +8,8 @@ namespace Cabida.Web.Motifs;
 /// <summary>A part as it is before anything of it was changed, by what it is called in a list of what can be added.</summary>
 internal sealed record FreshPart(string Name, Part Part);
 
-/// <summary>Another form of a letter, with the whole word in it; one em being 100 high, y up.</summary>
-/// <param name="Feature">The typeface's tag for it.</param>
-/// <param name="Value">Which of several under that tag; 0 for switching a usual form off.</param>
-/// <param name="Name">What the tag means, in words.</param>
-/// <param name="Path">The word with the form in its place.</param>
-/// <param name="Box">The box of the word.</param>
-/// <param name="LetterBox">The box of the letter itself.</param>
-/// <param name="Chosen">Where it is chosen already; null where it is not.</param>
-internal sealed record LetterForm(string Feature, int Value, string Name, string Path, Box Box, Box LetterBox, AlternateScope? Chosen);
-
-/// <summary>The forms of a letter.</summary>
-internal sealed record LetterForms(string Letter, string Words, int Index, string Face, LetterForm AsDrawn, IReadOnlyList<LetterForm> Others);
-
 internal static class PartEndpoints
 {
-    private const double FormSize = 100;
-
     public static void MapParts(this RouteGroupBuilder api)
     {
         var motifs = api.MapGroup("/motifs").WithTags("Motifs");
@@ -35,68 +17,7 @@ internal static class PartEndpoints
 
         motifs.MapGet("/{id}/fit", async Task<Results<Ok<MotifFit>, NotFound>> (string id, Cabida.Store.Library library, MotifViews views, CancellationToken stop) =>
             await library.Find(DocumentKinds.Motif, id, stop) is { } stored ? TypedResults.Ok(await views.FitOf(stored.Document, stop)) : TypedResults.NotFound()).WithName("GetMotifFit");
-
-        motifs.MapGet("/{id}/parts/{partId}/letters/{index:int}", async Task<Results<Ok<LetterForms>, NotFound>> (
-            string id, string partId, int index, Cabida.Store.Library library, MotifViews views, InkCache cache, CancellationToken stop) =>
-        {
-            if (await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif } || motif.AllParts.FirstOrDefault(p => p.Id == partId) is not LetteringPart part
-                || !views.Compose(motif, GroundShape.None).Lines.TryGetValue(partId, out var line))
-            {
-                return TypedResults.NotFound();
-            }
-
-            var starts = StringInfo.ParseCombiningCharacters(line.Text);
-            return index < 0 || index >= starts.Length ? TypedResults.NotFound() : TypedResults.Ok(FormsOf(part, line, index, starts[index], cache));
-        }).WithName("GetLetterForms");
     }
-
-    /// <summary>The forms of the letter of a line that starts at a place, each in the whole line.</summary>
-    internal static LetterForms FormsOf(LetteringPart part, LetteringLine line, int index, int start, InkCache cache)
-    {
-        var letter = line.LetterOf(start);
-        // What was chosen elsewhere stays while this letter's forms are tried.
-        var others = part.Alternates.Where(a => !IsFor(a, letter, line.Text, index)).ToList();
-        LetterForm Form(string feature, int value)
-        {
-            var tried = feature.Length == 0 ? others : [.. others, new Alternate(AlternateScope.Place, letter, line.Text, index, feature, value)];
-            var set = new LetteringLine(line.Text, line.Face, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, tried), cache);
-            var formed = new FormedLine(set, FormSize, LineForm.Plain, cache);
-            var chosen = part.Alternates.Where(a => a.Feature == feature && a.Value == value && IsFor(a, letter, line.Text, index)).Select(a => (AlternateScope?)a.Scope).FirstOrDefault();
-            return new LetterForm(feature, value, NameOf(feature, value), SvgPath.Of(formed.Ink, Tolerances.File), formed.Box ?? default, formed.BoxOfLetter(start) ?? formed.Box ?? default, chosen);
-        }
-
-        return new LetterForms(letter, line.Text, index, line.Face.Info.Name, Form("", 0), [.. line.Face.FormsOf(line.Text, start).Select(f => Form(f.Tag, f.Value))]);
-    }
-
-    private static bool IsFor(Alternate a, string letter, string words, int index) => a.Scope switch
-    {
-        AlternateScope.Place => a.Words == words && a.Index == index,
-        AlternateScope.Letter => a.Letter == letter,
-        _ => true,
-    };
-
-    /// <summary>What a registered OpenType feature is, in words; others by their tag.</summary>
-    private static string NameOf(string tag, int value) => tag switch
-    {
-        "" => "as the face draws it",
-        "liga" or "clig" or "calt" when value == 0 => tag == "calt" ? "without its contextual form" : "without the ligature",
-        "salt" or "aalt" => value > 1 ? $"alternate {value}" : "alternate",
-        "swsh" or "cswh" => value > 1 ? $"swash {value}" : "swash",
-        "titl" => "titling",
-        "hist" => "historical",
-        "dlig" or "hlig" => "rarer ligature",
-        "fina" or "falt" => "terminal form",
-        "init" => "initial form",
-        "medi" => "medial form",
-        "isol" => "isolated form",
-        "smcp" or "c2sc" => "small capital",
-        "ornm" => "ornament",
-        "onum" => "old-style figure",
-        "lnum" => "lining figure",
-        ['s', 's', .. var n] when int.TryParse(n, out var number) => $"stylistic set {number}",
-        ['c', 'v', .. var n] when int.TryParse(n, out var number) => value > 1 ? $"variant {number}, {value}" : $"variant {number}",
-        _ => tag,
-    };
 
     private static List<FreshPart> Fresh(string typeface)
     {

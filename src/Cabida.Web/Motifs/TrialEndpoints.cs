@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text;
 using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
@@ -24,7 +25,8 @@ internal sealed record TriedFaceView(
 /// <param name="Zone">The box of the zone; null where there is none, so that all is seen at the size typed.</param>
 /// <param name="Names">The names: of the runs that use the motif the longest, the shortest and the most awkward; else the sample.</param>
 /// <param name="From">Where the names come from.</param>
-internal sealed record TrialView(string Ground, Box? Zone, IReadOnlyList<string> Names, string From);
+/// <param name="Letters">Every letter of all names of those runs, each once.</param>
+internal sealed record TrialView(string Ground, Box? Zone, IReadOnlyList<string> Names, string From, string Letters);
 
 internal static class TrialEndpoints
 {
@@ -42,10 +44,12 @@ internal static class TrialEndpoints
 
             var ground = await grounds.Read(motif.Ground, stop);
             var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.Motif?.Id == id && r.Document.Pieces.Count > 0).ToList();
-            var names = Telling([.. runs.SelectMany(r => r.Document.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal)]);
+            List<string> all = [.. runs.SelectMany(r => r.Document.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal)];
+            var names = Telling(all);
             return TypedResults.Ok(new TrialView(
                 ground.View.Name, ground.Zone?.Bounds, names.Count > 0 ? names : [MotifViews.SampleOf(motif)],
-                names.Count > 0 ? $"the longest, the shortest and the most awkward of {string.Join(", ", runs.Select(r => r.Document.Name))}" : "the name it is seen with"));
+                names.Count > 0 ? $"the longest, the shortest and the most awkward of {string.Join(", ", runs.Select(r => r.Document.Name))}" : "the name it is seen with",
+                string.Concat((names.Count > 0 ? all : [MotifViews.SampleOf(motif)]).SelectMany(n => n.EnumerateRunes()).Where(r => !Rune.IsWhiteSpace(r)).Distinct())));
         }).WithName("GetTrial");
 
         trial.MapGet("/{partId}/{typefaceId}", async Task<Results<Ok<TriedFaceView>, NotFound>> (

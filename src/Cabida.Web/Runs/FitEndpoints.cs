@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
@@ -80,7 +81,7 @@ internal static class FitEndpoints
         }).WithName("GetSet");
 
         runs.MapGet("/pieces/{pieceId}/letters/{index:int}", async Task<Results<Ok<LetterForms>, NotFound>> (
-            string id, string pieceId, int index, string? side, RunReader reader, InkCache cache, CancellationToken stop) =>
+            string id, string pieceId, int index, string? side, RunReader reader, Cabida.Store.Library library, InkCache cache, CancellationToken stop) =>
         {
             if (await reader.Find(id, stop) is not { Ground: not null } run || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                 || (string.IsNullOrEmpty(side) ? run.SurfaceOf(piece).Ground : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Ground) is not { } ground || NameLine.Of(piece, ground) is not { } name || index < 0 || index >= name.Letters.Count
@@ -90,8 +91,10 @@ internal static class FitEndpoints
             }
 
             var with = part with { Alternates = [.. part.Alternates, .. own.Letters.Where(l => l.PartId == part.Id).Select(l => l.Form)] };
-            var line = new LetteringLine(name.Words, face, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, with.Alternates), cache);
-            return TypedResults.Ok(PartEndpoints.FormsOf(with, line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], cache));
+            var words = name.Words.Normalize(NormalizationForm.FormC);
+            var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
+            var line = new LetteringLine(words, face, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates), cache);
+            return TypedResults.Ok(await FormEndpoints.FormsOf(line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], library, cache, stop));
         }).WithName("GetPieceLetter");
 
         runs.MapPost("/fitting", async Task<Results<Ok<FitProgress>, NotFound>> (string id, RunReader reader, FitWork work, Works works, CancellationToken stop) =>

@@ -12,7 +12,18 @@ using Microsoft.AspNetCore.Mvc;
 namespace Cabida.Web.Typefaces;
 
 /// <summary>A typeface with words set in it, one em being 100 high; y up.</summary>
-internal sealed record TypefaceView(string Id, string Name, string Kind, bool Added, string SamplePath, Box? SampleBox, bool HasLicence);
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Script">The script it is made for, beside Latin; empty for Latin alone.</param>
+/// <param name="Has">What it has beside plain letters.</param>
+/// <param name="Lacks">The letters asked about that it lacks.</param>
+/// <param name="Added">Whether the maker added it.</param>
+/// <param name="SamplePath">The words.</param>
+/// <param name="SampleBox">Their box; null where it has none of them.</param>
+/// <param name="HasLicence">Whether something is known of its licence.</param>
+internal sealed record TypefaceView(
+    string Id, string Name, string Kind, string Script, IReadOnlyList<string> Has, IReadOnlyList<string> Lacks, bool Added, string SamplePath, Box? SampleBox, bool HasLicence);
 
 internal static class TypefaceEndpoints
 {
@@ -20,11 +31,14 @@ internal static class TypefaceEndpoints
     private const double SampleSize = 100;
     private const int LongestSample = 60;
 
+    /// <summary>More different letters than a list of names has, outside China and Japan.</summary>
+    private const int MostLetters = 1500;
+
     public static void MapTypefaces(this RouteGroupBuilder api)
     {
         var typefaces = api.MapGroup("/typefaces").WithTags("Stock");
-        typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, LibraryTypefaces faces, InkCache cache) =>
-            TypedResults.Ok(faces.All.Select(f => ViewOf(f, words, faces, cache)).ToList())).WithName("ListTypefaces");
+        typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, LibraryTypefaces faces, InkCache cache) =>
+            TypedResults.Ok(faces.All.Select(f => ViewOf(f, words, letters, faces, cache)).ToList())).WithName("ListTypefaces");
 
         typefaces.MapPost("", async Task<Results<Ok<List<TypefaceView>>, ProblemHttpResult>> (
             string name, HttpRequest request, AddedTypefaces store, LibraryTypefaces faces, InkCache cache, CancellationToken stop) =>
@@ -45,7 +59,7 @@ internal static class TypefaceEndpoints
             }
 
             await faces.Reload(store, stop);
-            return TypedResults.Ok(faces.All.Where(f => added.Contains(f.Id)).Select(f => ViewOf(f, null, faces, cache)).ToList());
+            return TypedResults.Ok(faces.All.Where(f => added.Contains(f.Id)).Select(f => ViewOf(f, null, null, faces, cache)).ToList());
         }).WithName("AddTypeface").WithMetadata(new RequestSizeLimitAttribute(TypefaceFile.MostBytes + 1000));
 
         typefaces.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (string id, Cabida.Store.Library library, AddedTypefaces store, LibraryTypefaces faces, CancellationToken stop) =>
@@ -76,11 +90,14 @@ internal static class TypefaceEndpoints
             faces.LicenceOf(id) is { } text ? TypedResults.Text(text.Length > 0 ? text : "The file says nothing of a licence. Ask where you got it.") : TypedResults.NotFound()).WithName("GetLicence");
     }
 
-    private static TypefaceView ViewOf(TypefaceInfo info, string? words, LibraryTypefaces faces, InkCache cache)
+    private static TypefaceView ViewOf(TypefaceInfo info, string? words, string? letters, LibraryTypefaces faces, InkCache cache)
     {
-        var sample = string.IsNullOrWhiteSpace(words) ? SampleWord : words.Length > LongestSample ? words[..LongestSample] : words;
-        var ink = new LetteringLine(sample, faces.Find(info.Id)!, LineSetting.Plain, cache).InkAt(SampleSize);
-        return new TypefaceView(info.Id, info.Name, info.Kind, info.Added, SvgPath.Of(ink, Tolerances.File), Box.Of(ink), faces.LicenceOf(info.Id) is { Length: > 0 });
+        var face = faces.Find(info.Id)!;
+        var sample = string.IsNullOrWhiteSpace(words) ? info.Sample.Length > 0 ? info.Sample : SampleWord : words.Length > LongestSample ? words[..LongestSample] : words;
+        var ink = new LetteringLine(sample, face, LineSetting.Plain, cache).InkAt(SampleSize);
+        return new TypefaceView(
+            info.Id, info.Name, info.Kind, info.Script, TypefaceTraits.Of(face), string.IsNullOrEmpty(letters) ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters),
+            info.Added, SvgPath.Of(ink, Tolerances.File), Box.Of(ink), faces.LicenceOf(info.Id) is { Length: > 0 });
     }
 
     /// <summary>Readable, and never that of another file.</summary>

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
 import { Choice } from './fields/Choice';
+import { SCOPES, withChoice, type Scope } from './forms';
+import { GlyphTable } from './GlyphTable';
 import { LetterForms } from './LetterForms';
 import type { Part } from './parts';
-
-type Scope = Schemas['AlternateScope'];
 
 interface Props {
   id: string;
@@ -16,22 +16,17 @@ interface Props {
   onChange: (to: (part: Part) => Part) => void;
 }
 
-const SCOPES: readonly (readonly [Scope, string])[] = [['place', 'for this place in this name'], ['letter', 'for this letter everywhere'], ['face', 'for the face as a whole']];
-
-/** A letter's other forms, drawn large in their word; one is chosen for a place, a letter or the face. */
+/** A letter's other forms, drawn large in their word, and the whole table of its face; one is chosen for a place, a letter, the face, or by rule. */
 export function FormsDialog({ id, partId, index, onClose, onChange }: Props) {
   const [scope, setScope] = useState<Scope>('place');
+  const [table, setTable] = useState(false);
   const { data, error } = useQuery({
     queryKey: ['forms', id, partId, index],
     queryFn: () => answer(api.GET('/api/motifs/{id}/parts/{partId}/letters/{index}', { params: { path: { id, partId, index } } })),
   });
-  const choose = (form: Schemas['LetterForm']) => {
+  const choose = (form: Schemas['Alternate']) => {
     if (!data) return;
-    onChange((part) => {
-      if (part.kind !== 'lettering') return part;
-      const kept = part.alternates.filter((a) => !(scope === 'place' ? a.scope === 'place' && a.words === data.words && a.index === data.index : scope === 'letter' ? a.scope !== 'face' && a.letter === data.letter : a.feature === form.feature || form.feature === ''));
-      return { ...part, alternates: form.feature === '' ? part.alternates.filter((a) => !(a.scope === 'face' || a.letter === data.letter)) : [...kept, { scope, letter: data.letter, words: scope === 'place' ? data.words : '', index: scope === 'place' ? data.index : 0, feature: form.feature, value: form.value }] };
-    });
+    onChange((part) => (part.kind === 'lettering' ? { ...part, alternates: withChoice(part.alternates, data, form, scope) } : part));
     onClose();
   };
   return (
@@ -41,8 +36,15 @@ export function FormsDialog({ id, partId, index, onClose, onChange }: Props) {
         {error && <p className="finding stop">{error.message}</p>}
         {data && (
           <>
-            <div className="part-fields"><Choice label="Choose it" value={scope} of={SCOPES} onChange={setScope} /></div>
-            <LetterForms forms={data} onChoose={choose} />
+            <div className="part-fields">
+              <Choice label="Choose it" value={scope} of={SCOPES} onChange={setScope} />
+              <span className="part-fields-row">
+                <button type="button" className="btn btn-sm btn-line" aria-pressed={table} onClick={() => setTable(!table)}>{table ? `Back to the forms of ${data.letter}` : 'All glyphs of the face'}</button>
+              </span>
+            </div>
+            {table
+              ? <GlyphTable faceId={data.faceId} letter={data.letter} onChoose={(g) => choose({ ...data.asDrawn.form, feature: '', value: 0, glyph: g.glyph, family: g.family, faceId: data.faceId })} />
+              : <LetterForms forms={data} onChoose={(f) => choose(f.form)} />}
           </>
         )}
       </Modal.Body>

@@ -7,6 +7,9 @@ import { InkPicture } from '../board/InkPicture';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
+import { ANY, found } from '../stock/faces';
+import { useFavourites } from '../stock/favourites';
+import { Favourite, TypefaceFilter } from '../stock/TypefaceFilter';
 import { Choice } from './fields/Choice';
 import { changed } from './parts';
 import { sorted, type SortBy } from './trial';
@@ -21,14 +24,18 @@ export function TrialPage() {
   const go = useNavigate();
   const motif = useMotif(id);
   const trial = useQuery({ queryKey: ['trial', id], queryFn: () => answer(api.GET('/api/motifs/{id}/trial', { params: { path: { id } } })) });
-  const typefaces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
+  const letters = trial.data?.letters ?? '';
+  const typefaces = useQuery({ queryKey: ['typefaces', 'lacking', letters], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { letters } } })), enabled: !!trial.data, staleTime: Infinity });
+  const { favourites, toggle } = useFavourites();
+  const [wanted, setWanted] = useState(ANY);
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const [typed, setTyped] = useState<string>();
   const [by, setBy] = useState<SortBy>('letterHeight');
   const [film, setFilm] = useState('');
   const [left, setLeft] = useState<readonly string[]>([]);
   const names = (typed ?? trial.data?.names.join('\n') ?? '').split('\n').map((n) => n.trim()).filter(Boolean).slice(0, 6);
-  const faces = (typefaces.data ?? []).filter((t) => !left.includes(t.id));
+  const matching = found(typefaces.data ?? [], wanted, favourites);
+  const faces = matching.filter((t) => !left.includes(t.id));
   const tried = useQueries({
     queries: faces.map((t) => ({
       queryKey: ['trial', id, partId, t.id, names, film],
@@ -60,15 +67,19 @@ export function TrialPage() {
         <p className="soft" role="status">{done < faces.length ? `${done} of ${faces.length} typefaces tried` : `${faces.length} typefaces tried on ${trial.data.from}`}</p>
         {left.length > 0 && <button type="button" className="quiet" onClick={() => setLeft([])}>Bring back the {left.length} set aside</button>}
       </section>
+      {typefaces.data && <TypefaceFilter faces={typefaces.data} wanted={wanted} onChange={setWanted} shown={matching.length} letters="All letters of the list" />}
+      {typefaces.data && matching.length === 0 && <p className="soft">No typeface is like that. Ask for less, or add one on the Stock page.</p>}
       <div className="trial">
         {rows.map(({ face, result }) => (
           <article key={face.id} className={now?.kind === 'lettering' && now.typefaceId === face.id ? 'slip trial-face here' : 'slip trial-face'} aria-label={face.name}>
             <header>
+              <Favourite face={face} liked={favourites.includes(face.id)} onToggle={toggle} />
               <strong>{face.name}</strong>
               <span className="soft">{now?.kind === 'lettering' && now.typefaceId === face.id ? 'in the motif now' : face.kind}</span>
               <button type="button" className="quiet" onClick={() => setLeft([...left, face.id])}>Set aside</button>
               <button type="button" className="btn btn-sm btn-line" aria-label={`Choose ${face.name}`} onClick={() => choose(face.id)}>Choose</button>
             </header>
+            {face.lacks.length > 0 && <p className="finding">It lacks {face.lacks.slice(0, 12).join(' ')}{face.lacks.length > 12 ? ` and ${face.lacks.length - 12} more` : ''}.</p>}
             {result ? <Tried result={result} zone={trial.data.zone} units={units} /> : <p className="soft trial-waiting">being set …</p>}
           </article>
         ))}

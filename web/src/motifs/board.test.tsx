@@ -31,7 +31,7 @@ describe('the part at hand on the board', () => {
   });
 
   it('lets each letter be opened, named by its place in its word', () => {
-    const part = { partId: 'a', box: box(0, 0, 9, 9), capitalHeight: 9, path: '', weight: 1, words: 'Zoë', letters: [{ index: 0, letter: 'Z', box: box(0, 0, 3, 9) }, { index: 2, letter: 'ë', box: box(6, 0, 9, 9) }], isRound: false };
+    const part = { partId: 'a', box: box(0, 0, 9, 9), capitalHeight: 9, path: '', weight: 1, words: 'Zoë', letters: [{ index: 0, letter: 'Z', box: box(0, 0, 3, 9) }, { index: 2, letter: 'ë', box: box(6, 0, 9, 9) }], isRound: false, forms: [] };
     const marks = html(<svg><LetterMarks parts={[part]} scale={scale} onLetter={nothing} /></svg>);
     expect(marks.match(/role="button"/g)).toHaveLength(2);
     expect(marks).toContain('Other forms of ë, letter 3 of Zoë');

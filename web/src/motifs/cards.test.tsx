@@ -27,8 +27,8 @@ const common = {
   action: 'adds' as const, clearance: mm('1', 'fixed'), actsOn: 'own' as const, actsOnFilms: [], filmId: '', ply: 1, turn: 0, flipped: false, centring: 'inkBox' as const,
 };
 const line: Lettering = {
-  ...common, kind: 'lettering', id: 'a', text: '{name}', typefaceId: 'oswald', sizedBy: 'capitalHeight', size: mm('20'), spacing: 0, wordSpacing: 0, fromBaseline: false, pairs: [{ left: 'A', right: 'v', by: -20 }],
-  alternates: [{ scope: 'place', letter: 'g', words: 'Agnes', index: 1, feature: 'ss01', value: 2 }], joins: 'asDrawn', joinBy: mm('1'), stretching: 'none', stretchTo: mm('0'), stretchAs: '', shape: 'straight',
+  ...common, kind: 'lettering', id: 'a', text: '{name}', typefaceId: 'oswald', ownFaceOnly: false, sizedBy: 'capitalHeight', size: mm('20'), spacing: 0, wordSpacing: 0, fromBaseline: false, pairs: [{ left: 'A', right: 'v', by: -20 }],
+  alternates: [{ scope: 'place', letter: 'g', words: 'Agnes', index: 1, feature: 'ss01', value: 2, glyph: 0, family: '', faceId: '' }], joins: 'asDrawn', joinBy: mm('1'), stretching: 'none', stretchTo: mm('0'), stretchAs: '', shape: 'straight',
   archTop: mm('0'), archBottom: mm('0'), circle: mm('60'), columnGap: mm('2'), strengthen: mm('0', 'fixed'),
 };
 const shape: Shape = {
@@ -41,7 +41,7 @@ const group: Group = {
 const motif: Motif = { name: 'm', alignment: 'centre', parts: [line, group], ground: { blankId: '', zoneId: '', size: '', width: { text: '' }, height: { text: '' }, margin: { text: '' } }, sample: '', centring: 'inkBox' as const };
 const film = { id: 'navy', revision: 1, changedAt: '', film: { name: 'Navy vinyl', colour: '#223366' }, problems: [], usedBy: [] } as unknown as Schemas['FilmView'];
 const layers = [{ filmId: '', ply: 1 }, { filmId: 'navy', ply: 2 }];
-const faces = [{ id: 'oswald', name: 'Oswald', kind: 'condensed', added: false, samplePath: '', sampleBox: null, hasLicence: true }];
+const faces = [{ id: 'oswald', name: 'Oswald', kind: 'condensed', script: '', has: [], lacks: [], added: false, samplePath: '', sampleBox: null, hasLicence: true }];
 
 describe('ink of several films', () => {
   const ink = (more: Partial<Schemas['InkView']> = {}): Schemas['InkView'] => ({ filmId: 'navy', ply: 1, film: 'Navy', colour: '#223366', pattern: 'none', patternColour: '', path: 'M0 0Z', ...more });
@@ -103,10 +103,10 @@ describe('the fields of a part', () => {
   });
 
   it('keep pairs and chosen forms where they can be taken back', () => {
-    const spacing = html(<LetteringFields part={line} motif={motif} typefaces={faces} section="spacing" drawn={{ partId: 'a', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 20, path: '', weight: 2, words: 'Av', letters: [{ index: 0, letter: 'A', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 } }], isRound: false }} onLetter={nothing} onTry={nothing} {...of} />);
+    const spacing = html(<LetteringFields part={line} motif={motif} typefaces={faces} section="spacing" drawn={{ partId: 'a', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 20, path: '', weight: 2, words: 'Av', letters: [{ index: 0, letter: 'A', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 } }], isRound: false, forms: ['style set 1, 2'] }} onLetter={nothing} onTry={nothing} {...of} />);
     expect(spacing).toContain('aria-label="Forms of A, letter 1"');
     expect(spacing).toContain('aria-label="Let Av stand as drawn"');
-    expect(spacing).toContain('g as ss01 2, in “Agnes”');
+    expect(spacing).toContain('g: style set 1, 2, in “Agnes”');
     expect(text(<LetteringFields part={{ ...line, shape: 'roundInside' }} motif={motif} typefaces={faces} section="line" onLetter={nothing} onTry={nothing} {...of} />)).toContain('Circle across');
     expect(html(<LetteringFields part={{ ...line, typefaceId: 'gone' }} motif={motif} typefaces={faces} section="words" onLetter={nothing} onTry={nothing} {...of} />)).toContain('one that is gone');
   });
@@ -128,7 +128,7 @@ describe('the fields of a part', () => {
 
   it('ask whether round things stand by their ink only where something is round', () => {
     const anchored = { ...shape, place: 'anchored' as const };
-    const drawn = [{ partId: 'b', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 0, path: '', weight: 1, words: '', letters: [], isRound: true }];
+    const drawn = [{ partId: 'b', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 }, capitalHeight: 0, path: '', weight: 1, words: '', letters: [], isRound: true, forms: [] }];
     expect(text(<PlaceFields drawn={drawn} part={anchored} first={false} fellows={[]} {...of} />)).toContain('Middle of the ink, not of the circle');
     expect(text(<PlaceFields drawn={[]} part={anchored} first={false} fellows={[]} {...of} />)).not.toContain('Middle of the ink');
   });

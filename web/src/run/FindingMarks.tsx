@@ -5,7 +5,7 @@ import { useUnits } from '../units/UnitsContext';
 import { within } from './faces';
 
 const RING = 11;
-const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain', overrideLost: 'by hand', standsOnClear: 'no place', notWorkedOut: 'not worked out', sidesOverlap: 'overlap', heatOfGoods: 'heat', crowdedRound: 'crowded' };
+const NAMES: Record<Schemas['Rule'], string> = { missingCharacters: 'missing', outsideZone: 'over', thinStrokes: 'stroke', filmStrain: 'strain', overrideLost: 'by hand', standsOnClear: 'no place', notWorkedOut: 'not worked out', sidesOverlap: 'overlap', heatOfGoods: 'heat', crowdedRound: 'crowded', formLacking: 'no form', otherFace: 'other face' };
 
 /** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
 export function FindingMarks({ findings, scale, foot, within: box, lit }: { findings: readonly Schemas['Finding'][]; scale: Scale; foot: number; within?: Schemas['Box']; lit?: number }) {

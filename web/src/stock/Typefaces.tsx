@@ -4,24 +4,32 @@ import { Form } from 'react-bootstrap';
 import { answer, api, sendFile, type Schemas } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import { InkPicture } from '../board/InkPicture';
+import { ANY, found } from './faces';
+import { useFavourites } from './favourites';
+import { Favourite, TypefaceFilter } from './TypefaceFilter';
 
 /** The typefaces at hand, seen with words of the maker's own; more can be added from files. */
 export function Typefaces() {
   const [words, setWords] = useState('');
   const cache = useQueryClient();
-  const { data } = useQuery({ queryKey: ['typefaces', 'seen', words.trim()], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { words: words.trim() } } })), placeholderData: (before) => before });
+  const { data } = useQuery({ queryKey: ['typefaces', 'seen', words.trim()], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { words: words.trim(), letters: words.trim() } } })), placeholderData: (before) => before });
   const add = useMutation({
     mutationFn: (file: File) => sendFile<Schemas['TypefaceView'][]>(`/api/typefaces?name=${encodeURIComponent(file.name)}`, file),
     onSuccess: () => cache.invalidateQueries({ queryKey: ['typefaces'] }),
   });
+  const { favourites, toggle, error } = useFavourites();
+  const [wanted, setWanted] = useState(ANY);
+  const shown = found(data ?? [], wanted, favourites);
   return (
     <>
       <div className="filter typeface-words">
         <label htmlFor="typeface-words">Seen with</label>
         <Form.Control id="typeface-words" size="sm" placeholder="Fernhollow" value={words} onChange={(e) => setWords(e.target.value)} />
       </div>
+      {data && <TypefaceFilter faces={data} wanted={wanted} onChange={setWanted} shown={shown.length} letters={words.trim() ? 'All letters of these words' : undefined} />}
+      {error && <p className="finding stop" role="alert">{error.message}</p>}
       <div className="typefaces">
-        {data?.map((t) => <Typeface key={t.id} face={t} />)}
+        {shown.map((t) => <Typeface key={t.id} face={t} liked={favourites.includes(t.id)} onLike={toggle} />)}
         <label className="new-card">
           <strong>Add a typeface</strong>
           <span className="soft small">A file on this computer: TTF, OTF, or a collection. Mind its licence.</span>
@@ -37,7 +45,7 @@ export function Typefaces() {
   );
 }
 
-function Typeface({ face }: { face: Schemas['TypefaceView'] }) {
+function Typeface({ face, liked, onLike }: { face: Schemas['TypefaceView']; liked: boolean; onLike: (id: string) => void }) {
   const cache = useQueryClient();
   const remove = useRemoval({
     name: face.name,
@@ -48,9 +56,9 @@ function Typeface({ face }: { face: Schemas['TypefaceView'] }) {
   return (
     <div className="slip typeface">
       {face.sampleBox ? <InkPicture label={`Words in ${face.name}`} box={face.sampleBox} paths={[{ d: face.samplePath, className: 'ink' }]} /> : <span className="soft">It lacks these letters.</span>}
-      <strong>{face.name}</strong>
+      <span className="typeface-name"><strong>{face.name}</strong><Favourite face={face} liked={liked} onToggle={onLike} /></span>
       <span className="soft">
-        {face.kind}{face.added && ', added'} · <a href={`/api/typefaces/${face.id}/licence`}>{face.hasLicence ? 'licence' : 'no licence stated'}</a>
+        {face.script && `${face.script}, `}{face.kind}{face.added && ', added'} · <a href={`/api/typefaces/${face.id}/licence`}>{face.hasLicence ? 'licence' : 'no licence stated'}</a>
         {face.added && <button type="button" className="quiet" aria-label={`Take away ${face.name}`} onClick={() => remove.mutate()}>✕</button>}
       </span>
     </div>

@@ -46,7 +46,8 @@ public sealed class Composition : IScaledInk
                 var (text, names) = Fields.FillAndFind(part.Text, fields);
                 var alternates = LetterRules.On(part.Alternates, text.Normalize(NormalizationForm.FormC), names, face);
                 var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
-                lines[part.Id] = new LetteringLine(text, face, setting, with.Cache);
+                var set = part.OwnFaceOnly ? face : Fallbacks.For(face, text.Normalize(NormalizationForm.FormC), with.Faces);
+                lines[part.Id] = new LetteringLine(text, set, setting, with.Cache);
             }
         }
 

@@ -3,10 +3,11 @@ import type { Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
 import { MotifLengthField } from '../MotifLengthField';
 import { flat, nameOf, type Lettering, type Motif, type Part } from '../parts';
-import { Choice, NumberField } from './Choice';
+import { Check, Choice, NumberField } from './Choice';
 import type { FieldsOf } from './context';
 import type { Section } from '../sections';
 import { PairFields } from './PairFields';
+import { TypefaceChoice } from './TypefaceChoice';
 
 const SIZES = [['capitalHeight', 'capital height'], ['inkHeight', 'height of ink'], ['inkWidth', 'width of ink'], ['matOpening', 'the mat’s opening, and more at each end']] as const;
 const SHAPES = [['straight', 'straight'], ['arched', 'arched'], ['roundOutside', 'round a circle, outside'], ['roundInside', 'round a circle, inside'], ['column', 'in a column']] as const;
@@ -39,10 +40,11 @@ export function LetteringFields({ part, motif, typefaces, section, drawn, filmLi
         <FieldInserter onInsert={(field) => set({ text: part.text + field })} />
       </div>
       <div className="part-fields">
-        <Choice label="Typeface" value={part.typefaceId} wrong={!!problem('typeface')} of={[...typefaces.map((t) => [t.id, `${t.name} (${t.kind})`] as const), ...(typefaces.some((t) => t.id === part.typefaceId) ? [] : [[part.typefaceId, 'one that is gone'] as const])]} onChange={(typefaceId) => set({ typefaceId })} />
+        <TypefaceChoice value={part.typefaceId} wrong={!!problem('typeface')} typefaces={typefaces} onChange={(typefaceId) => set({ typefaceId })} />
         <span className="part-fields-row"><button type="button" className="btn btn-sm btn-line" onClick={onTry}>Try typefaces</button></span>
         <Choice label="Sized by" value={part.sizedBy} of={SIZES} onChange={(sizedBy) => set({ sizedBy })} />
         <MotifLengthField label={part.sizedBy === 'matOpening' ? 'More at each end' : 'Size'} range={part.sizedBy === 'matOpening' ? 'margin' : 'artwork'} value={part.size} problem={problem('size')} onChange={(size) => set({ size })} />
+        <Check label="Other faces stand in for letters it lacks" value={!part.ownFaceOnly} onChange={(stands) => set({ ownFaceOnly: !stands })} />
       </div>
     </>
   );
@@ -56,7 +58,7 @@ export function LetteringFields({ part, motif, typefaces, section, drawn, filmLi
         {part.joins !== 'asDrawn' && filmLimit && <span className="part-fields-row"><button type="button" className="btn btn-sm btn-line" onClick={() => set({ joinBy: { typed: filmLimit, scaling: 'fixed' } })}>As the film needs</button></span>}
         <MotifLengthField label="Strengthened, a side" value={part.strengthen} problem={problem('strengthen')} onChange={(strengthen) => set({ strengthen })} />
       </div>
-      <PairFields part={part} letters={drawn?.letters ?? []} onChange={onChange} onLetter={onLetter} problem={problem} />
+      <PairFields part={part} letters={drawn?.letters ?? []} forms={drawn?.forms ?? []} onChange={onChange} onLetter={onLetter} problem={problem} />
     </>
   );
   return (

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
+import { forSaid, scopeSaid } from '../forms';
 import type { Lettering } from '../parts';
 import { NumberField } from './Choice';
 import type { FieldsOf } from './context';
 
 /** Pairs of letters that are opened or closed, and other forms that were chosen. */
-export function PairFields({ part, letters: drawn, problem, onChange, onLetter }: FieldsOf<Lettering> & { letters: readonly Schemas['LetterView'][]; onLetter: (index: number) => void }) {
+export function PairFields({ part, letters: drawn, forms, problem, onChange, onLetter }: FieldsOf<Lettering> & { letters: readonly Schemas['LetterView'][]; forms: readonly string[]; onLetter: (index: number) => void }) {
   const [pair, setPair] = useState('');
   const letters = [...pair.trim()];
   const add = () => {
@@ -36,8 +37,8 @@ export function PairFields({ part, letters: drawn, problem, onChange, onLetter }
       )}
       {part.alternates.map((a, i) => (
         <span key={i} className="chosen-form">
-          {a.letter} as {a.feature}{a.value > 1 ? ` ${a.value}` : ''}, {a.scope === 'place' ? `in “${a.words}”` : a.scope === 'letter' ? 'everywhere' : 'with all letters'}
-          <button type="button" className="quiet" aria-label={`Draw ${a.letter} as the face does`} onClick={() => onChange({ ...part, alternates: part.alternates.filter((_, j) => j !== i) })}>✕</button>
+          {forSaid(a)}: {forms[i] ?? 'another form'}, {scopeSaid(a)}
+          <button type="button" className="quiet" aria-label={`Draw ${forSaid(a)} as the face does`} onClick={() => onChange({ ...part, alternates: part.alternates.filter((_, j) => j !== i) })}>✕</button>
         </span>
       ))}
     </div>

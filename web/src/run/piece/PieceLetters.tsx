@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../../api/client';
+import { isPlain } from '../../motifs/forms';
 import { LetterForms } from '../../motifs/LetterForms';
 
 interface Props {
@@ -25,15 +26,15 @@ export function PieceLetters({ id, pieceId, side, name, own, onChange }: Props) 
       {name.letters.map((letter, i) => letter.trim() !== '' && (
         <button key={i} type="button" className={own.letters.some((l) => l.form.index === i && l.form.words === name.words) ? 'choice here' : 'choice'} aria-label={`Other forms of ${letter}, letter ${i + 1}, in this piece`} onClick={() => setAt(i)}>{letter}</button>
       ))}
-      {at !== undefined && <Forms id={id} pieceId={pieceId} side={side} index={at} onClose={() => setAt(undefined)} onChoose={(form, of) => { onChange(withForm(own.letters, name.partId, of, form)); setAt(undefined); }} />}
+      {at !== undefined && <Forms id={id} pieceId={pieceId} side={side} index={at} onClose={() => setAt(undefined)} onChoose={(form, of) => { onChange(withForm(own.letters, name.partId, of, form.form)); setAt(undefined); }} />}
     </div>
   );
 }
 
 /** The letters set by hand with one of them in another form, or as the face draws it again. */
-export function withForm(letters: readonly Schemas['PieceLetter'][], partId: string, of: Pick<Schemas['LetterForms'], 'letter' | 'words' | 'index'>, form: Pick<Schemas['LetterForm'], 'feature' | 'value'>): Schemas['PieceLetter'][] {
+export function withForm(letters: readonly Schemas['PieceLetter'][], partId: string, of: Pick<Schemas['LetterForms'], 'letter' | 'words' | 'index'>, form: Schemas['Alternate']): Schemas['PieceLetter'][] {
   const others = letters.filter((l) => !(l.partId === partId && l.form.index === of.index));
-  return form.feature === '' ? others : [...others, { partId, form: { scope: 'place', letter: of.letter, words: of.words, index: of.index, feature: form.feature, value: form.value } }];
+  return isPlain(form) ? others : [...others, { partId, form: { ...form, scope: 'place', letter: of.letter, words: of.words, index: of.index } }];
 }
 
 function Forms({ id, pieceId, side, index, onClose, onChoose }: { id: string; pieceId: string; side: string; index: number; onClose: () => void; onChoose: (form: Schemas['LetterForm'], of: Schemas['LetterForms']) => void }) {

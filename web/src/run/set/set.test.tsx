@@ -72,10 +72,11 @@ describe('a letter set by hand', () => {
   const of = { letter: 'k', words: 'Agnieszka', index: 7 };
 
   it('is kept by its place and what is expected there, and taken back by the form the face draws', () => {
-    const one = withForm([], 'name', of, { feature: 'ss01', value: 1 });
-    expect(one).toEqual([{ partId: 'name', form: { scope: 'place', letter: 'k', words: 'Agnieszka', index: 7, feature: 'ss01', value: 1 } }]);
-    const two = withForm(one, 'name', { ...of, letter: 'A', index: 0 }, { feature: 'swsh', value: 1 });
-    expect(withForm(two, 'name', of, { feature: 'ss02', value: 1 }).map((l) => l.form.feature)).toEqual(['swsh', 'ss02']);
-    expect(withForm(two, 'name', of, { feature: '', value: 0 }).map((l) => l.form.letter)).toEqual(['A']);
+    const as = (feature: string, value: number) => ({ scope: 'place' as const, letter: '', words: '', index: 0, feature, value, glyph: 0, family: '', faceId: '' });
+    const one = withForm([], 'name', of, as('ss01', 1));
+    expect(one).toEqual([{ partId: 'name', form: { scope: 'place', letter: 'k', words: 'Agnieszka', index: 7, feature: 'ss01', value: 1, glyph: 0, family: '', faceId: '' } }]);
+    const two = withForm(one, 'name', { ...of, letter: 'A', index: 0 }, as('swsh', 1));
+    expect(withForm(two, 'name', of, as('ss02', 1)).map((l) => l.form.feature)).toEqual(['swsh', 'ss02']);
+    expect(withForm(two, 'name', of, as('', 0)).map((l) => l.form.letter)).toEqual(['A']);
   });
 });
