@@ -146,7 +146,11 @@ internal static class ComposingWork
 
             public IReadOnlySet<string> Features => of.Features;
 
-            public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features) => of.Shape(text, features);
+            public IReadOnlyList<(string Letter, string Family)> NamedForms => of.NamedForms;
+
+            public IReadOnlyList<GlyphForm> Glyphs => of.Glyphs;
+
+            public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead) => of.Shape(text, features, instead);
 
             public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => of.FormsOf(text, index);
 

@@ -14,6 +14,9 @@ internal static class GlyphTable
     /// <summary>Looking at more glyphs than this would take too long for what it tells; those of large scripts have their characters.</summary>
     private const int MostLooked = 3000;
 
+    /// <summary>Faces with more glyphs are those of large scripts, whose Latin letters come first.</summary>
+    private const int MostNamed = 8000;
+
     private const string Letters = "abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789&";
 
     private static readonly (int From, int To)[] Ranges = [(0x20, 0xFFFD), (0x10000, 0x1FFFF), (0x20000, 0x323AF), (0xF0000, 0xFFFFD)];
@@ -64,6 +67,21 @@ internal static class GlyphTable
         }
 
         return InRows(table);
+    }
+
+    /// <summary>The forms of plain letters that names speak of, as far as names alone tell.</summary>
+    public static IReadOnlyList<(string Letter, string Family)> NamedForms(int glyphs, Font names)
+    {
+        var forms = new List<(string, string)>();
+        for (var glyph = 1u; glyph < glyphs && glyph <= MostNamed; glyph++)
+        {
+            if (NameOf(names, glyph) is { Length: > 2 } name && char.IsAsciiLetter(name[0]) && name[1] is '.' or '_' or '-')
+            {
+                forms.Add((name[..1], name[2..].ToLowerInvariant()));
+            }
+        }
+
+        return forms;
     }
 
     /// <summary>

@@ -24,6 +24,7 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     private readonly Font font;
     private readonly Lazy<GlyphCharacters> glyphCharacters;
     private readonly Lazy<IReadOnlyList<GlyphForm>> glyphs;
+    private readonly Lazy<IReadOnlyList<(string Letter, string Family)>> namedForms;
     private readonly double unitsPerEm;
 
     /// <summary>Opens a face.</summary>
@@ -45,6 +46,7 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         font.SetScale((int)unitsPerEm, (int)unitsPerEm);
         Features = FeatureTags.Of(skTypeface);
         glyphCharacters = new(() => new GlyphCharacters(font));
+        namedForms = new(() => GlyphTable.NamedForms(skTypeface.GlyphCount, font));
         glyphs = new(() =>
         {
             lock (outlining)
@@ -70,6 +72,9 @@ public sealed class OpenTypeface : ITypeface, IDisposable
 
     /// <summary>What glyphs are drawn with.</summary>
     internal SKFont Outlines => skFont;
+
+    /// <inheritdoc/>
+    public IReadOnlyList<(string Letter, string Family)> NamedForms => namedForms.Value;
 
     /// <inheritdoc/>
     public IReadOnlyList<GlyphForm> Glyphs => glyphs.Value;

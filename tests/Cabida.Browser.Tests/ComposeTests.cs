@@ -144,6 +144,64 @@ public sealed class ComposeTests : IDisposable
     }
 
     [Fact]
+    public void A_ring_of_letters_is_concentric_with_the_name_inside_it()
+    {
+        page.Open("/motifs");
+        page.Type("Name of the motif", "Round badge");
+        page.Click("Start with a name");
+        page.Type("Seen with the name", "Jo");
+        page.ReadsSoon(".sums", "capitals 20.0");
+        page.Click("Add a line");
+        // Bars all round, but for a gap that is wider than the others, so that the box of the ring's ink is off its middle.
+        page.Type("Words; {name} is filled from the list", "IIIIIIIIIIIIIIIIIII II");
+        page.Choose("Typeface", "Archivo SemiBold (grotesque)");
+        page.Click("Line");
+        page.Choose("Set", "round a circle, outside");
+        page.Type("Circle across", "66");
+        page.Click("Place");
+        page.Choose("Stands", "at something");
+        page.Choose("At", "{name}");
+        page.Saved();
+        var apart = Page.Until(() => Measured() is { } m && m.Bars == 21 ? m : null, "the ring was not drawn");
+        // Each bar is as far from the middle of the name as any other: measured on the drawing, in shares of that.
+        ((apart.Most - apart.Least) / apart.Most).ShouldBeLessThan(0.003);
+        // By its ink it is off by millimetres.
+        page.Press("label", "Middle of the ink, not of the circle");
+        page.Saved();
+        Page.Until(() => Measured() is { } m && (m.Most - m.Least) / m.Most > 0.02 ? m : null, "the ring did not move");
+    }
+
+    [Fact]
+    public void The_last_letter_of_every_name_of_a_run_gets_its_tail_by_rule()
+    {
+        page.Open("/motifs/crew-name");
+        page.Click("Words");
+        page.Choose("Typeface", "Corinthia Bold (script with swashes)");
+        page.Saved();
+        page.Click("Letter by letter");
+        page.See("[aria-label='Other forms of a, letter 9 of Agnieszka']").SendKeys(Keys.Enter);
+        page.ReadsSoon(".modal", "Other forms of a in Corinthia Bold");
+        // The table of the face is there, too.
+        page.Click("All glyphs of the face");
+        page.See(".glyph[aria-label='a, with tail']");
+        page.Click("Back to the forms of a");
+        page.Choose("Choose it", "for the last letter of every name");
+        page.Press(".letter-form", "with tail");
+        page.Click("Spacing");
+        page.ReadsSoon(".chosen-form", "last letter: with tail, by rule");
+        page.Saved();
+
+        page.Open("/runs/crew-mugs/set-up");
+        page.Press(".newer button");
+        page.Saved();
+        page.Open("/runs/crew-mugs/fit");
+        // Agnieszka ends in a tail now; a name whose last letter has none says so.
+        page.ReadsSoon("main", "To look at");
+        page.Press(".strip-piece .piece-name", "XX");
+        page.ReadsSoon("main", "Corinthia Bold has no form “with tail” for r; it stands as the face draws it.");
+    }
+
+    [Fact]
     public void A_typeface_file_is_added_and_a_damaged_one_is_refused()
     {
         var faces = Path.Combine(Workshop.Root, "src", "Cabida.Typography", "Faces");
@@ -175,6 +233,34 @@ public sealed class ComposeTests : IDisposable
         Page.Until(() => Ink() is var now && now != before ? now : null, "the ink did not move");
         page.ReadsSoon(".centring .choice.here", "its weight");
     }
+
+    /// <summary>How far bars of a ring stand from the middle of what is inside it, on the drawing.</summary>
+    private Ring? Measured()
+    {
+        var found = (System.Collections.ObjectModel.ReadOnlyCollection<object>)((IJavaScriptExecutor)page.Driver).ExecuteScript(
+            """
+            const boxes = [...document.querySelectorAll("section[aria-label='Ink'] path.ink")].flatMap((path) => path.getAttribute('d').split(/(?=M)/).map((d) => {
+              const one = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+              one.setAttribute('d', d);
+              path.parentNode.appendChild(one);
+              const b = one.getBBox();
+              one.remove();
+              return { x: b.x, y: b.y, r: b.x + b.width, t: b.y + b.height };
+            }));
+            if (boxes.length === 0) return [];
+            const middle = (of) => [(Math.min(...of.map((b) => b.x)) + Math.max(...of.map((b) => b.r))) / 2, (Math.min(...of.map((b) => b.y)) + Math.max(...of.map((b) => b.t))) / 2];
+            const [cx, cy] = middle(boxes);
+            const away = (b, [x, y]) => Math.hypot((b.x + b.r) / 2 - x, (b.y + b.t) / 2 - y);
+            const far = Math.max(...boxes.map((b) => away(b, [cx, cy])));
+            const inside = boxes.filter((b) => away(b, [cx, cy]) < far * 0.62);
+            const bars = boxes.filter((b) => !inside.includes(b));
+            const name = middle(inside);
+            return [bars.length, Math.min(...bars.map((b) => away(b, name))), Math.max(...bars.map((b) => away(b, name)))];
+            """)!;
+        return found.Count == 3 ? new Ring(Convert.ToInt32(found[0], null), Convert.ToDouble(found[1], null), Convert.ToDouble(found[2], null)) : null;
+    }
+
+    private sealed record Ring(int Bars, double Least, double Most);
 
     private void Add(string what)
     {

@@ -23,6 +23,8 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     /// <summary>The letter a has one other form, twice as wide.</summary>
     public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => text[index] == 'a' ? [new("salt", 1, index, index + 1)] : [];
 
+    public IReadOnlyList<(string Letter, string Family)> NamedForms { get; } = [("H", "end"), ("q", "end")];
+
     /// <summary>H and q have forms with tails, T and t; H another one, W, in a row without names.</summary>
     public IReadOnlyList<GlyphForm> Glyphs { get; } =
     [

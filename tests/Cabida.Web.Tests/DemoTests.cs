@@ -14,7 +14,7 @@ public sealed class DemoTests : IDisposable
         var mugs = await Pieces("crew-mugs");
         mugs.Count.ShouldBe(12);
         mugs.ShouldContain(p => (string)p!["state"]! == "over");
-        Rules(mugs).ShouldContain("missingCharacters");
+        Rules(mugs).ShouldContain("otherFace");
         var tumblers = await Pieces("driver-tumblers");
         tumblers.Count.ShouldBe(6);
         Rules(tumblers).ShouldContain("thinStrokes");

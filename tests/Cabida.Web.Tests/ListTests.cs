@@ -233,7 +233,7 @@ public sealed class ListTests : IDisposable
         var letter = new JsonObject
         {
             ["partId"] = (string)piece["nameLine"]!["partId"]!,
-            ["form"] = new JsonObject { ["scope"] = "place", ["letter"] = "A", ["words"] = "Agnieszka", ["index"] = 0, ["feature"] = (string)other["feature"]!, ["value"] = (int)other["value"]! },
+            ["form"] = other["form"]!.DeepClone(),
         };
         await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["letters"] = new JsonArray(letter));
         var now = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]!.AsArray();

@@ -72,7 +72,9 @@ public sealed class ViewsTests : IDisposable
     public async Task A_typeface_that_lacks_a_letter_of_a_motif_is_told_there()
     {
         var motif = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![1]!["text"] = "трамвай");
-        Application.Words(motif["notes"]!.AsArray().ShouldHaveSingleItem()!["message"]).ShouldContain("lacks a character");
+        Application.Words(motif["notes"]!.AsArray().ShouldHaveSingleItem()!["message"]).ShouldContain("their words are set in Montserrat SemiBold");
+        var alone = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![1]!["ownFaceOnly"] = true);
+        Application.Words(alone["notes"]!.AsArray().ShouldHaveSingleItem()!["message"]).ShouldContain("lacks a character");
     }
 
     [Fact]

@@ -46,6 +46,9 @@ public sealed class FallbackFace : ITypeface
     public IReadOnlyList<GlyphForm> Glyphs => face.Glyphs;
 
     /// <inheritdoc/>
+    public IReadOnlyList<(string Letter, string Family)> NamedForms => face.NamedForms;
+
+    /// <inheritdoc/>
     public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => face.FormsOf(text, index);
 
     /// <inheritdoc/>

@@ -62,8 +62,9 @@ public static class Fallbacks
     /// <summary>A script with swashes is a script.</summary>
     private static string KindOf(TypefaceInfo info) => info.Kind.Split(' ') is var words && words.Contains("script") ? "script" : words.Contains("brush") ? "script" : info.Kind;
 
-    /// <summary>Whether it is worth opening a face: those made for another script are large, and hold their own letters and Latin ones.</summary>
-    private static bool MayHave(TypefaceInfo info, string words) => info.Script.Length == 0 || Scripts(words).All(s => s == "Latin" || s == info.Script || (s == "Han" && info.Script is "Japanese" or "Chinese" or "Korean"));
+    /// <summary>Whether a face may stand in: one made for another script only where that is written, however many letters of others it holds.</summary>
+    private static bool MayHave(TypefaceInfo info, string words) =>
+        info.Script.Length == 0 || Scripts(words).Any(s => s == info.Script || (s == "Han" && info.Script is "Japanese" or "Chinese" or "Korean"));
 
     /// <summary>The scripts of the letters of a text, by Unicode's blocks.</summary>
     private static IEnumerable<string> Scripts(string words)

@@ -64,6 +64,9 @@ public interface ITypeface
     /// <param name="instead">Glyphs that stand instead of what is written.</param>
     ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead);
 
+    /// <summary>The forms that the face names by a plain letter and a kind, as <c>a.end</c>: known without looking at any glyph.</summary>
+    IReadOnlyList<(string Letter, string Family)> NamedForms { get; }
+
     /// <summary>All glyphs of the face that have ink, with the letters they stand for.</summary>
     IReadOnlyList<GlyphForm> Glyphs { get; }
 

@@ -15,7 +15,7 @@ public static class TypefaceTraits
     public static IReadOnlyList<string> Of(ITypeface face)
     {
         ArgumentNullException.ThrowIfNull(face);
-        int Letters(Func<string, bool> family) => face.Glyphs.Where(g => g.Family.Length > 0 && g.Letter.Length == 1 && char.IsAsciiLetter(g.Letter[0]) && family(g.Family)).Select(g => g.Letter).Distinct().Count();
+        int Letters(Func<string, bool> family) => face.NamedForms.Where(g => family(g.Family)).Select(g => g.Letter).Distinct().Count();
         bool Has(Func<string, bool> family) => Letters(family) >= LeastLetters;
         return
         [

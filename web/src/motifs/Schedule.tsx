@@ -19,7 +19,7 @@ interface Props {
 
 /** The parts of a motif as rows, first at the top; the open one shows its fields. */
 export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter }: Props) {
-  const typefaces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
+  const typefaces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const fresh = useQuery({ queryKey: ['fresh-parts'], queryFn: () => answer(api.GET('/api/motifs/fresh-parts')), staleTime: Infinity });
   const [section, setSection] = useState<Section>('words');

@@ -21,7 +21,7 @@ interface Props {
 
 /** What is set by hand for one piece, on whichever side of it. It stays when the list, the blank or the motif changes. */
 export function ByHandCard({ id, piece, side: first, run }: Props) {
-  const faces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
+  const faces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
   const [open, setOpen] = useState(false);
   const [wanted, setWanted] = useState(first);
   const { document, edit } = run;

@@ -11,7 +11,7 @@ const KINDS: readonly (readonly [Schemas['ConcessionKind'], string])[] = [['clos
 
 /** What is done for names that do not fit at the size of the set, in the maker's order. */
 export function ConcessionsCard({ run }: { run: RunDocument }) {
-  const faces = useQuery({ queryKey: ['typefaces'], queryFn: () => answer(api.GET('/api/typefaces')), staleTime: Infinity });
+  const faces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
   const { document, view, edit } = run;
   if (!document || !view) return null;
   const list = document.concessions;
