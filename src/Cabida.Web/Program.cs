@@ -83,7 +83,7 @@ api.MapTracing();
 api.MapScanner();
 api.MapMotifs();
 api.MapParts();
-        api.MapForms();
+api.MapForms();
 api.MapTrials();
 api.MapGraphics();
 api.MapTypefaces();

@@ -44,7 +44,7 @@ export function LetteringFields({ part, motif, typefaces, section, drawn, filmLi
         <span className="part-fields-row"><button type="button" className="btn btn-sm btn-line" onClick={onTry}>Try typefaces</button></span>
         <Choice label="Sized by" value={part.sizedBy} of={SIZES} onChange={(sizedBy) => set({ sizedBy })} />
         <MotifLengthField label={part.sizedBy === 'matOpening' ? 'More at each end' : 'Size'} range={part.sizedBy === 'matOpening' ? 'margin' : 'artwork'} value={part.size} problem={problem('size')} onChange={(size) => set({ size })} />
-        <Check label="Other faces stand in for letters it lacks" value={!part.ownFaceOnly} onChange={(stands) => set({ ownFaceOnly: !stands })} />
+        <Check label="A stand-in for letters it lacks" value={!part.ownFaceOnly} onChange={(stands) => set({ ownFaceOnly: !stands })} />
       </div>
     </>
   );
