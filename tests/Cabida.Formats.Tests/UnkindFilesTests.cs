@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Globalization;
 using System.Text;
 using Cabida.Core.Geometry;
@@ -11,9 +10,6 @@ namespace Cabida.Formats.Tests;
 /// <summary>Files that would take minutes or for ever: refused with a reason, by what they hold and not by a clock.</summary>
 public class UnkindFilesTests
 {
-    /// <summary>What it guards against takes minutes; a machine under load takes some seconds.</summary>
-    private static readonly TimeSpan Generous = TimeSpan.FromSeconds(20);
-
     private static string Scribble(int points, int seed)
     {
         var random = new Random(seed);
@@ -55,7 +51,6 @@ public class UnkindFilesTests
     [MemberData(nameof(Files))]
     public void It_is_refused_at_once_with_a_reason_or_read(string name, string file, string reason)
     {
-        var clock = Stopwatch.StartNew();
         var said = "";
         using (Effort.Within(Effort.Small))
         {
@@ -74,7 +69,6 @@ public class UnkindFilesTests
             }
         }
 
-        clock.Elapsed.ShouldBeLessThan(Generous);
         said.ShouldContain(reason);
     }
 

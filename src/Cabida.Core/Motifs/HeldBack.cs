@@ -37,10 +37,13 @@ internal static class HeldBack
 
         if (part is ShapePart shape && shape.TakesFromGround && BodyMaker.SpanOf(part, ground) is null)
         {
-            yield return new(part.Id, Severity.Look, shape.Span is ShapeSpan.MatOutside or ShapeSpan.MatOpening
-                ? Phrase.Say($"It takes its size from a mat. Choose a framed blank as the ground, or type a size.")
-                : isInGroup ? Phrase.Say($"In a group there is no ground to take a size from. Move it out of the group, or type a size.")
-                : Phrase.Say($"It takes its size from the ground, and there is none. Choose a ground, or type a size."));
+            yield return new(part.Id, Severity.Look, shape.Shape is ShapeKind.GroundOutline or ShapeKind.GroundFrame
+                ? isInGroup ? Phrase.Say($"A group knows no ground, so there is no outline to follow. Move it out of the group.")
+                    : Phrase.Say($"There is no ground whose outline it could follow. Choose one.")
+                : shape.Span is ShapeSpan.MatOutside or ShapeSpan.MatOpening
+                ? Phrase.Say($"There is no mat to take its size from: it is as large as was typed. Choose a framed blank as the ground.")
+                : isInGroup ? Phrase.Say($"A group knows no ground to take its size from: it is as large as was typed. Move it out of the group.")
+                : Phrase.Say($"There is no ground to take its size from: it is as large as was typed. Choose one."));
         }
 
         if (part is LetteringPart { SizedBy: LetteringSize.MatOpening } && ground.Mats is null)

@@ -64,9 +64,9 @@ internal static class FormEndpoints
                 return TypedResults.NotFound();
             }
 
-            // Those of the letter, what is not known and may be it, and the rest: each as the face has them.
+            // Those of the letter, and what may be it: that says nothing of itself. All as the face has them.
             var all = face.Glyphs.Where(g => string.IsNullOrEmpty(kind) || (kind == "forms" ? g.Known != GlyphKnown.Character : g.Known.ToString().Equals(kind, StringComparison.OrdinalIgnoreCase)))
-                .Where(g => string.IsNullOrEmpty(letter) || g.Letter == letter || g.Known == GlyphKnown.Not)
+                .Where(g => string.IsNullOrEmpty(letter) || g.Letter == letter || (g.Known == GlyphKnown.Not && (g.Name.Length == 0 || g.CodePoint != 0)))
                 .OrderBy(g => g.Letter != letter).ToList();
             return TypedResults.Ok(new GlyphPage(from, all.Count, [.. all.Skip(Math.Max(0, from)).Take(Math.Clamp(count, 1, MostOnPage)).Select(g => ViewOf(g, face))]));
         }).WithName("ListGlyphs");
@@ -81,14 +81,15 @@ internal static class FormEndpoints
             .GroupBy(u => u.Form).ToDictionary(g => g.Key, g => (Uses: g.Count(), Last: g.Max(u => u.ChangedAt)));
         // What was chosen elsewhere stays while this letter's forms are tried; what is chosen for it is what the line has now.
         var others = line.Setting.Alternates.Where(a => !IsFor(a, letter, line.Text, index)).ToList();
-        var now = line.Setting.Alternates.Where(a => IsFor(a, letter, line.Text, index)).Select(KeyOf).ToHashSet();
+        var now = SvgPath.Of(new FormedLine(line, FormSize, LineForm.Plain, cache).Ink, Tolerances.File);
         LetterForm Form(Alternate? form)
         {
             var set = new LetteringLine(line.Text, line.Face, line.Setting with { Alternates = form is null ? others : [.. others, form] }, cache);
             var formed = new FormedLine(set, FormSize, LineForm.Plain, cache);
+            var path = SvgPath.Of(formed.Ink, Tolerances.File);
             return new LetterForm(
-                form ?? new Alternate(AlternateScope.Place, letter, line.Text, index, "", 0), form?.InWords ?? FormWords.Of("", 0), SvgPath.Of(formed.Ink, Tolerances.File), formed.Box ?? default,
-                formed.BoxOfLetter(start) ?? formed.Box ?? default, form is null ? now.Count == 0 : now.Contains(KeyOf(form)), form is null ? 0 : used.GetValueOrDefault(KeyOf(form)).Uses);
+                form ?? new Alternate(AlternateScope.Place, letter, line.Text, index, "", 0), form?.InWords ?? FormWords.Of("", 0), path, formed.Box ?? default,
+                formed.BoxOfLetter(start) ?? formed.Box ?? default, path == now, form is null ? 0 : used.GetValueOrDefault(KeyOf(form)).Uses);
         }
 
         var byFeature = line.Face.FormsOf(line.Text, start).Select(f => new Alternate(AlternateScope.Place, letter, line.Text, index, f.Tag, f.Value)).ToList();
@@ -113,10 +114,14 @@ internal static class FormEndpoints
         _ => a.Scope == AlternateScope.Face,
     };
 
+    /// <summary>What a glyph is that stands for no one letter: letters drawn together, accents over one another, or what the face calls it.</summary>
+    private static string Called(string name) => name.Split('.')[0].Split('_') is { Length: > 1 } letters && letters.All(l => l.Length is 1 or > 3) ? $"{string.Join(' ', letters)} together"
+        : name.Length == 0 ? "unnamed" : name.Length > 8 && name.StartsWith("uni", StringComparison.Ordinal) ? "accents together" : name;
+
     private static GlyphView ViewOf(GlyphForm glyph, ITypeface face)
     {
         var ink = Outlines.Moved(Outlines.FromContours(face.Outline(glyph.Glyph), Tolerances.File / FormSize, Tolerances.InkTurn), Motion.Scale(FormSize, FormSize));
-        var words = glyph.Known == GlyphKnown.Character ? "plain" : glyph.Family.Length > 0 ? FormWords.OfFamily(glyph.Family) : glyph.Name.Length > 0 ? glyph.Name : "unnamed";
+        var words = glyph.Known == GlyphKnown.Character ? "plain" : glyph.Family.Length > 0 ? FormWords.OfFamily(glyph.Family) : Called(glyph.Name);
         return new GlyphView((int)glyph.Glyph, glyph.Letter, glyph.Family, words, glyph.Known, SvgPath.Of(ink, Tolerances.File), Box.Of(ink) ?? default);
     }
 }

