@@ -32,7 +32,7 @@ export function PartRow(props: Props) {
         <button type="button" className="part-name" aria-expanded={open} onClick={onOpen}>
           <ActionSign part={part} />
           <strong>{name}</strong>
-          <span className="soft">{kindOf(part)}{part.action !== 'adds' && part.kind !== 'backing' && part.kind !== 'mat' ? `, ${ACTIONS[part.action]}` : ''}</span>
+          <span className="soft">{[kindOf(part), part.action !== 'adds' && part.kind !== 'backing' && part.kind !== 'mat' ? ACTIONS[part.action] : ''].filter(Boolean).join(', ')}</span>
           {(wrong || look) && <span className={wrong ? 'part-state over' : 'part-state snug'}>{wrong ? '■ to mend' : '▲ to look at'}</span>}
         </button>
         {film && <i className="swatch" style={{ background: film.colour }} title={film.name} />}
