@@ -3,7 +3,10 @@ using SkiaSharp;
 
 namespace Cabida.Typography;
 
-/// <summary>Which letter a glyph looks like: the one whose ink it covers best while having least of its own beside, wherever it is moved to along the line.</summary>
+/// <summary>
+/// Which letter a glyph looks like: the one whose ink it covers best while having least of its own beside, wherever it is moved to
+/// along the line.
+/// </summary>
 internal sealed class GlyphLikeness
 {
     /// <summary>Cells to an em; a row of two and a half em is one word.</summary>

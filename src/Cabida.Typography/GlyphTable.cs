@@ -11,7 +11,9 @@ namespace Cabida.Typography;
 /// </summary>
 internal static class GlyphTable
 {
-    /// <summary>Looking at more glyphs than this would take too long for what it tells; those of large scripts have their characters.</summary>
+    /// <summary>
+    /// Looking at more glyphs than this would take too long for what it tells; those of large scripts have their characters.
+    /// </summary>
     private const int MostLooked = 3000;
 
     /// <summary>Faces with more glyphs are those of large scripts, whose Latin letters come first.</summary>
@@ -101,7 +103,10 @@ internal static class GlyphTable
         return [.. table.Select(f => rows.TryGetValue(f.Glyph, out var r) ? f with { Family = string.Create(CultureInfo.InvariantCulture, $"set-{r}") } : f)];
     }
 
-    /// <summary>The letter and the rest of a name such as <c>a.end</c>, <c>a_swash2</c> or <c>aalt1</c>; null where it begins with no letter of the face.</summary>
+    /// <summary>
+    /// The letter and the rest of a name such as <c>a.end</c>, <c>a_swash2</c> or <c>aalt1</c>; null where it begins with no letter of
+    /// the face.
+    /// </summary>
     private static (string Letter, string Family)? Parted(string name, Dictionary<string, string> byName)
     {
         foreach (var mark in new[] { '.', '_', '-' })

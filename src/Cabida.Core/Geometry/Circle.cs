@@ -15,7 +15,9 @@ public readonly record struct Circle(PlanePoint Middle, double Radius)
         return new(default, Math.Sqrt(area.Coordinates.Max(c => (c.X * c.X) + (c.Y * c.Y))));
     }
 
-    /// <summary>The circle with its place changed; turns, moves and mirrorings keep its size, another change of scale the mean of it.</summary>
+    /// <summary>
+    /// The circle with its place changed; turns, moves and mirrorings keep its size, another change of scale the mean of it.
+    /// </summary>
     public Circle Moved(Motion by) => new(by.Of(Middle), Radius * Math.Sqrt(Math.Abs((by.A * by.E) - (by.B * by.D))));
 
     /// <summary>Whether all of another circle lies in it.</summary>

@@ -42,7 +42,9 @@ public static class SoundCurves
         return contours;
     }
 
-    /// <summary>An area as it is on the grid of a file: hair lines that vanish there are gone, and what they held together is in parts.</summary>
+    /// <summary>
+    /// An area as it is on the grid of a file: hair lines that vanish there are gone, and what they held together is in parts.
+    /// </summary>
     private static List<Contour> OnGrid(Polygon area, double grid) =>
         [.. Outlines.PolygonsOf(GeometryPrecisionReducer.Reduce(area, new PrecisionModel(1 / grid))).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing)).Select(Straight)];
 

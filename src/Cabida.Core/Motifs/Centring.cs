@@ -12,6 +12,9 @@ public enum Centring
     /// <summary>The middle of the box round what stands between the base line and the height of the capitals: without descenders and flourishes.</summary>
     WithoutTails,
 
-    /// <summary>The middle of its circle: of round lettering, a ring of copies, a round shape; of the largest where there are several. The box where nothing is round.</summary>
+    /// <summary>
+    /// The middle of its circle: of round lettering, a ring of copies, a round shape; of the largest where there are several. The box
+    /// where nothing is round.
+    /// </summary>
     Circle,
 }

@@ -33,7 +33,9 @@ public sealed class GroundOutline
     /// <summary>Tells outlines apart that could differ.</summary>
     internal string Key => key.Value;
 
-    /// <summary>The outline moved in by so much from its edge and its holes; in parts where that parts it, empty where nothing is left.</summary>
+    /// <summary>
+    /// The outline moved in by so much from its edge and its holes; in parts where that parts it, empty where nothing is left.
+    /// </summary>
     /// <param name="by">How far; millimetres, not negative.</param>
     /// <param name="holes">Whether its holes stay open, as much wider; filled otherwise.</param>
     public Area Inset(double by, bool holes)

@@ -4,7 +4,10 @@ using Cabida.Core.Geometry;
 
 namespace Cabida.Core.Type;
 
-/// <summary>Finds, for words that a face lacks letters of, the face that has them and is most like it: in the weight of its strokes, and in kind.</summary>
+/// <summary>
+/// Finds, for words that a face lacks letters of, the face that has them and is most like it: in the weight of its strokes, and in
+/// kind.
+/// </summary>
 public static class Fallbacks
 {
     /// <summary>Another kind weighs as much as strokes that are a third thicker.</summary>
@@ -17,7 +20,9 @@ public static class Fallbacks
     /// <summary>What was found, by face and letters; it goes with the faces it was found among.</summary>
     private static readonly ConditionalWeakTable<ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), string>> Kept = [];
 
-    /// <summary>The face, with another behind it where it lacks letters of a text and one has them all; the face itself otherwise.</summary>
+    /// <summary>
+    /// The face, with another behind it where it lacks letters of a text and one has them all; the face itself otherwise.
+    /// </summary>
     /// <param name="face">The face.</param>
     /// <param name="text">The text, in composed form.</param>
     /// <param name="faces">The faces at hand.</param>
@@ -62,7 +67,9 @@ public static class Fallbacks
     /// <summary>A script with swashes is a script.</summary>
     private static string KindOf(TypefaceInfo info) => info.Kind.Split(' ') is var words && words.Contains("script") ? "script" : words.Contains("brush") ? "script" : info.Kind;
 
-    /// <summary>Whether a face may stand in: one made for another script only where that is written, however many letters of others it holds.</summary>
+    /// <summary>
+    /// Whether a face may stand in: one made for another script only where that is written, however many letters of others it holds.
+    /// </summary>
     private static bool MayHave(TypefaceInfo info, string words) =>
         info.Script.Length == 0 || Scripts(words).Any(s => s == info.Script || (s == "Han" && info.Script is "Japanese" or "Chinese" or "Korean"));
 

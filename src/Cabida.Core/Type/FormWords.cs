@@ -2,7 +2,9 @@ using System.Globalization;
 
 namespace Cabida.Core.Type;
 
-/// <summary>Forms of letters in plain words: registered OpenType tags (OpenType 1.9, feature registry) and what faces call their own.</summary>
+/// <summary>
+/// Forms of letters in plain words: registered OpenType tags (OpenType 1.9, feature registry) and what faces call their own.
+/// </summary>
 public static class FormWords
 {
     private static readonly Dictionary<string, string> Words = new(StringComparer.OrdinalIgnoreCase)

@@ -61,7 +61,10 @@ internal sealed class RoundLine
     /// <summary>Between outlines before they are strengthened, which takes of a gap what they grow twice.</summary>
     private double Apart => form.JoinBy + (2 * form.Grow);
 
-    /// <summary>Pairs of letters, by their places in the line, that stand on or nearer to one another than they may; neighbours that touch as drawn are none.</summary>
+    /// <summary>
+    /// Pairs of letters, by their places in the line, that stand on or nearer to one another than they may; neighbours that touch as
+    /// drawn are none.
+    /// </summary>
     /// <param name="touchAsDrawn">Whether a letter touches the next on a straight line.</param>
     public IEnumerable<(int First, int Second)> Crowded(Func<int, bool> touchAsDrawn)
     {

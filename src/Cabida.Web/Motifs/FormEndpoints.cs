@@ -72,7 +72,10 @@ internal static class FormEndpoints
         }).WithName("ListGlyphs");
     }
 
-    /// <summary>The forms of the letter of a line that starts at a place, each in the whole line, those that are used recently and often in front.</summary>
+    /// <summary>
+    /// The forms of the letter of a line that starts at a place, each in the whole line, those that are used recently and often in
+    /// front.
+    /// </summary>
     internal static async Task<LetterForms> FormsOf(LetteringLine line, int index, int start, Cabida.Store.Library library, InkCache cache, CancellationToken stop)
     {
         var letter = line.LetterOf(start);
@@ -114,7 +117,9 @@ internal static class FormEndpoints
         _ => a.Scope == AlternateScope.Face,
     };
 
-    /// <summary>What a glyph is that stands for no one letter: letters drawn together, accents over one another, or what the face calls it.</summary>
+    /// <summary>
+    /// What a glyph is that stands for no one letter: letters drawn together, accents over one another, or what the face calls it.
+    /// </summary>
     private static string Called(string name) => name.Split('.')[0].Split('_') is { Length: > 1 } letters && letters.All(l => l.Length is 1 or > 3) ? $"{string.Join(' ', letters)} together"
         : name.Length == 0 ? "unnamed" : name.Length > 8 && name.StartsWith("uni", StringComparison.Ordinal) ? "accents together" : name;
 

@@ -10,7 +10,8 @@ public class ShapeTests
     [InlineData(ShapeKind.Rectangle, 40 * 20)]
     [InlineData(ShapeKind.Rounded, (40 * 20) - ((4 - Math.PI) * 25))]
     [InlineData(ShapeKind.Oval, Math.PI * 20 * 10)]
-    // An even band inside a convex outline has the area of its length times the band, less π times the band squared; the oval's length is 96.884.
+    // An even band inside a convex outline has the area of its length times the band, less π times the band squared; the oval's length is
+    // 96.884.
     [InlineData(ShapeKind.Ring, (96.884 * 3) - (Math.PI * 9))]
     [InlineData(ShapeKind.Corner, (40 * 20) - (37 * 17))]
     [InlineData(ShapeKind.Border, ((40 * 20) - ((4 - Math.PI) * 25)) - ((34 * 14) - ((4 - Math.PI) * 4)))]

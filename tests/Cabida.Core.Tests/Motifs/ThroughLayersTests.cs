@@ -7,7 +7,9 @@ public class ThroughLayersTests
 {
     private static readonly FilmPly Gold = new("gold", 1), White = new("white", 1), Own = new("", 1);
 
-    /// <summary>A plate of 40 × 20 on no film of its own, a sheet of gold of 30 × 10 on it, and a hole of 4 × 4 through its middle.</summary>
+    /// <summary>
+    /// A plate of 40 × 20 on no film of its own, a sheet of gold of 30 × 10 on it, and a hole of 4 × 4 through its middle.
+    /// </summary>
     private static Motif Plate(ActsOn on, PartAction action, params FilmPly[] chosen) => Shapes.Motif(
         Shapes.Box("plate", 40, 20),
         Shapes.Box("sheet", 30, 10).At("plate") with { FilmId = "gold" },
