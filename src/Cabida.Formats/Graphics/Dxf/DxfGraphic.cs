@@ -27,6 +27,12 @@ internal static class DxfGraphic
             return GraphicFile.Fail(Phrase.Say($"{name:strong} {refused}"));
         }
 
+        // What closes by itself stays an outline of its own, whatever is joined.
+        if (GraphicFile.TooMany(name, walk.Wide.Count + walk.Chains.Count(c => c.Chain.Closed)) is { } alone)
+        {
+            return GraphicFile.Fail(alone);
+        }
+
         if (walk.Chains.Any(c => !IsFinite(c.Chain)))
         {
             return GraphicFile.Fail(Phrase.Say($"{name:strong} has coordinates that are no finite numbers."));

@@ -57,27 +57,52 @@ internal sealed record DxfTags(
 {
     private const int MostPairs = 12_000_000;
 
+    /// <summary>More different values are those of coordinates, which seldom come again.</summary>
+    private const int MostKnown = 4096;
+
+    /// <summary>The next line of a text, taken off it.</summary>
+    private static ReadOnlySpan<char> Line(ref ReadOnlySpan<char> rest)
+    {
+        var end = rest.IndexOf('\n');
+        var line = end < 0 ? rest : rest[..end];
+        rest = end < 0 ? [] : rest[(end + 1)..];
+        return line;
+    }
+
     /// <summary>Reads a file.</summary>
     public static Outcome<DxfTags> Read(string name, string text)
     {
-        var lines = text.Split('\n');
-        if (lines.Length > MostPairs)
+        var lines = text.AsSpan().Count('\n') + 1;
+        if (lines > MostPairs)
         {
-            return Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} has {lines.Length:#,0} lines, which is more than a drawing needs."));
+            return Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} has {lines:#,0} lines, which is more than a drawing needs."));
         }
 
+        // The same few values come again and again: each is one text.
+        var known = new HashSet<string>(StringComparer.Ordinal);
+        var bySpan = known.GetAlternateLookup<ReadOnlySpan<char>>();
+        var rest = text.AsSpan();
         var sections = new Dictionary<string, List<DxfEntity>>(StringComparer.Ordinal);
         List<DxfEntity>? section = null;
         var variables = new Dictionary<string, string>(StringComparer.Ordinal);
         var variable = "";
-        for (var i = 0; i + 1 < lines.Length; i += 2)
+        for (var i = 0; i + 1 < lines; i += 2)
         {
-            if (!int.TryParse(lines[i].AsSpan().Trim(), NumberStyles.Integer, CultureInfo.InvariantCulture, out var code))
+            if (!int.TryParse(Line(ref rest).Trim(), NumberStyles.Integer, CultureInfo.InvariantCulture, out var code))
             {
                 return Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} is damaged in line {i + 1}: a number is expected there."));
             }
 
-            var value = lines[i + 1].Trim();
+            var written = Line(ref rest).Trim();
+            if (!bySpan.TryGetValue(written, out var value))
+            {
+                value = written.ToString();
+                if (known.Count < MostKnown)
+                {
+                    known.Add(value);
+                }
+            }
+
             switch (code)
             {
                 case 0 when value is "SECTION" or "ENDSEC" or "EOF":
