@@ -36,7 +36,7 @@ public sealed class MakerPathTests : IDisposable
         page.Open("/motifs");
         page.Type("Name of the motif", "Name alone");
         page.Click("Start with a name");
-        page.Choose("Typeface", "Pacifico (script)");
+        page.Choose("Typeface", "Pacifico (upright script)");
         page.Click("Add a line");
         page.Saved();
 

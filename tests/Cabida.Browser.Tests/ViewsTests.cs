@@ -75,7 +75,7 @@ public sealed class ViewsTests : IDisposable
         page.ReadsSoon(".strip", "3 over");
         page.Press(".strip-piece:nth-child(6)");
         page.Press(".remedies button");
-        page.ReadsSoon(".strip", "10 fit 2 lack letters");
+        page.ReadsSoon(".strip", "12 fit");
         page.ReadsSoon("section[aria-label='Ink']", "27.5 mm");
         page.Click("Undo");
         page.ReadsSoon(".strip", "3 over");
