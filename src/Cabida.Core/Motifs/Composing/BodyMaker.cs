@@ -179,7 +179,8 @@ internal sealed class BodyMaker(
         return Box.Of(area) is { } box ? new PartBody(key, box, new FilmPly(part.FilmId, part.Ply), () => area)
         {
             Round = outline.Round is { } round ? new Circle(default, round.Radius - inset) : null,
-            IsSolid = isFrame && outline.Inset(inset + band, part.GroundHoles).IsEmpty,
+            // A frame has an opening beside the holes that it goes round.
+            IsSolid = isFrame && Outlines.PolygonsOf(area).Sum(p => p.NumInteriorRings) <= (part.GroundHoles ? outline.Area.NumInteriorRings : 0),
         }
         : null;
     }
