@@ -65,7 +65,7 @@ internal static class FormEndpoints
             }
 
             // Those of the letter, and what may be it: that says nothing of itself. All as the face has them.
-            var all = face.Glyphs.Where(g => string.IsNullOrEmpty(kind) || (kind == "forms" ? g.Known != GlyphKnown.Character : g.Known.ToString().Equals(kind, StringComparison.OrdinalIgnoreCase)))
+            var all = face.Glyphs.Where(g => kind != "forms" || g.Known != GlyphKnown.Character)
                 .Where(g => string.IsNullOrEmpty(letter) || g.Letter == letter || (g.Known == GlyphKnown.Not && (g.Name.Length == 0 || g.CodePoint != 0)))
                 .OrderBy(g => g.Letter != letter).ToList();
             return TypedResults.Ok(new GlyphPage(from, all.Count, [.. all.Skip(Math.Max(0, from)).Take(Math.Clamp(count, 1, MostOnPage)).Select(g => ViewOf(g, face))]));
@@ -76,11 +76,14 @@ internal static class FormEndpoints
     /// The forms of the letter of a line that starts at a place, each in the whole line, those that are used recently and often in
     /// front.
     /// </summary>
-    internal static async Task<LetterForms> FormsOf(LetteringLine line, int index, int start, Cabida.Store.Library library, InkCache cache, CancellationToken stop)
+    internal static async Task<LetterForms> FormsOf(
+        LetteringLine line, int index, int start, Cabida.Store.Library library, InkCache cache, CancellationToken stop)
     {
         var letter = line.LetterOf(start);
-        var used = (await library.All(DocumentKinds.Motif, stop)).SelectMany(m => m.Document.AllParts.OfType<LetteringPart>()
-            .SelectMany(p => p.Alternates.Where(a => a.FaceId.Length > 0 ? a.FaceId == line.Face.Info.Id : p.TypefaceId == line.Face.Info.Id)).Select(a => (Motif: m.Id, m.ChangedAt, Form: KeyOf(a))).Distinct())
+        bool IsOfFace(Alternate a, LetteringPart p) => (a.FaceId.Length > 0 ? a.FaceId : p.TypefaceId) == line.Face.Info.Id;
+        var used = (await library.All(DocumentKinds.Motif, stop))
+            .SelectMany(m => m.Document.AllParts.OfType<LetteringPart>().SelectMany(p => p.Alternates.Where(a => IsOfFace(a, p)))
+                .Select(a => (Motif: m.Id, m.ChangedAt, Form: KeyOf(a))).Distinct())
             .GroupBy(u => u.Form).ToDictionary(g => g.Key, g => (Uses: g.Count(), Last: g.Max(u => u.ChangedAt)));
         // What was chosen elsewhere stays while this letter's forms are tried; what is chosen for it is what the line has now.
         var others = line.Setting.Alternates.Where(a => !IsFor(a, letter, line.Text, index)).ToList();

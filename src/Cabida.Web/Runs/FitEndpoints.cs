@@ -93,7 +93,9 @@ internal static class FitEndpoints
             var with = part with { Alternates = [.. part.Alternates, .. own.Letters.Where(l => l.PartId == part.Id).Select(l => l.Form)] };
             var words = name.Words.Normalize(NormalizationForm.FormC);
             var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
-            var line = new LetteringLine(words, face, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates), cache);
+            // As the piece itself is set: with the face that stands in for lacking letters.
+            var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, ground.Faces);
+            var line = new LetteringLine(words, set, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates), cache);
             return TypedResults.Ok(await FormEndpoints.FormsOf(line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], library, cache, stop));
         }).WithName("GetPieceLetter");
 
