@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Runtime.InteropServices;
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 using HarfBuzzSharp;
 using SkiaSharp;
 
@@ -22,9 +23,9 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     private readonly Blob blob;
     private readonly Face face;
     private readonly Font font;
-    private readonly Lazy<GlyphCharacters> glyphCharacters;
-    private readonly Lazy<IReadOnlyList<GlyphForm>> glyphs;
-    private readonly Lazy<IReadOnlyList<(string Letter, string Family)>> namedForms;
+    private readonly Once<GlyphCharacters> glyphCharacters;
+    private readonly Once<IReadOnlyList<GlyphForm>> glyphs;
+    private readonly Once<IReadOnlyList<(string Letter, string Family)>> namedForms;
     private readonly double unitsPerEm;
 
     /// <summary>Opens a face.</summary>
@@ -201,7 +202,7 @@ public sealed class OpenTypeface : ITypeface, IDisposable
     /// <inheritdoc/>
     public void Dispose()
     {
-        if (glyphCharacters.IsValueCreated)
+        if (glyphCharacters.IsMade)
         {
             glyphCharacters.Value.Dispose();
         }

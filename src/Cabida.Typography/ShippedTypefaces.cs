@@ -1,6 +1,7 @@
 using System.Reflection;
 using System.Security.Cryptography;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 
 namespace Cabida.Typography;
 
@@ -67,8 +68,8 @@ public sealed class ShippedTypefaces : ITypefaces, IDisposable
     ];
 
     /// <summary>Each is opened when it is first asked for: those of large scripts take some megabytes.</summary>
-    private readonly Dictionary<string, Lazy<OpenTypeface>> faces =
-        Shipped.ToDictionary(s => s.Info.Id, s => new Lazy<OpenTypeface>(() => Load(s.File, s.Info)), StringComparer.Ordinal);
+    private readonly Dictionary<string, Once<OpenTypeface>> faces =
+        Shipped.ToDictionary(s => s.Info.Id, s => new Once<OpenTypeface>(() => Load(s.File, s.Info)), StringComparer.Ordinal);
 
     /// <inheritdoc/>
     public IReadOnlyList<TypefaceInfo> All { get; } = [.. Shipped.Select(s => s.Info)];
@@ -92,7 +93,7 @@ public sealed class ShippedTypefaces : ITypefaces, IDisposable
     /// <inheritdoc/>
     public void Dispose()
     {
-        foreach (var face in faces.Values.Where(f => f.IsValueCreated))
+        foreach (var face in faces.Values.Where(f => f.IsMade))
         {
             face.Value.Dispose();
         }
@@ -100,6 +101,7 @@ public sealed class ShippedTypefaces : ITypefaces, IDisposable
 
     private static OpenTypeface Load(string file, TypefaceInfo info)
     {
+        using var apart = Effort.Apart();
         using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream(file + ".ttf")
             ?? throw new InvalidOperationException($"{file}.ttf is not in the assembly.");
         var bytes = new byte[stream.Length];

@@ -48,6 +48,13 @@ public class DependencyTests
         (Types.InAssembly(Core).ShouldNot().HaveDependencyOnAny("System.IO", "System.Net", "Microsoft.EntityFrameworkCore", "Microsoft.AspNetCore").GetResult().FailingTypeNames ?? []).ShouldBeEmpty();
 
     [Fact]
+    public void Nothing_keeps_the_failure_of_one_who_asked_for_all_who_ask_after_them() =>
+        Outer.Append(Core).Append(typeof(Program).Assembly).SelectMany(a => a.GetTypes())
+            .SelectMany(t => t.GetFields(BindingFlags.Instance | BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
+            .Where(f => f.FieldType.ToString().Contains("System.Lazy", StringComparison.Ordinal))
+            .Select(f => $"{f.DeclaringType}.{f.Name} is to be a Once").ShouldBeEmpty();
+
+    [Fact]
     public void No_folder_is_a_place_for_leftovers() =>
         Outer.Append(Core).Append(typeof(Program).Assembly).SelectMany(a => a.GetTypes()).Select(t => t.Namespace ?? "")
             .ShouldNotContain(n => n.EndsWith(".Utils", StringComparison.Ordinal) || n.EndsWith(".Common", StringComparison.Ordinal) || n.EndsWith(".Helpers", StringComparison.Ordinal));

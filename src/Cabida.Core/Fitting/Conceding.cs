@@ -19,7 +19,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     private const double StepsPerPercent = 10;
 
     /// <summary>The sides that the piece is short of at the size of its set, before anything is conceded; where none is told, those it is centred between.</summary>
-    private readonly Lazy<ShortSides> shortSides = new(() =>
+    private readonly Once<ShortSides> shortSides = new(() =>
     {
         var set = setting.Set(setting.Own);
         if (setting.WantedScale(set) is not { } scale)

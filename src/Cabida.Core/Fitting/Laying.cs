@@ -1,6 +1,7 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
@@ -78,7 +79,7 @@ internal sealed class Laying
     /// <summary>A part bent; of rigid lettering each letter is moved whole.</summary>
     private PlacedPart Bent(PlacedPart part)
     {
-        var ink = new Lazy<IReadOnlyList<FilmInk>>(() => [.. InkOf(part)]);
+        var ink = new Once<IReadOnlyList<FilmInk>>(() => [.. InkOf(part)]);
         // A backing has no ink of its own; it is grown from what is bent.
         var box = part.Part is BackingPart ? part.Box : Box.Around(ink.Value.Select(i => i.Box).OfType<Box>()) ?? part.Box;
         return new PlacedPart(

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -13,7 +14,7 @@ public sealed class GroundOutline
 
     private const int BytesOfKey = 12;
 
-    private readonly Lazy<string> key;
+    private readonly Once<string> key;
 
     /// <summary>An outline.</summary>
     public GroundOutline(Polygon area)

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Type;
@@ -14,9 +15,9 @@ public sealed class FormedLine
     private readonly double sizeMm;
     private readonly LineForm form;
     private readonly InkCache cache;
-    private readonly Lazy<RoundLine?> round;
-    private readonly Lazy<IReadOnlyList<LetterInk>> letters;
-    private readonly Lazy<Area> ink;
+    private readonly Once<RoundLine?> round;
+    private readonly Once<IReadOnlyList<LetterInk>> letters;
+    private readonly Once<Area> ink;
 
     /// <summary>Forms a line.</summary>
     public FormedLine(LetteringLine line, double sizeMm, LineForm form, InkCache cache)

@@ -31,6 +31,14 @@ public sealed class Effort
         return new Ending(outer);
     }
 
+    /// <summary>Work for everyone, that neither counts for the one who happened to ask first nor ends when that one goes.</summary>
+    public static IDisposable Apart()
+    {
+        var outer = Current.Value;
+        Current.Value = null;
+        return new Ending(outer);
+    }
+
     /// <summary>Spends steps before they are done.</summary>
     /// <exception cref="NotWorkableException">There are not so many left.</exception>
     /// <exception cref="OperationCanceledException">The work is not wanted any more.</exception>

@@ -8,6 +8,7 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 
 namespace Cabida.Web.Runs;
 
@@ -45,8 +46,8 @@ internal static class RunGrounds
     private static MarginSteps MarginsOf(Blank blank, string size, LaidZone laid)
     {
         double Read(TypedLength t) => t.OrZero(LengthRange.Margin).Millimetres;
-        var (spec, m, zones) = (laid.Spec, laid.Spec.Margins, new ConcurrentDictionary<SideInsets, Lazy<Zone?>>());
-        return new MarginSteps(new SideInsets(Read(m.Left), Read(m.Right), Read(m.Bottom), Read(m.Top)), insets => zones.GetOrAdd(insets, by => new Lazy<Zone?>(() =>
+        var (spec, m, zones) = (laid.Spec, laid.Spec.Margins, new ConcurrentDictionary<SideInsets, Once<Zone?>>());
+        return new MarginSteps(new SideInsets(Read(m.Left), Read(m.Right), Read(m.Bottom), Read(m.Top)), insets => zones.GetOrAdd(insets, by => new Once<Zone?>(() =>
         {
             var cut = spec with { Margins = new ZoneMargins(TypedLength.Mm(by.Top), TypedLength.Mm(by.Bottom), TypedLength.Mm(by.Left), TypedLength.Mm(by.Right)) };
             return BlankSheet.Of(blank with { Zones = [cut] }).SizeOf(size).ZoneOf(cut.Id)?.ZoneInPlaceOf(laid);

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using Cabida.Core.Fitting;
 using Cabida.Core.Runs;
+using Cabida.Core.Wording;
 
 namespace Cabida.Web.Runs;
 
@@ -13,13 +14,13 @@ internal sealed class SetScales
 {
     private const int MostKept = 50_000;
     private readonly ConcurrentDictionary<string, double?> own = new(StringComparer.Ordinal);
-    private readonly ConditionalWeakTable<ReadRun, Lazy<double?>> runs = [];
+    private readonly ConditionalWeakTable<ReadRun, Once<double?>> runs = [];
 
     /// <summary>The scale for a run; null when nothing is equal across its set.</summary>
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="key">Tells a piece of it apart by all that its own scale depends on.</param>
     public double? Of(ReadRun run, Func<Piece, string> key) =>
-        SetScale.Matters(run.Ground!) ? runs.GetValue(run, r => new Lazy<double?>(() => Least(r, key))).Value : null;
+        SetScale.Matters(run.Ground!) ? runs.GetValue(run, r => new Once<double?>(() => Least(r, key))).Value : null;
 
     private double? Least(ReadRun run, Func<Piece, string> key)
     {

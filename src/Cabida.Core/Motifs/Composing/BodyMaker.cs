@@ -1,6 +1,7 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 
 namespace Cabida.Core.Motifs;
 
@@ -243,7 +244,7 @@ internal sealed class BodyMaker(
         }
 
         var (copies, result) = RepeatLayout.Of(group.Repeat, one, scales, ground);
-        var once = new Lazy<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, cache, failing));
+        var once = new Once<IReadOnlyList<FilmInk>>(() => FilmLayers.Of(inner, scales, cache, failing));
         var boxes = copies.All(c => c.KeepsBoxes) ? copies.Select(c => c.Of(one)) : once.Value.SelectMany(i => copies.Select(c => i.Moved(c).Box)).OfType<Box>();
         if (Box.Around(boxes) is not { } all)
         {

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Motifs;
@@ -11,8 +12,8 @@ public readonly record struct FilmPly(string FilmId, int Ply);
 /// <summary>An area as it was worked out once, and where it stands: what is only moved or scaled is never worked out again.</summary>
 public sealed class PlacedInk
 {
-    private readonly Lazy<Area> placed;
-    private readonly Lazy<Box?> box;
+    private readonly Once<Area> placed;
+    private readonly Once<Box?> box;
 
     /// <summary>An area in its place.</summary>
     /// <param name="key">Tells it apart from any other area; empty for one that nobody will ask for again.</param>
@@ -47,7 +48,7 @@ public sealed class PlacedInk
 /// <summary>Ink of one film: pieces of which none touches another.</summary>
 public sealed class FilmInk
 {
-    private readonly Lazy<Area> ink;
+    private readonly Once<Area> ink;
 
     /// <summary>Ink of pieces that do not touch.</summary>
     public FilmInk(FilmPly film, IReadOnlyList<PlacedInk> pieces)

@@ -3,6 +3,7 @@ using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -25,7 +26,7 @@ internal sealed class GraphicInk
     private readonly GraphicOutlines graphic;
     private readonly List<(int Index, GraphicPiece Piece, FilmPly? Film)> kept;
     private readonly List<FilmPly> films;
-    private readonly Lazy<string> content;
+    private readonly Once<string> content;
 
     /// <summary>Takes what is kept of a graphic.</summary>
     public GraphicInk(GraphicPart part, GraphicOutlines graphic, InkCache cache)

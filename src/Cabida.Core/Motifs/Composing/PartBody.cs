@@ -1,5 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Motifs;
@@ -7,7 +8,7 @@ namespace Cabida.Core.Motifs;
 /// <summary>A part drawn at a scale in coordinates of its own. Its box is known at once, its ink only when asked for.</summary>
 public sealed class PartBody
 {
-    private readonly Lazy<IReadOnlyList<FilmInk>> ink;
+    private readonly Once<IReadOnlyList<FilmInk>> ink;
 
     /// <summary>A body.</summary>
     /// <param name="key">Tells apart bodies that could differ.</param>
