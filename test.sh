@@ -19,7 +19,9 @@ fi
 passed=0
 failed=0
 log=$(mktemp)
-trap 'rm -f "$log"' EXIT
+logs=$(mktemp -d)
+browser=""
+trap '[ -z "$browser" ] || kill "$browser" 2> /dev/null; rm -rf "$log" "$logs"' EXIT
 
 # A check counts as one test; its output is shown when it fails.
 check() {
@@ -36,22 +38,28 @@ check "tests build" dotnet build Cabida.slnx -c Release --nologo -v quiet
 check "C# is formatted" dotnet format Cabida.slnx --verify-no-changes --no-restore --exclude src/Cabida.Store/Migrations
 check "TypeScript is clean" npm --prefix web run --silent lint
 
-# Adds up the counts that a test run prints, per project.
-run_project() {
-  local project=$1
-  dotnet test "$project" -c Release --no-build --nologo -v quiet --logger "console;verbosity=minimal" 2>&1 | tee "$log"
+# Runs the tests of a project; what they print is shown when asked for.
+run_project() { dotnet test "tests/Cabida.$1.Tests" -c Release --no-build --nologo -v quiet --logger "console;verbosity=minimal" > "$logs/$1" 2>&1; }
+
+# Shows what a project's tests printed and adds up their counts.
+count() {
+  cat "$logs/$1"
   local line p f
-  line=$(grep -E '(Passed|Failed)!  - Failed: ' "$log" | tail -1)
+  line=$(grep -E '(Passed|Failed)!  - Failed: ' "$logs/$1" | tail -1)
   if [ -z "$line" ]; then
-    failed=$((failed + 1)); echo "FAILED  $project gave no result"; return
+    failed=$((failed + 1)); echo "FAILED  the tests of $1 gave no result"; return
   fi
   f=$(sed -E 's/.*Failed: +([0-9]+).*/\1/' <<< "$line")
   p=$(sed -E 's/.*Passed: +([0-9]+).*/\1/' <<< "$line")
   passed=$((passed + p)); failed=$((failed + f))
 }
 
-for project in Core Typography Formats Devices Store Architecture Web Browser; do
-  run_project "tests/Cabida.$project.Tests"
+# The browser is waited for much of the time, and never by the clock: its tests run beside all the others.
+run_project Browser &
+browser=$!
+for project in Core Typography Formats Devices Store Architecture Web; do
+  run_project "$project"
+  count "$project"
 done
 
 if (cd web && npx vitest run --reporter=json --outputFile="$log" > /dev/null 2>&1) || [ -s "$log" ]; then
@@ -60,6 +68,10 @@ if (cd web && npx vitest run --reporter=json --outputFile="$log" > /dev/null 2>&
 else
   failed=$((failed + 1)); echo "FAILED  the front end's own tests gave no result"
 fi
+
+wait "$browser"
+browser=""
+count Browser
 
 echo "$passed passed, $failed failed"
 [ "$failed" = 0 ]
