@@ -25,11 +25,14 @@ internal sealed class BlockFace : ITypeface, ITypefaces
 
     public IReadOnlyList<(string Letter, string Family)> NamedForms { get; } = [("H", "end"), ("q", "end")];
 
-    /// <summary>H and q have forms with tails, T and t; H another one, W, in a row without names.</summary>
+    /// <summary>
+    /// H and q have forms with tails, T and t; H another one, W, in a row without names, and o its tail in the second row of tails.
+    /// </summary>
     public IReadOnlyList<GlyphForm> Glyphs { get; } =
     [
         new('H', "H", 'H', "H", "", GlyphKnown.Character), new('q', "q", 'q', "q", "", GlyphKnown.Character), new('o', "o", 'o', "o", "", GlyphKnown.Character),
-        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName), new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
+        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName), new('O', "o.end2", 0, "o", "end2", GlyphKnown.ByName),
+        new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
     ];
 
     public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead)

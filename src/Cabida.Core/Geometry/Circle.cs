@@ -15,6 +15,13 @@ public readonly record struct Circle(PlanePoint Middle, double Radius)
         return new(default, Math.Sqrt(area.Coordinates.Max(c => (c.X * c.X) + (c.Y * c.Y))));
     }
 
+    /// <summary>The smallest circle about the origin that holds a box.</summary>
+    public static Circle AboutOrigin(Box box)
+    {
+        var (x, y) = (Math.Max(Math.Abs(box.MinX), Math.Abs(box.MaxX)), Math.Max(Math.Abs(box.MinY), Math.Abs(box.MaxY)));
+        return new(default, Math.Sqrt((x * x) + (y * y)));
+    }
+
     /// <summary>
     /// The circle with its place changed; turns, moves and mirrorings keep its size, another change of scale the mean of it.
     /// </summary>
@@ -24,9 +31,5 @@ public readonly record struct Circle(PlanePoint Middle, double Radius)
     public bool Holds(Circle other) => Middle.To(other.Middle) + other.Radius <= Radius + Slack;
 
     /// <summary>Whether all of a box lies in it.</summary>
-    public bool Holds(Box box)
-    {
-        var (dx, dy) = (Math.Max(box.MaxX - Middle.X, Middle.X - box.MinX), Math.Max(box.MaxY - Middle.Y, Middle.Y - box.MinY));
-        return Math.Sqrt((dx * dx) + (dy * dy)) <= Radius + Slack;
-    }
+    public bool Holds(Box box) => AboutOrigin(box.Moved(-Middle.X, -Middle.Y)).Radius <= Radius + Slack;
 }

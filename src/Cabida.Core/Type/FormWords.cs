@@ -114,23 +114,32 @@ public static class FormWords
 
     /// <summary>What a face calls a kind of form, in words: <c>end2</c> is “with tail, 2”.</summary>
     /// <param name="family">The family of glyphs.</param>
-    public static string OfFamily(string family)
+    public static string OfFamily(string family) => Parted(family) is var (kind, number) && number > 1
+        ? string.Create(CultureInfo.InvariantCulture, $"{kind}, {number}") : kind;
+
+    /// <summary>Whether two families are of one kind, so that a letter may take its form from either: <c>end</c> and <c>end2</c>.</summary>
+    public static bool AreOfOneKind(string family, string other) => Parted(family).Kind == Parted(other).Kind;
+
+    /// <summary>Which of its kind a family is, from 1.</summary>
+    internal static int NumberOf(string family) => Parted(family).Number;
+
+    private static (string Kind, int Number) Parted(string family)
     {
         ArgumentNullException.ThrowIfNull(family);
         if (family.StartsWith("set-", StringComparison.Ordinal))
         {
-            return $"extra row {family[4..]}";
+            // Nothing says that two such rows are alike.
+            return ($"extra row {family[4..]}", 1);
         }
 
         if (family.Length == 4 && Of(family, 1) is var known && known != "another form")
         {
-            return known;
+            return (known, 1);
         }
 
         var name = family.TrimEnd("0123456789".ToCharArray());
-        var number = family[name.Length..].TrimStart('0');
         var words = name.Length == 0 ? "alternate" : Words.GetValueOrDefault(name.TrimEnd('.', '_', '-'), $"“{name}”");
-        return number.Length > 0 && number != "1" ? $"{words}, {number}" : words;
+        return (words, int.TryParse(family[name.Length..], NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? Math.Max(1, number) : 1);
     }
 
     /// <summary>Whether a family or tag is a letter that ends in a tail.</summary>

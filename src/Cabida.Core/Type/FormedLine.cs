@@ -145,7 +145,7 @@ public sealed class FormedLine
             {
                 // A gap between strengthened outlines is narrower by twice what they grow.
                 var apart = form.Joins == LetterJoins.KeptApart
-                    ? LetterProfiles.Between(Outlines.Grown(set[i - 1].Ink, form.JoinBy + (2 * form.Grow), Tolerances.Ink), set[i].Ink)
+                    ? LetterProfiles.Between(set[i - 1].Ink, set[i].Ink, form.JoinBy + (2 * form.Grow))
                     : (gaps[i - 1] * sizeMm * form.Wider) + form.JoinBy - (2 * form.Grow);
                 moved += apart is not { } a ? 0 : form.Joins == LetterJoins.KeptApart ? Math.Max(0, -a) : -Math.Max(0, a);
             }

@@ -53,9 +53,10 @@ public static class LetterRules
         var form = rule with { Scope = AlternateScope.Place, Letter = letter, Words = text, Index = index };
         if (rule.Feature.Length == 0)
         {
-            // The glyph that was chosen is one letter's; the others have theirs in the same row of the face.
-            var own = rule.FaceId != face.Info.Id ? 0 : rule.Letter == letter && rule.Glyph > 0 ? rule.Glyph
-                : (int)(face.Glyphs.FirstOrDefault(g => g.Letter == letter && g.Family == rule.Family && rule.Family.Length > 0)?.Glyph ?? 0);
+            // The glyph that was chosen is one letter's; the others have theirs in the same row of the face, or in another of its kind.
+            var own = rule.FaceId != face.Info.Id ? 0 : rule.Letter == letter && rule.Glyph > 0 ? rule.Glyph : rule.Family.Length == 0 ? 0
+                : (int)(face.Glyphs.Where(g => g.Letter == letter && g.Family.Length > 0 && FormWords.AreOfOneKind(g.Family, rule.Family))
+                    .OrderBy(g => g.Family != rule.Family).ThenBy(g => FormWords.NumberOf(g.Family)).FirstOrDefault()?.Glyph ?? 0);
             return form with { Glyph = own, IsLacking = own == 0 };
         }
 

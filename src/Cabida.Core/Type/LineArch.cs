@@ -1,6 +1,8 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Utilities;
+using NetTopologySuite.Operation.Distance;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Type;
@@ -28,29 +30,25 @@ public static class LineArch
         for (var round = 0; ; round++)
         {
             var bent = Bent(along, form);
-            if (form.Joins != LetterJoins.KeptApart || round == MostRounds)
-            {
-                return bent;
-            }
-
             var (moved, apart) = (0.0, form.JoinBy + (2 * form.Grow));
-            for (var i = 1; i < along.Count; i++)
+            for (var i = 1; form.Joins == LetterJoins.KeptApart && round < MostRounds && i < along.Count; i++)
             {
                 // Words have their room between them; it is looked at, too, since a steep arch can use it up.
-                var lacks = bent[i - 1].Ink.EnvelopeInternal.Distance(bent[i].Ink.EnvelopeInternal) >= apart ? 0 : apart - bent[i - 1].Ink.Distance(bent[i].Ink);
+                var lacks = bent[i - 1].EnvelopeInternal.Distance(bent[i].EnvelopeInternal) >= apart ? 0 : apart - IndexedFacetDistance.Distance(bent[i - 1], bent[i]);
                 moved += lacks > 0 ? lacks + Precision : 0;
                 along[i] = along[i] with { Ink = Outlines.Moved(along[i].Ink, Motion.Move(moved, 0)) };
             }
 
             if (moved == 0)
             {
-                return bent;
+                return [.. along.Select((l, i) => l with { Ink = ReferenceEquals(bent[i], l.Ink) ? l.Ink : Overlay.Sound(bent[i]) })];
             }
         }
     }
 
-    private static List<LetterInk> Bent(List<LetterInk> along, LineForm form) => Box.Around(along.Select(l => Box.Of(l.Ink)!.Value)) is { } box
-        ? [.. along.Select(l => l with { Ink = Bent(l.Ink, box, form.ArchTop, form.ArchBottom) })] : along;
+    /// <summary>The outlines of letters bent together, not yet made sound.</summary>
+    private static List<Area> Bent(List<LetterInk> along, LineForm form) => Box.Around(along.Select(l => Box.Of(l.Ink)!.Value)) is { } box
+        ? [.. along.Select(l => Raised(l.Ink, box, form.ArchTop, form.ArchBottom))] : [];
 
     /// <summary>How much of an arch is kept: beyond half a circle an edge would no longer have one height at each place.</summary>
     /// <param name="box">The box of the whole line before it is bent.</param>
@@ -65,6 +63,12 @@ public static class LineArch
     public static Area Bent(Area area, Box box, double top, double bottom)
     {
         ArgumentNullException.ThrowIfNull(area);
+        // Steep arches can fold the outline over itself where it is divided coarsely.
+        return Raised(area, box, top, bottom) is var bent && ReferenceEquals(bent, area) ? area : Overlay.Sound(bent);
+    }
+
+    private static Area Raised(Area area, Box box, double top, double bottom)
+    {
         if (area.IsEmpty || box.Width <= 0 || box.Height <= 0 || (top == 0 && bottom == 0))
         {
             return area;
@@ -73,9 +77,9 @@ public static class LineArch
         // A chord of length c on a circle of radius r leaves it by c²/8r; the smaller radius of the two arcs decides.
         var rise = Math.Max(Math.Abs(Kept(box, top)), Math.Abs(Kept(box, bottom)));
         var radius = ((box.Width * box.Width / 4) + (rise * rise)) / (2 * rise);
-        var bent = GeometryTransform(NetTopologySuite.Densify.Densifier.Densify(area, Math.Sqrt(8 * radius * Tolerances.Ink)));
-        // Steep arches can fold the outline over itself where it is divided coarsely.
-        return Overlay.Sound(bent);
+        var divided = NetTopologySuite.Densify.Densifier.Densify(area, Math.Sqrt(8 * radius * Tolerances.Ink));
+        Effort.Spend(20L * divided.NumPoints);
+        return GeometryTransform(divided);
 
         Area GeometryTransform(Area flat) => new Mover(p =>
         {

@@ -11,6 +11,14 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace Cabida.Web.Typefaces;
 
+/// <summary>A typeface as it is chosen by name: what is known of it before it is opened.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Script">The script it is made for, beside Latin; empty for Latin alone.</param>
+/// <param name="Added">Whether the maker added it.</param>
+internal sealed record TypefaceName(string Id, string Name, string Kind, string Script, bool Added);
+
 /// <summary>A typeface with words set in it, one em being 100 high; y up.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Name">Its name.</param>
@@ -37,8 +45,11 @@ internal static class TypefaceEndpoints
     public static void MapTypefaces(this RouteGroupBuilder api)
     {
         var typefaces = api.MapGroup("/typefaces").WithTags("Stock");
-        typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, bool? namesOnly, LibraryTypefaces faces, InkCache cache) =>
-            TypedResults.Ok(namesOnly == true ? faces.All.Select(NameOf).ToList() : [.. faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache))])).WithName("ListTypefaces");
+        typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, LibraryTypefaces faces, InkCache cache) =>
+            TypedResults.Ok(faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache)).ToList())).WithName("ListTypefaces");
+
+        typefaces.MapGet("/names", Ok<List<TypefaceName>> (LibraryTypefaces faces) =>
+            TypedResults.Ok(faces.All.Select(f => new TypefaceName(f.Id, f.Name, f.Kind, f.Script, f.Added)).ToList())).WithName("ListTypefaceNames");
 
         typefaces.MapPost("", async Task<Results<Ok<List<TypefaceView>>, ProblemHttpResult>> (
             string name, HttpRequest request, AddedTypefaces store, LibraryTypefaces faces, InkCache cache, CancellationToken stop) =>
@@ -90,16 +101,14 @@ internal static class TypefaceEndpoints
             faces.LicenceOf(id) is { } text ? TypedResults.Text(text.Length > 0 ? text : "The file says nothing of a licence. Ask where you got it.") : TypedResults.NotFound()).WithName("GetLicence");
     }
 
-    /// <summary>What is known of a face before it is opened: enough to choose it by name.</summary>
-    private static TypefaceView NameOf(TypefaceInfo info) => new(info.Id, info.Name, info.Kind, info.Script, [], [], info.Added, "", null, true);
-
     private static TypefaceView ViewOf(TypefaceInfo info, string? words, string? letters, LibraryTypefaces faces, InkCache cache)
     {
         var face = faces.Find(info.Id)!;
         var sample = string.IsNullOrWhiteSpace(words) ? info.Sample.Length > 0 ? info.Sample : SampleWord : words.Length > LongestSample ? words[..LongestSample] : words;
         var ink = new LetteringLine(sample, face, LineSetting.Plain, cache).InkAt(SampleSize);
+        var lacks = string.IsNullOrEmpty(letters) ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters);
         return new TypefaceView(
-            info.Id, info.Name, info.Kind, info.Script, TypefaceTraits.Of(face), string.IsNullOrEmpty(letters) ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters),
+            info.Id, info.Name, info.Kind, info.Script, TypefaceTraits.Of(face), lacks,
             info.Added, SvgPath.Of(ink, Tolerances.File), Box.Of(ink), faces.LicenceOf(info.Id) is { Length: > 0 });
     }
 

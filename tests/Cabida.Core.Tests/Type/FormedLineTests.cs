@@ -52,6 +52,9 @@ public class FormedLineTests
         Of("HqqH", own).Select(a => (a.Index, a.Glyph)).ShouldBe([(3, 'W'), (0, 'T')]);
         // In another face the number of a glyph means something else.
         LetterRules.On([rules[0] with { FaceId = "other", Glyph = 7 }], "HH", [(0, 2)], new BlockFace()).Single().Glyph.ShouldBe(0);
+        // A letter that is not in the row takes its form from another of that kind, but not from just any row.
+        Of("Ho").Select(a => a.Glyph).ShouldBe([(int)'T', 'O']);
+        LetterRules.On([rules[0] with { Family = "set-2" }], "Ho", [(0, 2)], new BlockFace()).Single().Glyph.ShouldBe(0);
         // Punctuation ends no name.
         Of("Hq.").Select(a => a.Index).ShouldBe([0, 1]);
     }

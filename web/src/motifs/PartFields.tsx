@@ -15,7 +15,7 @@ export interface PartFieldsProps {
   part: Part;
   motif: Motif;
   first: boolean;
-  typefaces: readonly Schemas['TypefaceView'][];
+  typefaces: readonly Schemas['TypefaceName'][];
   films: readonly Schemas['FilmView'][];
   set: readonly Schemas['SetPartView'][];
   problems: readonly Schemas['MotifProblem'][];

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
+import { useTypefaceNames } from '../api/useTypefaceNames';
 import { GraphicDialog } from './GraphicDialog';
 import { PartRow } from './PartRow';
 import type { Section } from './sections';
@@ -19,7 +20,7 @@ interface Props {
 
 /** The parts of a motif as rows, first at the top; the open one shows its fields. */
 export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter }: Props) {
-  const typefaces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
+  const typefaces = useTypefaceNames();
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const fresh = useQuery({ queryKey: ['fresh-parts'], queryFn: () => answer(api.GET('/api/motifs/fresh-parts')), staleTime: Infinity });
   const [section, setSection] = useState<Section>('words');
@@ -51,7 +52,7 @@ export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter 
           {...ends(motif.parts, part.id)}
           open={chosen === part.id}
           marked={live.includes(part.id)}
-          typefaces={typefaces.data ?? []}
+          typefaces={typefaces}
           films={films.data ?? []}
           set={view.parts}
           problems={view.problems.filter((p) => p.partId === part.id)}

@@ -27,8 +27,8 @@ export function found(faces: readonly Face[], wanted: Wanted, favourites: readon
 export const among = (faces: readonly Face[], of: (f: Face) => readonly string[]): string[] => [...new Set(faces.flatMap(of))].filter((v) => v !== '');
 
 /** Faces by kind, each kind with its faces, in their order; those for another script under its name. */
-export function byKind(faces: readonly Face[]): [string, Face[]][] {
-  const groups = new Map<string, Face[]>();
+export function byKind<F extends Schemas['TypefaceName']>(faces: readonly F[]): [string, F[]][] {
+  const groups = new Map<string, F[]>();
   for (const f of faces) {
     const group = f.added ? 'added' : f.script || f.kind;
     groups.set(group, [...(groups.get(group) ?? []), f]);

@@ -262,7 +262,7 @@ internal sealed class BodyMaker(
             Round = (group.Repeat.Kind switch
             {
                 RepeatKind.None => Roundness.OfAll(inner),
-                RepeatKind.Ring => new Circle(default, copies.Max(c => Roundness.Reach(c.Of(one)))),
+                RepeatKind.Ring => copies.Select(c => Circle.AboutOrigin(c.Of(one))).MaxBy(c => c.Radius),
                 _ => (Circle?)null,
             })?.Moved(toMiddle),
             Inner = [.. inner.Select(p => p.Then(copies[0]).Then(toMiddle))],

@@ -12,9 +12,6 @@ internal static class Roundness
     public static Circle? OfAll(IReadOnlyList<PlacedPart> parts) =>
         Largest(parts) is { } circle && parts.All(p => p.Round is { } own ? circle.Holds(own) : circle.Holds(p.Box)) ? circle : null;
 
-    /// <summary>How far a box reaches from the origin.</summary>
-    public static double Reach(Box box) => Math.Sqrt(Math.Pow(Math.Max(Math.Abs(box.MinX), Math.Abs(box.MaxX)), 2) + Math.Pow(Math.Max(Math.Abs(box.MinY), Math.Abs(box.MaxY)), 2));
-
     /// <summary>
     /// The middle of a part that stands by itself, as on its ground. A few letters on the top of a large circle are no ring: their
     /// circle counts only once they reach round its middle, or stand on something round themselves.

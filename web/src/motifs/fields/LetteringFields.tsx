@@ -16,7 +16,7 @@ const STRETCHES = [['none', 'as it is'], ['toWidth', 'widened to'], ['toHeight',
 
 interface Props extends FieldsOf<Lettering> {
   motif: Motif;
-  typefaces: readonly Schemas['TypefaceView'][];
+  typefaces: readonly Schemas['TypefaceName'][];
   section: Section;
   /** The line as it is drawn. */
   drawn?: Schemas['SetPartView'];

@@ -5,7 +5,7 @@ import { useFavourites } from '../../stock/favourites';
 
 interface Props {
   value: string;
-  typefaces: readonly Schemas['TypefaceView'][];
+  typefaces: readonly Schemas['TypefaceName'][];
   wrong?: boolean;
   onChange: (id: string) => void;
 }

@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useTypefaceNames } from '../../api/useTypefaceNames';
 import { Check, NumberField } from '../../motifs/fields/Choice';
 import { LengthField } from '../../units/LengthField';
 import { typedAs } from '../../units/units';
@@ -21,7 +21,7 @@ interface Props {
 
 /** What is set by hand for one piece, on whichever side of it. It stays when the list, the blank or the motif changes. */
 export function ByHandCard({ id, piece, side: first, run }: Props) {
-  const faces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
+  const faces = useTypefaceNames();
   const [open, setOpen] = useState(false);
   const [wanted, setWanted] = useState(first);
   const { document, edit } = run;
@@ -51,7 +51,7 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
           <label>Typeface
             <Form.Select size="sm" value={own.typefaceId} onChange={(e) => set({ typefaceId: e.target.value })}>
               <option value="">the motif’s</option>
-              {faces.data?.map((f) => <option key={f.id} value={f.id}>{f.name}</option>)}
+              {faces.map((f) => <option key={f.id} value={f.id}>{f.name}</option>)}
             </Form.Select>
           </label>
           <label>On two lines

@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
-import { answer, api, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
+import { useTypefaceNames } from '../../api/useTypefaceNames';
 import { NumberField } from '../../motifs/fields/Choice';
 import { LengthField } from '../../units/LengthField';
 import type { RunDocument } from '../useRun';
@@ -11,7 +11,7 @@ const KINDS: readonly (readonly [Schemas['ConcessionKind'], string])[] = [['clos
 
 /** What is done for names that do not fit at the size of the set, in the maker's order. */
 export function ConcessionsCard({ run }: { run: RunDocument }) {
-  const faces = useQuery({ queryKey: ['typefaces', 'names'], queryFn: () => answer(api.GET('/api/typefaces', { params: { query: { namesOnly: true } } })), staleTime: Infinity });
+  const faces = useTypefaceNames();
   const { document, view, edit } = run;
   if (!document || !view) return null;
   const list = document.concessions;
@@ -24,7 +24,7 @@ export function ConcessionsCard({ run }: { run: RunDocument }) {
     set(moved);
   };
   const left = KINDS.filter(([k]) => k === 'face' || !list.some((c) => c.kind === k));
-  const narrow = faces.data?.find((f) => f.kind === 'condensed')?.id ?? faces.data?.[0]?.id ?? '';
+  const narrow = (faces.find((f) => f.kind === 'condensed') ?? faces[0])?.id ?? '';
   return (
     <section className="card" aria-label="Names that resist">
       <h2>Names that resist</h2>
@@ -35,7 +35,7 @@ export function ConcessionsCard({ run }: { run: RunDocument }) {
         {list.map((c, i) => (
           <li key={i}>
             <span className="concession-name">{KINDS.find(([k]) => k === c.kind)?.[1]}</span>
-            <Limit concession={c} echo={view.leastMargins[i]} faces={faces.data ?? []} onChange={(to) => change(i, to)} />
+            <Limit concession={c} echo={view.leastMargins[i]} faces={faces} onChange={(to) => change(i, to)} />
             <span className="part-deeds">
               <button type="button" className="quiet" aria-label={`Earlier: ${c.kind}`} disabled={i === 0} onClick={() => move(i, -1)}>↑</button>
               <button type="button" className="quiet" aria-label={`Later: ${c.kind}`} disabled={i === list.length - 1} onClick={() => move(i, 1)}>↓</button>
@@ -54,7 +54,7 @@ export function ConcessionsCard({ run }: { run: RunDocument }) {
   );
 }
 
-function Limit({ concession: c, echo, faces, onChange }: { concession: Concession; echo?: Schemas['LengthEcho']; faces: readonly Schemas['TypefaceView'][]; onChange: (to: Partial<Concession>) => void }) {
+function Limit({ concession: c, echo, faces, onChange }: { concession: Concession; echo?: Schemas['LengthEcho']; faces: readonly Schemas['TypefaceName'][]; onChange: (to: Partial<Concession>) => void }) {
   switch (c.kind) {
     case 'closeUp':
       return <NumberField label="by at most, % of an em" value={c.percent} step={0.5} min={0} max={30} onChange={(percent) => onChange({ percent })} />;
