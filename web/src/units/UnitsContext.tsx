@@ -1,15 +1,12 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
-import type { Units } from './units';
+import { keptUnits, USUAL, type Units } from './units';
 
 const KEPT = 'cabida.units';
-const UnitsContext = createContext<{ units: Units; choose: (units: Units) => void }>({ units: { unit: 'mm', fraction: 16 }, choose() {} });
+const UnitsContext = createContext<{ units: Units; choose: (units: Units) => void }>({ units: USUAL, choose() {} });
 
 /** Each person's choice stays on their machine. */
 export function UnitsProvider({ children }: { children: ReactNode }) {
-  const [units, setUnits] = useState<Units>(() => {
-    const kept = localStorage.getItem(KEPT);
-    return kept ? (JSON.parse(kept) as Units) : { unit: 'mm', fraction: 16 };
-  });
+  const [units, setUnits] = useState<Units>(() => keptUnits(localStorage.getItem(KEPT)));
   const value = useMemo(() => ({
     units,
     choose: (chosen: Units) => {

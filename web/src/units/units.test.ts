@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { figure, length } from './units';
+import { figure, keptUnits, length, USUAL } from './units';
 
 describe('lengths as they are shown', () => {
   it('shows millimetres to a tenth, and never minus nothing', () => {
@@ -15,5 +15,12 @@ describe('lengths as they are shown', () => {
     expect(figure(25.4 / 32, { unit: 'in', fraction: 32 })).toBe('1/32');
     expect(figure(-25.4 / 2, { unit: 'in', fraction: 8 })).toBe('−1/2');
     expect(figure(-0.1, { unit: 'in', fraction: 8 })).toBe('0');
+  });
+});
+
+describe('the choice that was kept', () => {
+  it('is taken as it was kept, or is the usual where it cannot be read', () => {
+    expect(keptUnits('{"unit":"in","fraction":0}')).toEqual({ unit: 'in', fraction: 0 });
+    for (const odd of [null, '', '{', 'null', '7', '{"unit":"inch","fraction":8}', '{"unit":"in","fraction":7}', '{"unit":"in"}']) expect(keptUnits(odd)).toEqual(USUAL);
   });
 });

@@ -9,6 +9,20 @@ export interface Units {
 
 const MM_PER_INCH = 25.4;
 
+/** How lengths are shown until somebody chooses. */
+export const USUAL: Units = { unit: 'mm', fraction: 16 };
+
+/** What was chosen, as it was kept; the usual where that cannot be read. */
+export function keptUnits(kept: string | null): Units {
+  try {
+    const { unit, fraction } = JSON.parse(kept ?? '') as Partial<Units>;
+    const part = ([0, 8, 16, 32] as const).find((f) => f === fraction);
+    return (unit === 'mm' || unit === 'in') && part !== undefined ? { unit, fraction: part } : USUAL;
+  } catch {
+    return USUAL;
+  }
+}
+
 /** The figure alone, without its unit. */
 export function figure(mm: number, units: Units, digits = 1): string {
   if (units.unit === 'mm') return fixed(mm, digits);
