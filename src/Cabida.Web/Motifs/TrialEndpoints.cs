@@ -9,6 +9,7 @@ using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Inks;
+using Cabida.Web.Runs;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Motifs;
@@ -18,7 +19,7 @@ internal sealed record TriedNameView(string Name, IReadOnlyList<InkView> Inks, B
 
 /// <summary>A face tried on names, with the facts that decide.</summary>
 internal sealed record TriedFaceView(
-    string TypefaceId, IReadOnlyList<TriedNameView> Names, double LetterHeight, double? ThinnestStroke, double? SmallestCounter, double Minutes, int Findings, int Stops);
+    string TypefaceId, IReadOnlyList<TriedNameView> Names, double LetterHeight, double? ThinnestStroke, double? SmallestCounter, double Minutes, int Findings, int Stops, GoodsView Goods);
 
 /// <summary>What a trial is made on.</summary>
 /// <param name="Ground">The ground in words.</param>
@@ -67,7 +68,8 @@ internal static class TrialEndpoints
             return TypedResults.Ok(new TriedFaceView(
                 typefaceId,
                 [.. tried.Names.Select(n => new TriedNameView(n.Name, [.. n.Fit.Films.Select(f => InkView.Of(f, cut))], Box.Of(n.Fit.Ink), n.Fit.LetterHeight, n.Fit.State.ToString().ToLowerInvariant(), [.. n.Fit.Findings.Select(f => f.Message)]))],
-                tried.LetterHeight, tried.ThinnestStroke, tried.SmallestCounter, tried.Minutes, tried.Findings, tried.Stops));
+                tried.LetterHeight, tried.ThinnestStroke, tried.SmallestCounter, tried.Minutes, tried.Findings, tried.Stops,
+                GoodsView.OrCard(ground.View.Goods, cut)));
         }).WithName("TryTypeface");
     }
 

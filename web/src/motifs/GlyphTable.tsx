@@ -29,7 +29,7 @@ export function GlyphTable({ faceId, letter, onChoose }: Props) {
   return (
     <>
       <div className="part-fields glyph-filter">
-        <Choice label="Shown" value={which} of={[['like', `forms of ${letter}, and what is not known`], ['forms', 'all other forms'], ['all', 'every glyph']]} onChange={setWhich} />
+        <Choice label="Shown" value={which} of={[['like', `for ${letter}, or unknown`], ['forms', 'all other forms'], ['all', 'every glyph']]} onChange={setWhich} />
         <span className="soft small" role="status">{data ? (all === 0 ? 'none' : `${glyphs.length} of ${all}`) : 'being read …'}</span>
       </div>
       {error && <p className="finding stop">{error.message}</p>}
