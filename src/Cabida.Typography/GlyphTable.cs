@@ -39,7 +39,8 @@ internal static class GlyphTable
             }
         }
 
-        var likeness = new Once<GlyphLikeness>(() => new GlyphLikeness(outlines, Letters.Select(l => (l.ToString(), (ushort)names.GetGlyphOrNone(l))).Where(l => l.Item2 > 0)));
+        var likeness = new Once<GlyphLikeness>(() => new GlyphLikeness(
+            outlines, Letters.Select(l => (l.ToString(), (ushort)names.GetGlyphOrNone(l))).Where(l => l.Item2 > 0)));
         var (table, looked) = (new List<GlyphForm>(), 0);
         foreach (var (glyph, name) in named)
         {

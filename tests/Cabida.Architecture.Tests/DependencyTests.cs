@@ -50,7 +50,8 @@ public class DependencyTests
     [Fact]
     public void Nothing_keeps_the_failure_of_one_who_asked_for_all_who_ask_after_them() =>
         Outer.Append(Core).Append(typeof(Program).Assembly).SelectMany(a => a.GetTypes())
-            .SelectMany(t => t.GetFields(BindingFlags.Instance | BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
+            .SelectMany(t => t.GetFields(
+                BindingFlags.Instance | BindingFlags.Static | BindingFlags.Public | BindingFlags.NonPublic | BindingFlags.DeclaredOnly))
             .Where(f => f.FieldType.ToString().Contains("System.Lazy", StringComparison.Ordinal))
             .Select(f => $"{f.DeclaringType}.{f.Name} is to be a Once").ShouldBeEmpty();
 

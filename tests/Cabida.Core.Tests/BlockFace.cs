@@ -31,8 +31,8 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     public IReadOnlyList<GlyphForm> Glyphs { get; } =
     [
         new('H', "H", 'H', "H", "", GlyphKnown.Character), new('q', "q", 'q', "q", "", GlyphKnown.Character), new('o', "o", 'o', "o", "", GlyphKnown.Character),
-        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName), new('O', "o.end2", 0, "o", "end2", GlyphKnown.ByName),
-        new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
+        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName),
+        new('O', "o.end2", 0, "o", "end2", GlyphKnown.ByName), new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
     ];
 
     public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead)

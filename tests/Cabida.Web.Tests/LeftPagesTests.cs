@@ -3,7 +3,11 @@ namespace Cabida.Web.Tests;
 /// <summary>Pages that are left before they are there, the first time that anything is worked out at all.</summary>
 public class LeftPagesTests
 {
-    private static readonly string[] Pages = ["/api/jobs", "/api/motifs", "/api/typefaces", "/api/runs/crew-mugs/pieces?from=0&count=12", "/api/motifs/crew-name", "/api/runs/crew-mugs/set"];
+    private static readonly string[] Pages =
+    [
+        "/api/jobs", "/api/motifs", "/api/typefaces", "/api/runs/crew-mugs/pieces?from=0&count=12", "/api/motifs/crew-name",
+        "/api/runs/crew-mugs/set",
+    ];
 
     [Fact]
     public async Task A_page_that_was_left_is_whole_when_it_is_opened_next()

@@ -139,7 +139,8 @@ public static class FormWords
 
         var name = family.TrimEnd("0123456789".ToCharArray());
         var words = name.Length == 0 ? "alternate" : Words.GetValueOrDefault(name.TrimEnd('.', '_', '-'), $"“{name}”");
-        return (words, int.TryParse(family[name.Length..], NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? Math.Max(1, number) : 1);
+        _ = int.TryParse(family[name.Length..], NumberStyles.None, CultureInfo.InvariantCulture, out var number);
+        return (words, Math.Max(1, number));
     }
 
     /// <summary>Whether a family or tag is a letter that ends in a tail.</summary>

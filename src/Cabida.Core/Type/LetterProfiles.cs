@@ -13,7 +13,9 @@ internal static class LetterProfiles
     /// </summary>
     /// <param name="left">The area to the left.</param>
     /// <param name="right">The area to the right.</param>
-    /// <param name="apart">How far apart their outlines are to be, in any direction; at zero this is the least gap over all heights.</param>
+    /// <param name="apart">
+    /// How far apart their outlines are to be, in any direction; at zero this is the least gap over all heights.
+    /// </param>
     /// <remarks>
     /// Exact for polygons. Two edges are nearest at a corner of one of them, so that corners of each are tried against edges of the
     /// other; those that face one another first, until none is left that could be nearer than the nearest so far.
@@ -86,7 +88,8 @@ internal static class LetterProfiles
     /// <summary>The edges of an area, those that lie furthest out first.</summary>
     private static List<Edge> Edges(Area area, int side) =>
     [
-        .. Outlines.RingsOf(area).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (p, q) => new Edge(new(side * p.X, p.Y), new(side * q.X, q.Y))))
+        .. Outlines.RingsOf(area)
+            .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (p, q) => new Edge(new(side * p.X, p.Y), new(side * q.X, q.Y))))
             .OrderByDescending(e => e.Furthest),
     ];
 

@@ -34,7 +34,8 @@ public static class LineArch
             for (var i = 1; form.Joins == LetterJoins.KeptApart && round < MostRounds && i < along.Count; i++)
             {
                 // Words have their room between them; it is looked at, too, since a steep arch can use it up.
-                var lacks = bent[i - 1].EnvelopeInternal.Distance(bent[i].EnvelopeInternal) >= apart ? 0 : apart - IndexedFacetDistance.Distance(bent[i - 1], bent[i]);
+                var far = bent[i - 1].EnvelopeInternal.Distance(bent[i].EnvelopeInternal) >= apart;
+                var lacks = far ? 0 : apart - IndexedFacetDistance.Distance(bent[i - 1], bent[i]);
                 moved += lacks > 0 ? lacks + Precision : 0;
                 along[i] = along[i] with { Ink = Outlines.Moved(along[i].Ink, Motion.Move(moved, 0)) };
             }

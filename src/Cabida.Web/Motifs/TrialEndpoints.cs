@@ -19,7 +19,8 @@ internal sealed record TriedNameView(string Name, IReadOnlyList<InkView> Inks, B
 
 /// <summary>A face tried on names, with the facts that decide.</summary>
 internal sealed record TriedFaceView(
-    string TypefaceId, IReadOnlyList<TriedNameView> Names, double LetterHeight, double? ThinnestStroke, double? SmallestCounter, double Minutes, int Findings, int Stops, GoodsView Goods);
+    string TypefaceId, IReadOnlyList<TriedNameView> Names, double LetterHeight, double? ThinnestStroke, double? SmallestCounter,
+    double Minutes, int Findings, int Stops, GoodsView Goods);
 
 /// <summary>What a trial is made on.</summary>
 /// <param name="Ground">The ground in words.</param>

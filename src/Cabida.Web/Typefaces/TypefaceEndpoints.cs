@@ -46,10 +46,12 @@ internal static class TypefaceEndpoints
     {
         var typefaces = api.MapGroup("/typefaces").WithTags("Stock");
         typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, LibraryTypefaces faces, InkCache cache) =>
-            TypedResults.Ok(faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache)).ToList())).WithName("ListTypefaces");
+            TypedResults.Ok(faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache)).ToList()))
+            .WithName("ListTypefaces");
 
         typefaces.MapGet("/names", Ok<List<TypefaceName>> (LibraryTypefaces faces) =>
-            TypedResults.Ok(faces.All.Select(f => new TypefaceName(f.Id, f.Name, f.Kind, f.Script, f.Added)).ToList())).WithName("ListTypefaceNames");
+            TypedResults.Ok(faces.All.Select(f => new TypefaceName(f.Id, f.Name, f.Kind, f.Script, f.Added)).ToList()))
+            .WithName("ListTypefaceNames");
 
         typefaces.MapPost("", async Task<Results<Ok<List<TypefaceView>>, ProblemHttpResult>> (
             string name, HttpRequest request, AddedTypefaces store, LibraryTypefaces faces, InkCache cache, CancellationToken stop) =>
@@ -106,7 +108,8 @@ internal static class TypefaceEndpoints
         var face = faces.Find(info.Id)!;
         var sample = string.IsNullOrWhiteSpace(words) ? info.Sample.Length > 0 ? info.Sample : SampleWord : words.Length > LongestSample ? words[..LongestSample] : words;
         var ink = new LetteringLine(sample, face, LineSetting.Plain, cache).InkAt(SampleSize);
-        var lacks = string.IsNullOrEmpty(letters) ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters);
+        var lacks = string.IsNullOrEmpty(letters)
+            ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters);
         return new TypefaceView(
             info.Id, info.Name, info.Kind, info.Script, TypefaceTraits.Of(face), lacks,
             info.Added, SvgPath.Of(ink, Tolerances.File), Box.Of(ink), faces.LicenceOf(info.Id) is { Length: > 0 });

@@ -10,7 +10,10 @@ public class LetterProfilesTests
         NetTopologySuite.Geometries.Geometry (p) => Outlines.Ring([.. p.OrderBy(x => x.Item1).Select(x => new PlanePoint(x.Item2 * Math.Cos(x.Item1), x.Item2 * Math.Sin(x.Item1)))]).ConvexHull()).Where(g => g is NetTopologySuite.Geometries.Polygon);
 
     private static readonly Gen<NetTopologySuite.Geometries.Geometry> Stars = Gen.Double[1, 5].Array[6, 16].Select(
-        NetTopologySuite.Geometries.Geometry (r) => Outlines.Ring([.. r.Select((x, i) => new PlanePoint(x * Math.Cos(i * 2 * Math.PI / r.Length), x * Math.Sin(i * 2 * Math.PI / r.Length)))]));
+        NetTopologySuite.Geometries.Geometry (r) => Outlines.Ring(
+        [
+            .. r.Select((x, i) => (Reach: x, Angle: i * 2 * Math.PI / r.Length)).Select(p => new PlanePoint(p.Reach * Math.Cos(p.Angle), p.Reach * Math.Sin(p.Angle))),
+        ]));
 
     [Fact]
     public void Moved_by_their_distance_along_the_line_two_outlines_just_touch() => Gen.Select(Blobs, Blobs, Gen.Double[6, 20]).Sample((left, blob, dx) =>
@@ -28,7 +31,8 @@ public class LetterProfilesTests
     }, iter: 200);
 
     [Fact]
-    public void Moved_by_their_distance_at_some_way_apart_two_outlines_are_as_far_apart_as_asked() => Gen.Select(Stars, Stars, Gen.Double[-3, 12], Gen.Double[-9, 9], Gen.Double[0.05, 3]).Sample((left, star, dx, dy, apart) =>
+    public void Moved_by_their_distance_at_some_way_apart_two_outlines_are_as_far_apart_as_asked() => Gen.Select(
+        Stars, Stars, Gen.Double[-3, 12], Gen.Double[-9, 9], Gen.Double[0.05, 3]).Sample((left, star, dx, dy, apart) =>
     {
         var right = Outlines.Moved(star, Motion.Move(dx, dy));
         // The second way: the first grown by as much, and how far the other is from that along the line.
@@ -40,7 +44,8 @@ public class LetterProfilesTests
 
         var met = Outlines.Moved(right, Motion.Move(-gap, 0));
         // At a shallow slope a little of distance is much along the line.
-        return Math.Abs(met.Distance(left) - apart) < 1e-6 && (Math.Abs(gap - other) < 0.02 || Math.Abs(Outlines.Moved(right, Motion.Move(-other, 0)).Distance(left) - apart) < 1e-3)
+        return Math.Abs(met.Distance(left) - apart) < 1e-6
+            && (Math.Abs(gap - other) < 0.02 || Math.Abs(Outlines.Moved(right, Motion.Move(-other, 0)).Distance(left) - apart) < 1e-3)
             && Outlines.Moved(met, Motion.Move(0.1, 0)).Distance(left) >= apart - 1e-9;
     }, iter: 300);
 

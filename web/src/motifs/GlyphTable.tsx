@@ -29,7 +29,10 @@ export function GlyphTable({ faceId, letter, onChoose }: Props) {
   return (
     <>
       <div className="part-fields glyph-filter">
-        <Choice label="Shown" value={which} of={[['like', `for ${letter}, or unknown`], ['forms', 'all other forms'], ['all', 'every glyph']]} onChange={setWhich} />
+        <Choice
+          label="Shown" value={which} onChange={setWhich}
+          of={[['like', `for ${letter}, or unknown`], ['forms', 'all other forms'], ['all', 'every glyph']]}
+        />
         <span className="soft small" role="status">{data ? (all === 0 ? 'none' : `${glyphs.length} of ${all}`) : 'being read …'}</span>
       </div>
       {error && <p className="finding stop">{error.message}</p>}

@@ -94,7 +94,9 @@ function Tried({ result, zone, units }: { result: Schemas['TriedFaceView']; zone
       <div className="trial-names">
         {result.names.map((n) => {
           const box = zone ?? n.box;
-          return box ? <InkPicture key={n.name} label={n.name} box={box} inks={n.inks} around={0.02} goods={result.goods.colour} /> : <span key={n.name} className="soft">{n.name}: no ink</span>;
+          return box
+            ? <InkPicture key={n.name} label={n.name} box={box} inks={n.inks} around={0.02} goods={result.goods.colour} />
+            : <span key={n.name} className="soft">{n.name}: no ink</span>;
         })}
       </div>
       <p className="trial-facts">

@@ -21,6 +21,8 @@ describe('lengths as they are shown', () => {
 describe('the choice that was kept', () => {
   it('is taken as it was kept, or is the usual where it cannot be read', () => {
     expect(keptUnits('{"unit":"in","fraction":0}')).toEqual({ unit: 'in', fraction: 0 });
-    for (const odd of [null, '', '{', 'null', '7', '{"unit":"inch","fraction":8}', '{"unit":"in","fraction":7}', '{"unit":"in"}']) expect(keptUnits(odd)).toEqual(USUAL);
+    for (const odd of [null, '', '{', 'null', '7', '{"unit":"inch","fraction":8}', '{"unit":"in","fraction":7}', '{"unit":"in"}']) {
+      expect(keptUnits(odd)).toEqual(USUAL);
+    }
   });
 });
