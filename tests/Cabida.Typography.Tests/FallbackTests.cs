@@ -61,6 +61,32 @@ public sealed class FallbackTests : IDisposable
     }
 
     [Fact]
+    public void Words_of_two_scripts_stand_in_two_faces_and_a_word_that_none_has_takes_none_with_it()
+    {
+        var face = faces.Find("corinthia")!;
+        ShapedLine Set(string text) => Fallbacks.For(face, text, faces).ShouldBeOfType<FallbackFace>().Shape(text, [], []);
+        foreach (var name in new[] { "प्रिया দাস", "Lena שרה দাস", "ゆうき 김", "محمد दास", "민준 Ольга Bo ใจดี" })
+        {
+            var line = Set(name);
+            line.Missing.ShouldBeEmpty(name);
+            // Each word is what it is alone, as high, somewhere along the line.
+            foreach (var word in name.Split(' '))
+            {
+                var start = name.IndexOf(word, StringComparison.Ordinal);
+                var set = line.Glyphs.Where(g => g.Index >= start && g.Index < start + word.Length).ToList();
+                var by = (FallbackFace)Fallbacks.For(face, name, faces);
+                set.ShouldNotBeEmpty();
+                set.Select(g => g.Glyph / FallbackFace.Other).Distinct().ShouldHaveSingleItem();
+                set.SelectMany(g => by.Outline(g.Glyph)).ShouldNotBeEmpty();
+            }
+        }
+
+        var rune = Set("ᚠᚢ दास");
+        rune.Missing.ShouldBe([0, 1]);
+        rune.Glyphs.ShouldContain(g => g.Glyph >= FallbackFace.Other && g.Index >= 3);
+    }
+
+    [Fact]
     public void What_no_face_has_stays_lacking()
     {
         var face = faces.Find("archivo")!;

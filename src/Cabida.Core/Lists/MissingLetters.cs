@@ -41,7 +41,8 @@ public static class MissingLetters
             var able = faces.All.Where(f => f.Id != line.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0).Select(f => f.Name).ToList();
             var where = names.Count > MostNamed ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more" : string.Join(", ", names);
             var instead = line.OwnFaceOnly ? [] : said.Where(s => s.Letters.Overlaps(missing)).Take(MostNamed)
-                .Select(s => Fallbacks.For(face, Fields.Fill(line.Text, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name }).Trim(), faces)).OfType<FallbackFace>().Select(f => f.Instead.Info.Name).Distinct(StringComparer.Ordinal).ToList();
+                .Select(s => Fallbacks.For(face, Fields.Fill(line.Text, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name }).Trim(), faces)).OfType<FallbackFace>()
+                .SelectMany(f => f.Behind).Select(f => f.Info.Name).Distinct(StringComparer.Ordinal).ToList();
             var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";
             var others = able.Count > MostNamed ? $"{string.Join(", ", able.Take(MostNamed))} and {able.Count - MostNamed} more" : string.Join(", ", able);
             notes.Add(Phrase.Say($"{face.Info.Name} has no {string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”")):strong}, in {where}.{stands} {(able.Count > 0 ? $"Typefaces that have every letter of this list: {others}." : "No typeface here has every letter of this list.")}"));

@@ -106,8 +106,14 @@ public static class MotifNotes
     public static Phrase? StandsIn(LetteringLine line)
     {
         ArgumentNullException.ThrowIfNull(line);
-        return line.Face is not FallbackFace fallback || line.Glyphs.All(g => g.Glyph < FallbackFace.Other) ? null
-            : Phrase.Say($"“{line.Text}” has letters that {fallback.Info.Name} lacks: their words are set in {fallback.Instead.Info.Name:strong}, as high and about as heavy.");
+        if (line.Face is not FallbackFace fallback)
+        {
+            return null;
+        }
+
+        var used = line.Glyphs.Select(g => (int)(g.Glyph / FallbackFace.Other)).Where(n => n > 0).Distinct().Order().Select(n => fallback.Behind[n - 1].Info.Name);
+        return string.Join(" and ", used) is not { Length: > 0 } names ? null : Phrase.Say(
+            $"“{line.Text}” has letters that {fallback.Info.Name} lacks: their words are set in {names:strong}, as high and about as heavy.");
     }
 
     private static bool IsThere(Alternate alternate, string text) => alternate.Words == text && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at && StringInfo.GetNextTextElement(text, at) == alternate.Letter;

@@ -9,8 +9,10 @@ namespace Cabida.Core.Type;
 /// </summary>
 public sealed class FallbackFace : ITypeface
 {
-    /// <summary>Glyphs of the face that stands in are told apart by this.</summary>
-    internal const uint Other = 0x8000_0000;
+    /// <summary>
+    /// Glyphs of the face that stands in are numbered from here, those of one behind that from twice this: no face has as many.
+    /// </summary>
+    internal const uint Other = 0x1_0000;
 
     private readonly ITypeface face;
     private readonly double scale;
@@ -27,8 +29,11 @@ public sealed class FallbackFace : ITypeface
         scale = face.CapitalHeight / instead.CapitalHeight;
     }
 
-    /// <summary>The face that stands in.</summary>
+    /// <summary>The face that stands in; itself with another behind it where no one face has all words.</summary>
     public ITypeface Instead { get; }
+
+    /// <summary>All faces that stand in, one behind the other.</summary>
+    public IReadOnlyList<ITypeface> Behind => Instead is FallbackFace more ? [more.face, .. more.Behind] : [Instead];
 
     /// <inheritdoc/>
     public TypefaceInfo Info => face.Info;
@@ -65,17 +70,18 @@ public sealed class FallbackFace : ITypeface
             return whole;
         }
 
-        var runs = Runs(text, whole.Missing);
+        // A word that no face has stays in the one that was chosen.
+        var runs = Runs(text, (start, end) => whole.Missing.Any(m => m >= start && m < end) && Instead.Shape(text[start..end], []).Missing.Count == 0);
         var (glyphs, missing, at) = (new List<PlacedGlyph>(), new List<int>(), 0.0);
         // Words follow one another the way the line runs.
         foreach (var run in LineDirection.RunsLeft(text) ? Enumerable.Reverse(runs) : runs)
         {
             var words = text[run.Start..run.End];
-            var (by, mark, size) = run.IsOther ? (Instead, Other, scale) : (face, 0u, 1.0);
+            var (by, from, size) = run.IsOther ? (Instead, Other, scale) : (face, 0u, 1.0);
             var set = by.Shape(
                 words, run.IsOther ? [] : [.. features.Where(f => f.Start < run.End && f.End > run.Start).Select(f => f with { Start = Math.Max(0, f.Start - run.Start), End = Math.Min(f.End, run.End) - run.Start })],
                 run.IsOther ? [] : [.. instead.Where(g => g.Start >= run.Start && g.End <= run.End).Select(g => g with { Start = g.Start - run.Start, End = g.End - run.Start })]);
-            glyphs.AddRange(set.Glyphs.Select(g => new PlacedGlyph(g.Glyph | mark, at + (size * g.X), size * g.Y, g.Index + run.Start)));
+            glyphs.AddRange(set.Glyphs.Select(g => new PlacedGlyph(g.Glyph + from, at + (size * g.X), size * g.Y, g.Index + run.Start)));
             missing.AddRange(set.Missing.Select(i => i + run.Start));
             at += size * set.Advance;
         }
@@ -84,7 +90,7 @@ public sealed class FallbackFace : ITypeface
     }
 
     /// <summary>Stretches of words that are all in the one face or all in the other; white space goes with the word before it.</summary>
-    private static List<(int Start, int End, bool IsOther)> Runs(string text, IReadOnlyList<int> missing)
+    private static List<(int Start, int End, bool IsOther)> Runs(string text, Func<int, int, bool> isOther)
     {
         var runs = new List<(int Start, int End, bool IsOther)>();
         for (var start = 0; start < text.Length;)
@@ -100,7 +106,7 @@ public sealed class FallbackFace : ITypeface
                 end++;
             }
 
-            var other = missing.Any(m => m >= start && m < end);
+            var other = isOther(start, end);
             if (runs.Count > 0 && runs[^1].IsOther == other)
             {
                 runs[^1] = (runs[^1].Start, end, other);

@@ -18,10 +18,11 @@ public static class Fallbacks
     private const string Plain = "Hanou";
 
     /// <summary>What was found, by face and letters; it goes with the faces it was found among.</summary>
-    private static readonly ConditionalWeakTable<ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), string>> Kept = [];
+    private static readonly ConditionalWeakTable<ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), IReadOnlyList<string>>> Kept = [];
 
     /// <summary>
-    /// The face, with another behind it where it lacks letters of a text and one has them all; the face itself otherwise.
+    /// The face, with another behind it where it lacks letters of a text; with several where no one has all of its words. The face itself
+    /// where it has them all, or no other has any.
     /// </summary>
     /// <param name="face">The face.</param>
     /// <param name="text">The text, in composed form.</param>
@@ -38,16 +39,22 @@ public static class Fallbacks
         }
 
         // Whole words are set in the face that stands in, so all of their letters count.
-        var words = string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Where(w => face.Shape(w, []).Missing.Count > 0));
+        var words = text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Where(w => face.Shape(w, []).Missing.Count > 0).ToList();
         var kept = Kept.GetOrCreateValue(faces);
         if (kept.Count > MostKept)
         {
             kept.Clear();
         }
 
-        var found = kept.GetOrAdd((face.Info.Id, words, faces.All.Count), _ => Best(face, words, faces));
-        return found.Length > 0 && faces.Find(found) is { } instead ? new FallbackFace(face, instead) : face;
+        var found = kept.GetOrAdd((face.Info.Id, string.Join(' ', words), faces.All.Count), _ => Best(face, words, faces));
+        var behind = found.Select(faces.Find).OfType<ITypeface>().Reverse().Aggregate((ITypeface?)null, (behind, f) => behind is null ? f : new FallbackFace(f, behind));
+        return behind is null ? face : new FallbackFace(face, behind);
     }
+
+    /// <summary>The one face for all words, or those for as many of them as have one.</summary>
+    private static IReadOnlyList<string> Best(ITypeface face, List<string> words, ITypefaces faces) =>
+        Best(face, string.Join(' ', words), faces) is { Length: > 0 } one ? [one]
+        : [.. words.Select(w => Best(face, w, faces)).Where(f => f.Length > 0).Distinct(StringComparer.Ordinal)];
 
     private static string Best(ITypeface face, string words, ITypefaces faces)
     {
