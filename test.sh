@@ -39,7 +39,9 @@ check "C# is formatted" dotnet format Cabida.slnx --verify-no-changes --no-resto
 check "TypeScript is clean" npm --prefix web run --silent lint
 
 # Runs the tests of a project; what they print is shown when asked for.
-run_project() { dotnet test "tests/Cabida.$1.Tests" -c Release --no-build --nologo -v quiet --logger "console;verbosity=minimal" > "$logs/$1" 2>&1; }
+run_project() {
+  dotnet test "tests/Cabida.$1.Tests" -c Release --no-build --nologo -v quiet --logger "console;verbosity=minimal" > "$logs/$1" 2>&1
+}
 
 # Shows what a project's tests printed and adds up their counts.
 count() {

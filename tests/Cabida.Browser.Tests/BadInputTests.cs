@@ -49,7 +49,8 @@ public sealed class BadInputTests : IDisposable
         page.Click("See how they fit");
         page.ReadsSoon(".strip", "4 names at one scale");
         page.Press(".strip-piece:nth-child(4)");
-        page.ReadsSoon("section[aria-label='To look at']", "“漢字” has letters that Kaushan Script lacks: their words are set in Noto Sans SC Bold");
+        page.ReadsSoon(
+            "section[aria-label='To look at']", "“漢字” has letters that Kaushan Script lacks: their words are set in Noto Sans SC Bold");
         page.Driver.Navigate().Back();
         page.Open("/runs/crew-mugs/set-up");
         page.Field("Names, one a line").GetAttribute("value").ShouldBe(typed);

@@ -111,8 +111,8 @@ public static class MotifNotes
             return null;
         }
 
-        var used = line.Glyphs.Select(g => (int)(g.Glyph / FallbackFace.Other)).Where(n => n > 0).Distinct().Order().Select(n => fallback.Behind[n - 1].Info.Name);
-        return string.Join(" and ", used) is not { Length: > 0 } names ? null : Phrase.Say(
+        var used = line.Glyphs.Select(g => (int)(g.Glyph / FallbackFace.Other)).Where(n => n > 0).Distinct().Order();
+        return string.Join(" and ", used.Select(n => fallback.Behind[n - 1].Info.Name)) is not { Length: > 0 } names ? null : Phrase.Say(
             $"“{line.Text}” has letters that {fallback.Info.Name} lacks: their words are set in {names:strong}, as high and about as heavy.");
     }
 

@@ -71,7 +71,8 @@ public sealed class FallbackFace : ITypeface
         }
 
         // A word that no face has stays in the one that was chosen.
-        var runs = Runs(text, (start, end) => whole.Missing.Any(m => m >= start && m < end) && Instead.Shape(text[start..end], []).Missing.Count == 0);
+        var runs = Runs(text, (start, end) =>
+            whole.Missing.Any(m => m >= start && m < end) && Instead.Shape(text[start..end], []).Missing.Count == 0);
         var (glyphs, missing, at) = (new List<PlacedGlyph>(), new List<int>(), 0.0);
         // Words follow one another the way the line runs.
         foreach (var run in LineDirection.RunsLeft(text) ? Enumerable.Reverse(runs) : runs)

@@ -18,7 +18,8 @@ public static class Fallbacks
     private const string Plain = "Hanou";
 
     /// <summary>What was found, by face and letters; it goes with the faces it was found among.</summary>
-    private static readonly ConditionalWeakTable<ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), IReadOnlyList<string>>> Kept = [];
+    private static readonly ConditionalWeakTable<
+        ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), IReadOnlyList<string>>> Kept = [];
 
     /// <summary>
     /// The face, with another behind it where it lacks letters of a text; with several where no one has all of its words. The face itself
@@ -39,7 +40,8 @@ public static class Fallbacks
         }
 
         // Whole words are set in the face that stands in, so all of their letters count.
-        var words = text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries).Where(w => face.Shape(w, []).Missing.Count > 0).ToList();
+        var words = text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)
+            .Where(w => face.Shape(w, []).Missing.Count > 0).ToList();
         var kept = Kept.GetOrCreateValue(faces);
         if (kept.Count > MostKept)
         {
@@ -47,7 +49,8 @@ public static class Fallbacks
         }
 
         var found = kept.GetOrAdd((face.Info.Id, string.Join(' ', words), faces.All.Count), _ => Best(face, words, faces));
-        var behind = found.Select(faces.Find).OfType<ITypeface>().Reverse().Aggregate((ITypeface?)null, (behind, f) => behind is null ? f : new FallbackFace(f, behind));
+        var behind = found.Select(faces.Find).OfType<ITypeface>().Reverse()
+            .Aggregate((ITypeface?)null, (behind, f) => behind is null ? f : new FallbackFace(f, behind));
         return behind is null ? face : new FallbackFace(face, behind);
     }
 

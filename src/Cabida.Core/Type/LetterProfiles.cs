@@ -38,22 +38,17 @@ internal static class LetterProfiles
         foreach (var corner in from.Select(e => e.From).OrderByDescending(p => p.X))
         {
             var looked = 0;
-            foreach (var edge in over)
+            foreach (var edge in over.TakeWhile(e => corner.X + apart + e.Furthest > most))
             {
-                looked++;
-                if (corner.X + apart + edge.Furthest <= most)
-                {
-                    break;
-                }
-
-                most = Math.Max(most, Reach(corner, edge, apart));
+                (most, looked) = (Math.Max(most, Reach(corner, edge, apart)), looked + 1);
             }
 
-            Effort.Spend(looked);
-            if (over.Count == 0 || corner.X + apart + over[0].Furthest <= most)
+            if (looked == 0)
             {
                 break;
             }
+
+            Effort.Spend(looked);
         }
 
         return most;

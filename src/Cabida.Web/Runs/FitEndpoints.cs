@@ -95,7 +95,8 @@ internal static class FitEndpoints
             var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
             // As the piece itself is set: with the face that stands in for lacking letters.
             var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, ground.Faces);
-            var line = new LetteringLine(words, set, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates), cache);
+            var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
+            var line = new LetteringLine(words, set, setting, cache);
             return TypedResults.Ok(await FormEndpoints.FormsOf(line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], library, cache, stop));
         }).WithName("GetPieceLetter");
 

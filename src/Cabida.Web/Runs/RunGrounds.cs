@@ -47,7 +47,8 @@ internal static class RunGrounds
     {
         double Read(TypedLength t) => t.OrZero(LengthRange.Margin).Millimetres;
         var (spec, m, zones) = (laid.Spec, laid.Spec.Margins, new ConcurrentDictionary<SideInsets, Once<Zone?>>());
-        return new MarginSteps(new SideInsets(Read(m.Left), Read(m.Right), Read(m.Bottom), Read(m.Top)), insets => zones.GetOrAdd(insets, by => new Once<Zone?>(() =>
+        var own = new SideInsets(Read(m.Left), Read(m.Right), Read(m.Bottom), Read(m.Top));
+        return new MarginSteps(own, insets => zones.GetOrAdd(insets, by => new Once<Zone?>(() =>
         {
             var cut = spec with { Margins = new ZoneMargins(TypedLength.Mm(by.Top), TypedLength.Mm(by.Bottom), TypedLength.Mm(by.Left), TypedLength.Mm(by.Right)) };
             return BlankSheet.Of(blank with { Zones = [cut] }).SizeOf(size).ZoneOf(cut.Id)?.ZoneInPlaceOf(laid);

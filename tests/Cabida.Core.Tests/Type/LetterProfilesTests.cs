@@ -12,7 +12,8 @@ public class LetterProfilesTests
     private static readonly Gen<NetTopologySuite.Geometries.Geometry> Stars = Gen.Double[1, 5].Array[6, 16].Select(
         NetTopologySuite.Geometries.Geometry (r) => Outlines.Ring(
         [
-            .. r.Select((x, i) => (Reach: x, Angle: i * 2 * Math.PI / r.Length)).Select(p => new PlanePoint(p.Reach * Math.Cos(p.Angle), p.Reach * Math.Sin(p.Angle))),
+            .. r.Select((x, i) => (Reach: x, Angle: i * 2 * Math.PI / r.Length))
+                .Select(p => new PlanePoint(p.Reach * Math.Cos(p.Angle), p.Reach * Math.Sin(p.Angle))),
         ]));
 
     [Fact]

@@ -39,7 +39,10 @@ describe('a nudge', () => {
 
 describe('typefaces that were tried', () => {
   const face = (name: string) => ({ id: name, name, kind: '', script: '', has: [], lacks: [], added: false, samplePath: '', sampleBox: null, hasLicence: true });
-  const result = (typefaceId: string, letterHeight: number, thinnestStroke: number | null, stops = 0) => ({ typefaceId, names: [], letterHeight, thinnestStroke, smallestCounter: null, minutes: 100 - letterHeight, findings: stops, stops, goods: { colour: '', isDark: false } });
+  const result = (typefaceId: string, letterHeight: number, thinnestStroke: number | null, stops = 0) => ({
+    typefaceId, names: [], letterHeight, thinnestStroke, smallestCounter: null, minutes: 100 - letterHeight, findings: stops, stops,
+    goods: { colour: '', isDark: false },
+  });
   const rows = [{ face: face('a'), result: result('a', 20, 0.5) }, { face: face('b'), result: result('b', 30, 0.4) }, { face: face('c') }, { face: face('d'), result: result('d', 40, 2, 1) }];
   const order = (by: Parameters<typeof sorted>[1]) => sorted(rows, by).map((r) => r.face.name).join('');
 

@@ -181,7 +181,8 @@ internal sealed class BodyMaker(
         {
             Round = outline.Round is { } round ? new Circle(default, round.Radius - inset) : null,
             // A frame has an opening beside the holes that it goes round.
-            IsSolid = isFrame && Outlines.PolygonsOf(area).Sum(p => p.NumInteriorRings) <= (part.GroundHoles ? outline.Area.NumInteriorRings : 0),
+            IsSolid = isFrame
+                && Outlines.PolygonsOf(area).Sum(p => p.NumInteriorRings) <= (part.GroundHoles ? outline.Area.NumInteriorRings : 0),
         }
         : null;
     }

@@ -54,7 +54,14 @@ export function ConcessionsCard({ run }: { run: RunDocument }) {
   );
 }
 
-function Limit({ concession: c, echo, faces, onChange }: { concession: Concession; echo?: Schemas['LengthEcho']; faces: readonly Schemas['TypefaceName'][]; onChange: (to: Partial<Concession>) => void }) {
+interface LimitProps {
+  concession: Concession;
+  echo?: Schemas['LengthEcho'];
+  faces: readonly Schemas['TypefaceName'][];
+  onChange: (to: Partial<Concession>) => void;
+}
+
+function Limit({ concession: c, echo, faces, onChange }: LimitProps) {
   switch (c.kind) {
     case 'closeUp':
       return <NumberField label="by at most, % of an em" value={c.percent} step={0.5} min={0} max={30} onChange={(percent) => onChange({ percent })} />;
