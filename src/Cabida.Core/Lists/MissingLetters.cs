@@ -41,7 +41,8 @@ public static class MissingLetters
             var able = faces.All.Where(f => f.Id != line.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0).Select(f => f.Name).ToList();
             var where = names.Count > MostNamed ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more" : string.Join(", ", names);
             var instead = line.OwnFaceOnly ? [] : said.Where(s => s.Letters.Overlaps(missing)).Take(MostNamed)
-                .Select(s => Fields.Fill(line.Text, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name }).Trim())
+                .Select(s => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name })
+                .Select(fields => Fields.Fill(line.Text, fields).Trim())
                 .Select(words => Fallbacks.For(face, words, faces)).OfType<FallbackFace>()
                 .SelectMany(f => f.Behind).Select(f => f.Info.Name).Distinct(StringComparer.Ordinal).ToList();
             var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";

@@ -113,7 +113,8 @@ public static class MotifNotes
 
         var used = line.Glyphs.Select(g => (int)(g.Glyph / FallbackFace.Other)).Where(n => n > 0).Distinct().Order();
         return string.Join(" and ", used.Select(n => fallback.Behind[n - 1].Info.Name)) is not { Length: > 0 } names ? null : Phrase.Say(
-            $"“{line.Text}” has letters that {fallback.Info.Name} lacks: their words are set in {names:strong}, as high and about as heavy.");
+            $"“{line.Text}” has letters that {fallback.Info.Name} lacks: "
+            + $"their words are set in {names:strong}, as high and about as heavy.");
     }
 
     private static bool IsThere(Alternate alternate, string text) => alternate.Words == text && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at && StringInfo.GetNextTextElement(text, at) == alternate.Letter;
