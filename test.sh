@@ -35,7 +35,8 @@ check() {
 
 check "server and front end build" scripts/build.sh Release
 check "tests build" dotnet build Cabida.slnx -c Release --nologo -v quiet
-check "C# is formatted" dotnet format Cabida.slnx --verify-no-changes --no-restore --exclude src/Cabida.Store/Migrations
+check "C# is formatted" scripts/format.sh check-cs
+check "TypeScript is formatted" scripts/format.sh check-web
 check "TypeScript is clean" npm --prefix web run --silent lint
 
 # Runs the tests of a project; what they print is shown when asked for.

@@ -27,13 +27,41 @@ internal static class ComposingWork
     private static void Composing()
     {
         // Twelve parts; the part at each of four places is changed in turn, first to last.
-        Motif Of(int changed, double by) => new("m", RowAlignment.Centre, [.. Enumerable.Range(0, 12).Select(Part (i) => i % 3 == 0
-            ? Line($"p{i}", i % 2 == 0 ? "{name}" : "FERNHOLLOW TRAMWAY", 10 + (i == changed ? by : 0))
-            : new ShapePart($"p{i}", PartPlace.Anchored, MotifLength.Scales(0), i % 2 == 0 ? ShapeKind.Star : ShapeKind.Ring, MotifLength.Scales(14 + (i == changed ? by : 0)), MotifLength.Scales(14))
-            {
-                Anchor = new Anchor(Anchor.Stack, Stand.Middle, Stand.Middle, MotifLength.Scales(11 * (i - 6)), MotifLength.Scales(5 * (i % 4))),
-                Action = i % 4 == 1 ? PartAction.ClearsAround : i % 4 == 2 ? PartAction.CutsThrough : PartAction.Adds,
-            })]);
+        Motif Of(int changed, double by) =>
+            new(
+                "m",
+                RowAlignment.Centre,
+                [
+                    .. Enumerable
+                        .Range(0, 12)
+                        .Select(
+                            Part (i) =>
+                                i % 3 == 0
+                                    ? Line($"p{i}", i % 2 == 0 ? "{name}" : "FERNHOLLOW TRAMWAY", 10 + (i == changed ? by : 0))
+                                    : new ShapePart(
+                                        $"p{i}",
+                                        PartPlace.Anchored,
+                                        MotifLength.Scales(0),
+                                        i % 2 == 0 ? ShapeKind.Star : ShapeKind.Ring,
+                                        MotifLength.Scales(14 + (i == changed ? by : 0)),
+                                        MotifLength.Scales(14)
+                                    )
+                                    {
+                                        Anchor = new Anchor(
+                                            Anchor.Stack,
+                                            Stand.Middle,
+                                            Stand.Middle,
+                                            MotifLength.Scales(11 * (i - 6)),
+                                            MotifLength.Scales(5 * (i % 4))
+                                        ),
+                                        Action =
+                                            i % 4 == 1 ? PartAction.ClearsAround
+                                            : i % 4 == 2 ? PartAction.CutsThrough
+                                            : PartAction.Adds,
+                                    }
+                        ),
+                ]
+            );
         var kept = new InkCache();
         Compose(Of(-1, 0), kept);
         foreach (var changed in new[] { 0, 4, 8, 11 })
@@ -46,7 +74,10 @@ internal static class ComposingWork
                 cold.Add(Timed(() => Compose(motif, new InkCache())));
             }
 
-            Console.WriteLine($"12 parts, part {changed + 1} changed: {Medians.Of(warm):0.0} ms, from nothing {Medians.Of(cold):0.0} ms, ratio {Medians.Of(warm) / Medians.Of(cold):0.00}");
+            Console.WriteLine(
+                $"12 parts, part {changed + 1} changed: {Medians.Of(warm):0.0} ms, from nothing {Medians.Of(cold):0.0} ms, ratio "
+                    + $"{Medians.Of(warm) / Medians.Of(cold):0.00}"
+            );
         }
     }
 
@@ -55,7 +86,11 @@ internal static class ComposingWork
 
     private static void Compose(Motif motif, InkCache cache)
     {
-        var composition = Composition.Of(motif, new Dictionary<string, string> { [Fields.Name] = "Agnieszka" }, new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, cache));
+        var composition = Composition.Of(
+            motif,
+            new Dictionary<string, string> { [Fields.Name] = "Agnieszka" },
+            new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, cache)
+        );
         _ = composition.FilmsOf(composition.PartsAt(1), 1);
     }
 
@@ -63,7 +98,10 @@ internal static class ComposingWork
     {
         var modules = Path.Combine(Root(), "web", "node_modules");
         var files = new[] { Path.Combine(modules, "feather-icons", "dist", "icons"), Path.Combine(modules, "zondicons") }
-            .SelectMany(f => Directory.EnumerateFiles(f, "*.svg")).Order(StringComparer.Ordinal).Select(File.ReadAllBytes).ToList();
+            .SelectMany(f => Directory.EnumerateFiles(f, "*.svg"))
+            .Order(StringComparer.Ordinal)
+            .Select(File.ReadAllBytes)
+            .ToList();
         var (read, parsed) = (new List<double>(), new List<double>());
         for (var round = 0; round < Rounds; round++)
         {
@@ -71,7 +109,10 @@ internal static class ComposingWork
             read.Add(Timed(() => files.ForEach(f => _ = GraphicFile.Read("icon.svg", f).Value)));
         }
 
-        Console.WriteLine($"{files.Count} icons: brought in {Medians.Of(read):0} ms, parsed as XML alone {Medians.Of(parsed):0} ms, ratio {Medians.Of(read) / Medians.Of(parsed):0.0}");
+        Console.WriteLine(
+            $"{files.Count} icons: brought in {Medians.Of(read):0} ms, parsed as XML alone {Medians.Of(parsed):0} ms, ratio "
+                + $"{Medians.Of(read) / Medians.Of(parsed):0.0}"
+        );
     }
 
     private static void Trial()
@@ -79,7 +120,11 @@ internal static class ComposingWork
         // The shipped faces under as many names as it takes, each opened by itself.
         var shipped = Ground.Faces.All;
         ShippedTypefaces[] opened = [.. Enumerable.Range(0, 1 + (Faces / shipped.Count)).Select(_ => new ShippedTypefaces())];
-        var faces = new Many([.. Enumerable.Range(0, Faces).Select(i => (Id: $"face-{i}", Of: opened[i / shipped.Count].Find(shipped[i % shipped.Count].Id)!))]);
+        var faces = new Many([
+            .. Enumerable
+                .Range(0, Faces)
+                .Select(i => (Id: $"face-{i}", Of: opened[i / shipped.Count].Find(shipped[i % shipped.Count].Id)!)),
+        ]);
         var all = new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount };
         var (trial, shared, alone) = (new List<double>(), new List<double>(), new List<double>());
         for (var round = 0; round < Rounds; round++)
@@ -92,15 +137,25 @@ internal static class ComposingWork
             alone.Add(Timed(() => singles.ForEach(s => _ = PieceFit.Of(s.Piece, s.Ground))));
         }
 
-        Console.WriteLine($"{Faces} faces on {Names.Length} names: {Medians.Of(trial):0} ms; {Faces * Names.Length} single fits shared by {Environment.ProcessorCount} cores {Medians.Of(shared):0} ms, ratio {Medians.Of(trial) / Medians.Of(shared):0.00}; on one core {Medians.Of(alone):0} ms");
+        Console.WriteLine(
+            $"{Faces} faces on {Names.Length} names: {Medians.Of(trial):0} ms; {Faces * Names.Length} single fits shared by "
+                + $"{Environment.ProcessorCount} cores {Medians.Of(shared):0} ms, ratio {Medians.Of(trial) / Medians.Of(shared):0.00}; on "
+                + $"one core {Medians.Of(alone):0} ms"
+        );
 
         RunGround Fresh() => Ground.Of(new InkCache()) with { Faces = faces };
 
-        List<(Piece Piece, RunGround Ground)> Singles(RunGround ground) => [.. faces.All.SelectMany(f =>
-        {
-            var one = ground with { Motif = ground.Motif with { Parts = [((LetteringPart)ground.Motif.Parts[0]) with { TypefaceId = f.Id }] } };
-            return Names.Select(n => (new Piece(n, n), one));
-        })];
+        List<(Piece Piece, RunGround Ground)> Singles(RunGround ground) =>
+            [
+                .. faces.All.SelectMany(f =>
+                {
+                    var one = ground with
+                    {
+                        Motif = ground.Motif with { Parts = [((LetteringPart)ground.Motif.Parts[0]) with { TypefaceId = f.Id }] },
+                    };
+                    return Names.Select(n => (new Piece(n, n), one));
+                }),
+            ];
     }
 
     private static double Timed(Action work)
@@ -150,7 +205,8 @@ internal static class ComposingWork
 
             public IReadOnlyList<GlyphForm> Glyphs => of.Glyphs;
 
-            public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead) => of.Shape(text, features, instead);
+            public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead) =>
+                of.Shape(text, features, instead);
 
             public IReadOnlyList<FeatureUse> FormsOf(string text, int index) => of.FormsOf(text, index);
 

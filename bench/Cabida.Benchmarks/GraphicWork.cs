@@ -47,15 +47,34 @@ internal static class GraphicWork
         var cache = new InkCache();
         Console.WriteLine($"{count} circles, first seen: {Ended(() => Edit(graphics, cache, 0))}");
         var edits = 0;
-        Console.WriteLine($"{count} circles, an edit beside them: {Ended(() => $"median of {Rounds}: {Median(() => _ = Edit(graphics, cache, 0.1 * ++edits)):0} ms")}");
+        Console.WriteLine(
+            $"{count} circles, an edit beside them: "
+                + $"{Ended(() => $"median of {Rounds}: {Median(() => _ = Edit(graphics, cache, 0.1 * ++edits)):0} ms")}"
+        );
     }
 
     private static string Edit(IGraphics graphics, InkCache cache, double by)
     {
-        var dots = new GraphicPart("g", PartPlace.Below, MotifLength.Scales(3), "dots", GraphicSize.Width, MotifLength.Scales(160)) { OutlinesId = "dots" };
-        var line = new LetteringPart("l", PartPlace.Below, MotifLength.Scales(3), "{name}", "kaushan-script", LetteringSize.CapitalHeight, MotifLength.Scales(10 + by), 0);
+        var dots = new GraphicPart("g", PartPlace.Below, MotifLength.Scales(3), "dots", GraphicSize.Width, MotifLength.Scales(160))
+        {
+            OutlinesId = "dots",
+        };
+        var line = new LetteringPart(
+            "l",
+            PartPlace.Below,
+            MotifLength.Scales(3),
+            "{name}",
+            "kaushan-script",
+            LetteringSize.CapitalHeight,
+            MotifLength.Scales(10 + by),
+            0
+        );
         var motif = new Motif("m", RowAlignment.Centre, [dots, line]);
-        var composition = Composition.Of(motif, new Dictionary<string, string> { [Fields.Name] = "Agnieszka" }, new Composing(Ground.Faces, graphics, GroundShape.None, cache));
+        var composition = Composition.Of(
+            motif,
+            new Dictionary<string, string> { [Fields.Name] = "Agnieszka" },
+            new Composing(Ground.Faces, graphics, GroundShape.None, cache)
+        );
         var parts = composition.PartsAt(1);
         return $"{composition.FilmsOf(parts, 1).Concat(parts.SelectMany(p => p.Ink)).Sum(f => Paths.Of(f).Length):#,0} characters of paths";
     }
@@ -66,7 +85,9 @@ internal static class GraphicWork
         try
         {
             var read = GraphicFile.Read(name, file);
-            return read.Problem is { } problem ? $"refused: {problem}" : $"read, {read.Value.Pieces.Count:#,0} pieces of {read.Value.Pieces.Sum(p => Outlines.FromContours(p.Closed, Tolerances.Ink, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd).Area):0} mm²";
+            return read.Problem is { } problem
+                ? $"refused: {problem}"
+                : $"read, {read.Value.Pieces.Count:#,0} pieces of {read.Value.Pieces.Sum(p => Outlines.FromContours(p.Closed, Tolerances.Ink, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd).Area):0} mm²";
         }
         catch (NotWorkableException e)
         {
@@ -77,28 +98,119 @@ internal static class GraphicWork
     private static string Circles(int count)
     {
         var side = (int)Math.Ceiling(Math.Sqrt(count));
-        var all = string.Concat(Enumerable.Range(0, count).Select(i => $"<circle cx='{(3 * (i % side)) + 2}' cy='{(3 * (i / side)) + 2}' r='1.2'/>"));
+        var all = string.Concat(
+            Enumerable.Range(0, count).Select(i => $"<circle cx='{(3 * (i % side)) + 2}' cy='{(3 * (i / side)) + 2}' r='1.2'/>")
+        );
         return $"<svg xmlns='http://www.w3.org/2000/svg' width='{3 * side}mm' height='{3 * side}mm' viewBox='0 0 {3 * side} {3 * side}'>{all}</svg>";
     }
 
     private static IEnumerable<(string What, string Name, byte[] File)> Unkind()
     {
         var random = new Random(7);
-        string Scribble(int points) => "M" + string.Join('L', Enumerable.Range(0, points).Select(_ => string.Create(CultureInfo.InvariantCulture, $"{random.NextDouble() * 100:0.000} {random.NextDouble() * 100:0.000}"))) + "Z";
-        byte[] Svg(string inside) => Encoding.UTF8.GetBytes($"<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>{inside}</svg>");
-        yield return ("two scribbles of 3,000 points, one clipping the other", "clip.svg", Svg($"<clipPath id='c'><path d='{Scribble(3000)}'/></clipPath><path clip-path='url(#c)' d='{Scribble(3000)}'/>"));
+        string Scribble(int points) =>
+            "M"
+            + string.Join(
+                'L',
+                Enumerable
+                    .Range(0, points)
+                    .Select(_ =>
+                        string.Create(CultureInfo.InvariantCulture, $"{random.NextDouble() * 100:0.000} {random.NextDouble() * 100:0.000}")
+                    )
+            )
+            + "Z";
+        byte[] Svg(string inside) =>
+            Encoding.UTF8.GetBytes(
+                $"<svg xmlns='http://www.w3.org/2000/svg' width='100mm' height='100mm' viewBox='0 0 100 100'>{inside}</svg>"
+            );
+        yield return (
+            "two scribbles of 3,000 points, one clipping the other",
+            "clip.svg",
+            Svg($"<clipPath id='c'><path d='{Scribble(3000)}'/></clipPath><path clip-path='url(#c)' d='{Scribble(3000)}'/>")
+        );
         yield return ("a scribble of 800 points", "scribble.svg", Svg($"<path d='{Scribble(800)}'/>"));
-        yield return ("20,000 style rules on 2,000 rectangles", "rules.svg", Svg($"<style>{string.Concat(Enumerable.Range(0, 20_000).Select(i => $"g .a{i} rect,.b{i}{{fill:#123}}"))}</style>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<rect class='b{i}' x='{i % 50}' y='{i / 50}' width='.5' height='.5'/>"))}"));
-        yield return ("20,000 rules by attributes on 2,000 rectangles", "attributes.svg", Svg($"<style>{string.Concat(Enumerable.Range(0, 20_000).Select(i => $"[x='{i}'] ~ *{{fill:#123}}"))}</style>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<rect x='{i % 50}' y='{i / 50}' width='.5' height='.5'/>"))}"));
-        yield return ("a width of 1e30", "wide.svg", Svg("<rect width='1e30' height='5'/><path d='M0 0L10 10' stroke='red' stroke-width='1e30'/>"));
-        yield return ("dashes of a millionth", "dashes.svg", Svg("<path fill='none' stroke='red' stroke-dasharray='0.000001' d='M0 0L100 0L100 100L0 100'/>"));
-        yield return ("copies of copies", "copies.svg", Svg($"<defs><g id='a0'><rect width='1' height='1'/></g>{string.Concat(Enumerable.Range(1, 12).Select(i => $"<g id='a{i}'>{string.Concat(Enumerable.Repeat($"<use href='#a{i - 1}'/>", 10))}</g>"))}</defs><use href='#a12'/>"));
-        byte[] Dxf(string blocks, string entities) => Encoding.UTF8.GetBytes($"0\nSECTION\n2\nBLOCKS\n{blocks}0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{entities}0\nENDSEC\n0\nEOF\n");
+        yield return (
+            "20,000 style rules on 2,000 rectangles",
+            "rules.svg",
+            Svg(
+                $"<style>{string.Concat(Enumerable.Range(0, 20_000).Select(i => $"g .a{i} rect,.b{i}{{fill:#123}}"))}</style>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<rect class='b{i}' x='{i % 50}' y='{i / 50}' width='.5' height='.5'/>"))}"
+            )
+        );
+        yield return (
+            "20,000 rules by attributes on 2,000 rectangles",
+            "attributes.svg",
+            Svg(
+                $"<style>{string.Concat(Enumerable.Range(0, 20_000).Select(i => $"[x='{i}'] ~ *{{fill:#123}}"))}</style>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<rect x='{i % 50}' y='{i / 50}' width='.5' height='.5'/>"))}"
+            )
+        );
+        yield return (
+            "a width of 1e30",
+            "wide.svg",
+            Svg("<rect width='1e30' height='5'/><path d='M0 0L10 10' stroke='red' stroke-width='1e30'/>")
+        );
+        yield return (
+            "dashes of a millionth",
+            "dashes.svg",
+            Svg("<path fill='none' stroke='red' stroke-dasharray='0.000001' d='M0 0L100 0L100 100L0 100'/>")
+        );
+        yield return (
+            "copies of copies",
+            "copies.svg",
+            Svg(
+                $"<defs><g id='a0'><rect width='1' "
+                    + $"height='1'/></g>{string.Concat(Enumerable.Range(1, 12).Select(i => $"<g id='a{i}'>{string.Concat(Enumerable.Repeat($"<use href='#a{i - 1}'/>", 10))}</g>"))}</defs><use href='#a12'/>"
+            )
+        );
+        byte[] Dxf(string blocks, string entities) =>
+            Encoding.UTF8.GetBytes($"0\nSECTION\n2\nBLOCKS\n{blocks}0\nENDSEC\n0\nSECTION\n2\nENTITIES\n{entities}0\nENDSEC\n0\nEOF\n");
         string Insert(string of) => $"0\nINSERT\n2\n{of}\n70\n1000\n71\n1000\n44\n1\n45\n1\n";
-        yield return ("rows and columns of blocks in one another", "blocks.dxf", Dxf(string.Concat(Enumerable.Range(1, 4).Select(i => $"0\nBLOCK\n2\nb{i}\n{Insert($"b{i - 1}")}0\nENDBLK\n")) + "0\nBLOCK\n2\nb0\n0\nENDBLK\n", Insert("b4")));
-        yield return ("60,000 circles", "circles.dxf", Dxf("", string.Concat(Enumerable.Range(0, 60_000).Select(i => $"0\nCIRCLE\n10\n{3 * (i % 250)}\n20\n{3 * (i / 250)}\n40\n1\n"))));
-        yield return ("150,000 loose lines", "lines.dxf", Dxf("", string.Concat(Enumerable.Range(0, 150_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"0\nLINE\n10\n{random.NextDouble() * 500:0.00}\n20\n{random.NextDouble() * 500:0.00}\n11\n{random.NextDouble() * 500:0.00}\n21\n{random.NextDouble() * 500:0.00}\n")))));
-        yield return ("150,000 lines end to end", "chain.dxf", Dxf("", string.Concat(Enumerable.Range(0, 150_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"0\nLINE\n10\n{i * 0.1:0.0}\n20\n{i % 2}\n11\n{(i + 1) * 0.1:0.0}\n21\n{(i + 1) % 2}\n")))));
+        yield return (
+            "rows and columns of blocks in one another",
+            "blocks.dxf",
+            Dxf(
+                string.Concat(Enumerable.Range(1, 4).Select(i => $"0\nBLOCK\n2\nb{i}\n{Insert($"b{i - 1}")}0\nENDBLK\n"))
+                    + "0\nBLOCK\n2\nb0\n0\nENDBLK\n",
+                Insert("b4")
+            )
+        );
+        yield return (
+            "60,000 circles",
+            "circles.dxf",
+            Dxf("", string.Concat(Enumerable.Range(0, 60_000).Select(i => $"0\nCIRCLE\n10\n{3 * (i % 250)}\n20\n{3 * (i / 250)}\n40\n1\n")))
+        );
+        yield return (
+            "150,000 loose lines",
+            "lines.dxf",
+            Dxf(
+                "",
+                string.Concat(
+                    Enumerable
+                        .Range(0, 150_000)
+                        .Select(i =>
+                            string.Create(
+                                CultureInfo.InvariantCulture,
+                                $"0\nLINE\n10\n{random.NextDouble() * 500:0.00}\n20\n{random.NextDouble() * 500:0.00}\n11\n{random.NextDouble() * 500:0.00}\n21\n{random.NextDouble() * 500:0.00}\n"
+                            )
+                        )
+                )
+            )
+        );
+        yield return (
+            "150,000 lines end to end",
+            "chain.dxf",
+            Dxf(
+                "",
+                string.Concat(
+                    Enumerable
+                        .Range(0, 150_000)
+                        .Select(i =>
+                            string.Create(
+                                CultureInfo.InvariantCulture,
+                                $"0\nLINE\n10\n{i * 0.1:0.0}\n20\n{i % 2}\n11\n{(i + 1) * 0.1:0.0}\n21\n{(i + 1) % 2}\n"
+                            )
+                        )
+                )
+            )
+        );
     }
 
     /// <summary>What came of some work and how long it took, if it ended.</summary>

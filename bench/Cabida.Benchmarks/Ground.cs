@@ -8,7 +8,9 @@ using Cabida.Typography;
 
 namespace Cabida.Benchmarks;
 
-/// <summary>A mug, a script motif and names of twelve letters, none of them twice, so that no joined line is ever found in a cache.</summary>
+/// <summary>
+/// A mug, a script motif and names of twelve letters, none of them twice, so that no joined line is ever found in a cache.
+/// </summary>
 internal static class Ground
 {
     private const string Consonants = "bcdfghjklmnprstvwyz";
@@ -19,22 +21,62 @@ internal static class Ground
 
     public static RunGround Of(InkCache cache)
     {
-        static MeasuredDimension Read(DimensionKind kind, MeasuringTool tool, string typed) => new(kind, [new ReadingLine(tool, [new TypedLength(typed)])]);
-        var sheet = BlankSheet.Of(new Blank(
-            "Mug",
-            SurfaceKind.Straight,
-            [Read(DimensionKind.Girth, MeasuringTool.SoftTape, "259"), Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"), Read(DimensionKind.Handle, MeasuringTool.SteelRule, "42")])
-        {
-            Zones = [new ZoneSpec("wrap", "Wrap") { Margins = new(TypedLength.Mm(10), TypedLength.Mm(12), TypedLength.Mm(8), TypedLength.Mm(8)) }],
-        });
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
+        static MeasuredDimension Read(DimensionKind kind, MeasuringTool tool, string typed) =>
+            new(kind, [new ReadingLine(tool, [new TypedLength(typed)])]);
+        var sheet = BlankSheet.Of(
+            new Blank(
+                "Mug",
+                SurfaceKind.Straight,
+                [
+                    Read(DimensionKind.Girth, MeasuringTool.SoftTape, "259"),
+                    Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"),
+                    Read(DimensionKind.Handle, MeasuringTool.SteelRule, "42"),
+                ]
+            )
+            {
+                Zones =
+                [
+                    new ZoneSpec("wrap", "Wrap")
+                    {
+                        Margins = new(TypedLength.Mm(10), TypedLength.Mm(12), TypedLength.Mm(8), TypedLength.Mm(8)),
+                    },
+                ],
+            }
+        );
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.8),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
         return new RunGround(Motif, sheet.Wall, null, sheet.Zone!, film, null, Faces, cache);
     }
 
-    public static Motif Motif { get; } = new("Name", RowAlignment.Centre,
-        [new LetteringPart("name", PartPlace.Below, MotifLength.Scales(0), "{name}", "kaushan-script", LetteringSize.CapitalHeight, MotifLength.Scales(20), 0)]);
+    public static Motif Motif { get; } =
+        new(
+            "Name",
+            RowAlignment.Centre,
+            [
+                new LetteringPart(
+                    "name",
+                    PartPlace.Below,
+                    MotifLength.Scales(0),
+                    "{name}",
+                    "kaushan-script",
+                    LetteringSize.CapitalHeight,
+                    MotifLength.Scales(20),
+                    0
+                ),
+            ]
+        );
 
-    /// <summary>The n-th name: six syllables of a consonant and a vowel, scattered so that neighbours differ everywhere. No two are the same.</summary>
+    /// <summary>
+    /// The n-th name: six syllables of a consonant and a vowel, scattered so that neighbours differ everywhere. No two are the same.
+    /// </summary>
     public static string Name(int n)
     {
         var syllables = Consonants.Length * Vowels.Length;

@@ -4,7 +4,9 @@ using SkiaSharp;
 
 namespace Cabida.Benchmarks;
 
-/// <summary>The most memory the process ever held while a scan of a hundred million pixels is read and followed, as PNG and as JPEG.</summary>
+/// <summary>
+/// The most memory the process ever held while a scan of a hundred million pixels is read and followed, as PNG and as JPEG.
+/// </summary>
 internal static class LargeScan
 {
     private const int Side = 10_000;
@@ -18,7 +20,10 @@ internal static class LargeScan
             var file = Path.Combine(Path.GetTempPath(), name);
             if (!File.Exists(file))
             {
-                File.WriteAllBytes(file, Make(name.EndsWith("png", StringComparison.Ordinal) ? SKEncodedImageFormat.Png : SKEncodedImageFormat.Jpeg));
+                File.WriteAllBytes(
+                    file,
+                    Make(name.EndsWith("png", StringComparison.Ordinal) ? SKEncodedImageFormat.Png : SKEncodedImageFormat.Jpeg)
+                );
                 Console.WriteLine($"made {file}; run it again to measure");
                 continue;
             }
@@ -28,10 +33,16 @@ internal static class LargeScan
             var took = Medians.Time(() =>
             {
                 var picture = GreyReader.Read(bytes, head).Value;
-                Console.WriteLine($"{name}: {OutlineTrace.Of(picture, PictureScale.OfScan(Dots, head.Height).Value, new TraceSettings(LineEdge.Inner, 0, 0.1, [])).Value.Outlines.Count} outline");
+                Console.WriteLine(
+                    $"{name}: "
+                        + $"{OutlineTrace.Of(picture, PictureScale.OfScan(Dots, head.Height).Value, new TraceSettings(LineEdge.Inner, 0, 0.1, [])).Value.Outlines.Count} outline"
+                );
             });
             using var process = System.Diagnostics.Process.GetCurrentProcess();
-            Console.WriteLine($"{name}: {head.Width} × {head.Height}, {bytes.Length / 1e6:0} MB on disk, {took / 1000:0.0} s, peak {process.PeakWorkingSet64 / 1e6:0} MB so far");
+            Console.WriteLine(
+                $"{name}: {head.Width} × {head.Height}, {bytes.Length / 1e6:0} MB on disk, {took / 1000:0.0} s, peak "
+                    + $"{process.PeakWorkingSet64 / 1e6:0} MB so far"
+            );
         }
     }
 

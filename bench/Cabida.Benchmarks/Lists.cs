@@ -34,7 +34,10 @@ internal static class Lists
         var hundred = Medians.Of(perName[100]);
         foreach (var n in Sizes)
         {
-            Console.WriteLine($"median of {Rounds}: {n} names, {Medians.Of(perName[n]):0.00} ms a name, {Medians.Of(perName[n]) / hundred:0.00} of that at 100");
+            Console.WriteLine(
+                $"median of {Rounds}: {n} names, {Medians.Of(perName[n]):0.00} ms a name, {Medians.Of(perName[n]) / hundred:0.00} "
+                    + $"of that at 100"
+            );
         }
 
         using (var process = Process.GetCurrentProcess())
@@ -74,18 +77,31 @@ internal static class Lists
             GC.KeepAlive(fits);
         }
 
-        Console.WriteLine($"one changed name in a run of {Names}: {Medians.Of(ratios):0.0000} of the whole (a {Names}th is {1.0 / Names:0.0000})");
+        Console.WriteLine(
+            $"one changed name in a run of {Names}: {Medians.Of(ratios):0.0000} of the whole (a {Names}th is {1.0 / Names:0.0000})"
+        );
     }
 
     private static void LargestFits()
     {
-        var zones = new (string Name, ZoneShape Zone)[] { ("box", ZoneShape.Rectangle(new Box(0, 0, 160, 90))), ("disc", Round(_ => 60, 360, [])), ("200 corners, two holes", Round(i => 52 + (8 * Math.Cos(7 * Math.PI * i / 100)) + (i % 2), 200, [(-30, 18, 6), (34, -12, 8)])) };
-        var times = zones.SelectMany(z => new[] { Placing.Anchored, Placing.Free }.Select(p => (z.Name, z.Zone, Placing: p, Times: new List<double>()))).ToList();
+        var zones = new (string Name, ZoneShape Zone)[]
+        {
+            ("box", ZoneShape.Rectangle(new Box(0, 0, 160, 90))),
+            ("disc", Round(_ => 60, 360, [])),
+            ("200 corners, two holes", Round(i => 52 + (8 * Math.Cos(7 * Math.PI * i / 100)) + (i % 2), 200, [(-30, 18, 6), (34, -12, 8)])),
+        };
+        var times = zones
+            .SelectMany(z => new[] { Placing.Anchored, Placing.Free }.Select(p => (z.Name, z.Zone, Placing: p, Times: new List<double>())))
+            .ToList();
         for (var round = 0; round < FitRounds; round++)
         {
             foreach (var (_, zone, placing, list) in times)
             {
-                var ink = Composition.Of(Ground.Motif, new Dictionary<string, string> { [Fields.Name] = Ground.Name(700_000 + round) }, new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, new InkCache()));
+                var ink = Composition.Of(
+                    Ground.Motif,
+                    new Dictionary<string, string> { [Fields.Name] = Ground.Name(700_000 + round) },
+                    new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, new InkCache())
+                );
                 _ = ink.InkAt(1);
                 var clock = Stopwatch.StartNew();
                 _ = BestFit.Find(ink, ink.AllScales, zone, FitRules.OnDatum with { Placing = placing });
@@ -96,13 +112,20 @@ internal static class Lists
         var box = Medians.Of(times[0].Times);
         foreach (var (name, _, placing, list) in times)
         {
-            Console.WriteLine($"largest fit in the {name}, {placing}: {Medians.Of(list):0.0} ms, {Medians.Of(list) / box:0} times the box, anchored");
+            Console.WriteLine(
+                $"largest fit in the {name}, {placing}: {Medians.Of(list):0.0} ms, {Medians.Of(list) / box:0} times the box, anchored"
+            );
         }
     }
 
     private static ZoneShape Round(Func<int, double> radius, int corners, (double X, double Y, double R)[] holes)
     {
-        List<PlanePoint> Ring(double x, double y, Func<int, double> r, int n) => [.. Enumerable.Range(0, n).Select(i => new PlanePoint(x + (r(i) * Math.Cos(2 * Math.PI * i / n)), y + (r(i) * Math.Sin(2 * Math.PI * i / n))))];
+        List<PlanePoint> Ring(double x, double y, Func<int, double> r, int n) =>
+            [
+                .. Enumerable
+                    .Range(0, n)
+                    .Select(i => new PlanePoint(x + (r(i) * Math.Cos(2 * Math.PI * i / n)), y + (r(i) * Math.Sin(2 * Math.PI * i / n)))),
+            ];
         NetTopologySuite.Geometries.Geometry area = Outlines.Ring(Ring(0, 0, radius, corners));
         foreach (var (x, y, r) in holes)
         {

@@ -5,7 +5,9 @@ using Cabida.Core.Type;
 
 namespace Cabida.Benchmarks;
 
-/// <summary>One twelve-letter script name: the floor is shaping, outlining and joining it; the whole is composing, fitting and checking it.</summary>
+/// <summary>
+/// One twelve-letter script name: the floor is shaping, outlining and joining it; the whole is composing, fitting and checking it.
+/// </summary>
 public class OneNameBenchmark
 {
     private readonly InkCache cache = new();
@@ -29,7 +31,8 @@ public class OneNameBenchmark
 
     /// <summary>Shaping, outlining and joining, nothing else.</summary>
     [Benchmark(Baseline = true)]
-    public int Floor() => new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, LineSetting.Plain, cache).InkAt(size).NumPoints;
+    public int Floor() =>
+        new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, LineSetting.Plain, cache).InkAt(size).NumPoints;
 
     /// <summary>Composing, fitting and checking it whole.</summary>
     [Benchmark]

@@ -19,7 +19,15 @@ internal static class Tracing
         {
             GreyPicture? picture = null;
             var decode = Medians.Time(() => picture = GreyReader.Read(png, head).Value);
-            var follow = Medians.Time(() => _ = OutlineTrace.Of(picture!, PictureScale.OfScan(Dots, head.Height).Value, new TraceSettings(LineEdge.Inner, 0.4, 0.1, []) { Straighten = true }).Value.Outlines.Single());
+            var follow = Medians.Time(() =>
+                _ = OutlineTrace
+                    .Of(
+                        picture!,
+                        PictureScale.OfScan(Dots, head.Height).Value,
+                        new TraceSettings(LineEdge.Inner, 0.4, 0.1, []) { Straighten = true }
+                    )
+                    .Value.Outlines.Single()
+            );
             if (round >= 0)
             {
                 decoding.Add(decode);
@@ -27,6 +35,9 @@ internal static class Tracing
             }
         }
 
-        Console.WriteLine($"{head.Width} × {head.Height}, medians of {Rounds}: decoding {Medians.Of(decoding):0} ms, following {Medians.Of(following):0} ms, ratio {Medians.Of(following) / Medians.Of(decoding):0.00}");
+        Console.WriteLine(
+            $"{head.Width} × {head.Height}, medians of {Rounds}: decoding {Medians.Of(decoding):0} ms, following "
+                + $"{Medians.Of(following):0} ms, ratio {Medians.Of(following) / Medians.Of(decoding):0.00}"
+        );
     }
 }

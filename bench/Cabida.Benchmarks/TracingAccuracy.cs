@@ -6,7 +6,9 @@ using NetTopologySuite.Geometries;
 
 namespace Cabida.Benchmarks;
 
-/// <summary>The area between found and true outline for each millimetre of outline, over sheets of varied skew, noise and lighting.</summary>
+/// <summary>
+/// The area between found and true outline for each millimetre of outline, over sheets of varied skew, noise and lighting.
+/// </summary>
 internal static class TracingAccuracy
 {
     private static readonly string[] Sheets = ["tag", "plate", "bookmark", "star", "leaf"];
@@ -27,7 +29,7 @@ internal static class TracingAccuracy
             }
 
             all.AddRange(here);
-            Console.WriteLine($"{id,-9} {here.Count} sheets: mean {here.Average():0.0000}, worst {here.Max():0.0000} mm² per mm");
+            Console.WriteLine($"{id, -9} {here.Count} sheets: mean {here.Average():0.0000}, worst {here.Max():0.0000} mm² per mm");
         }
 
         Console.WriteLine($"all       {all.Count} sheets: mean {all.Average():0.0000}, worst {all.Max():0.0000} mm² per mm");
@@ -37,11 +39,24 @@ internal static class TracingAccuracy
     {
         var png = SheetRendering.Png(sheet, scan);
         var head = PictureHead.Read(png).Value;
-        var found = OutlineTrace.Of(GreyReader.Read(png, head).Value, PictureScale.OfScan(scan.DotsPerInch, head.Height).Value, new TraceSettings(LineEdge.Middle, 0, 0.1, [])).Value.Outlines[0];
-        var truth = Of([.. sheet.Shapes[0].Select(IReadOnlyList<PlanePoint> (r) => [.. r.Select(p => SheetRendering.OnScan(sheet, scan.SkewDegrees, p))])]);
+        var found = OutlineTrace
+            .Of(
+                GreyReader.Read(png, head).Value,
+                PictureScale.OfScan(scan.DotsPerInch, head.Height).Value,
+                new TraceSettings(LineEdge.Middle, 0, 0.1, [])
+            )
+            .Value.Outlines[0];
+        var truth = Of([
+            .. sheet
+                .Shapes[0]
+                .Select(IReadOnlyList<PlanePoint> (r) => [.. r.Select(p => SheetRendering.OnScan(sheet, scan.SkewDegrees, p))]),
+        ]);
         return Of(found.Rings).SymmetricDifference(truth).Area / truth.Length;
     }
 
-    private static Polygon Of(IReadOnlyList<IReadOnlyList<PlanePoint>> rings) => Outlines.Factory.CreatePolygon(
-        (LinearRing)Outlines.Ring(rings[0]).ExteriorRing, [.. rings.Skip(1).Select(r => (LinearRing)Outlines.Ring(r).ExteriorRing)]);
+    private static Polygon Of(IReadOnlyList<IReadOnlyList<PlanePoint>> rings) =>
+        Outlines.Factory.CreatePolygon(
+            (LinearRing)Outlines.Ring(rings[0]).ExteriorRing,
+            [.. rings.Skip(1).Select(r => (LinearRing)Outlines.Ring(r).ExteriorRing)]
+        );
 }

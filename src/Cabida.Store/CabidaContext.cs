@@ -42,7 +42,12 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
         });
         modelBuilder.Entity<RevisionRow>(e =>
         {
-            e.HasKey(r => new { r.Kind, r.Id, r.Revision });
+            e.HasKey(r => new
+            {
+                r.Kind,
+                r.Id,
+                r.Revision,
+            });
             e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
         });
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
@@ -51,7 +56,13 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
         modelBuilder.Entity<WorkRow>().HasIndex(w => new { w.Kind, w.State });
         modelBuilder.Entity<ReferenceRow>(e =>
         {
-            e.HasKey(r => new { r.FromKind, r.FromId, r.ToKind, r.ToId });
+            e.HasKey(r => new
+            {
+                r.FromKind,
+                r.FromId,
+                r.ToKind,
+                r.ToId,
+            });
             e.HasIndex(r => new { r.ToKind, r.ToId });
         });
     }

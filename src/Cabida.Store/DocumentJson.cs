@@ -23,7 +23,8 @@ public static class DocumentJson
     public static string Write<T>(T document) => JsonSerializer.Serialize(document, Options);
 
     /// <summary>Reads a document of any form there ever was.</summary>
-    /// <exception cref="NotWorkableException">It cannot be read: it is damaged, or was written by a newer version of the application.</exception>
+    /// <exception cref="NotWorkableException">It cannot be read: it is damaged, or was written by a newer version of the
+    /// application.</exception>
     public static T Read<T>(int form, string json)
     {
         try
@@ -31,17 +32,29 @@ public static class DocumentJson
             return form switch
             {
                 CurrentForm => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("An empty document."),
-                1 => JsonNode.Parse(json) is JsonObject old ? FormOne.ToTwo(old).Deserialize<T>(Options)! : throw new JsonException("An empty document."),
-                _ => throw new NotWorkableException(Phrase.Say($"It was written by a newer version of Cabida (form {form}; this one reads up to {CurrentForm}).")),
+                1 => JsonNode.Parse(json) is JsonObject old
+                    ? FormOne.ToTwo(old).Deserialize<T>(Options)!
+                    : throw new JsonException("An empty document."),
+                _ => throw new NotWorkableException(
+                    Phrase.Say($"It was written by a newer version of Cabida (form {form}; this one reads up to {CurrentForm}).")
+                ),
             };
         }
         catch (Exception fault) when (fault is JsonException or NotSupportedException or InvalidOperationException or FormatException)
         {
-            throw new NotWorkableException(Phrase.Say($"It cannot be read as it was kept{(fault is JsonException { Path: { Length: > 1 } path } ? $", about {path.TrimStart('$', '.')}" : "")}."), fault);
+            throw new NotWorkableException(
+                Phrase.Say(
+                    $"It cannot be read as it was "
+                        + $"kept{(fault is JsonException { Path: { Length: > 1 } path } ? $", about {path.TrimStart('$', '.')}" : "")}."
+                ),
+                fault
+            );
         }
     }
 
-    /// <summary>The fields in which two states of a document differ, by the names in its JSON; none where one of them cannot be read.</summary>
+    /// <summary>
+    /// The fields in which two states of a document differ, by the names in its JSON; none where one of them cannot be read.
+    /// </summary>
     public static IReadOnlyList<string> Differing(string json, string other)
     {
         try

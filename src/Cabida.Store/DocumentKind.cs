@@ -41,7 +41,8 @@ public static class DocumentKinds
     public static DocumentKind<Graphic> Graphic { get; } = new("graphic", g => g.Name, _ => []);
 
     /// <summary>The maker's own settings; there is one.</summary>
-    public static DocumentKind<Workshop> Workshop { get; } = new("workshop", w => w.Name, w => w.MarkId.Length > 0 ? [new Reference("graphic", w.MarkId)] : []);
+    public static DocumentKind<Workshop> Workshop { get; } =
+        new("workshop", w => w.Name, w => w.MarkId.Length > 0 ? [new Reference("graphic", w.MarkId)] : []);
 
     /// <summary>What typefaces are called in references; they are kept beside the documents.</summary>
     public const string Typeface = "typeface";
@@ -52,29 +53,45 @@ public static class DocumentKinds
     private static IEnumerable<Reference> ReferencesOf(Motif motif)
     {
         var ground = motif.Ground.BlankId.Length > 0 ? [new Reference(Blank.Kind, motif.Ground.BlankId)] : Array.Empty<Reference>();
-        return ground.Concat(motif.AllParts.SelectMany(IEnumerable<Reference> (p) =>
-        [
-            .. p.FilmId.Length > 0 ? [new Reference(Film.Kind, p.FilmId)] : Array.Empty<Reference>(),
-            .. p switch
-            {
-                LetteringPart l => [new Reference(Typeface, l.TypefaceId)],
-                GraphicPart g => [new Reference(Graphic.Kind, g.GraphicId), .. g.Films.Where(f => f.FilmId.Length > 0).Select(f => new Reference(Film.Kind, f.FilmId))],
-                _ => Array.Empty<Reference>(),
-            },
-        ]));
+        return ground.Concat(
+            motif.AllParts.SelectMany(
+                IEnumerable<Reference> (p) =>
+                    [
+                        .. p.FilmId.Length > 0 ? [new Reference(Film.Kind, p.FilmId)] : Array.Empty<Reference>(),
+                        .. p switch
+                        {
+                            LetteringPart l => [new Reference(Typeface, l.TypefaceId)],
+                            GraphicPart g =>
+                            [
+                                new Reference(Graphic.Kind, g.GraphicId),
+                                .. g.Films.Where(f => f.FilmId.Length > 0).Select(f => new Reference(Film.Kind, f.FilmId)),
+                            ],
+                            _ => Array.Empty<Reference>(),
+                        },
+                    ]
+            )
+        );
     }
 
     private static IEnumerable<Reference> ReferencesOf(Blank blank)
     {
-        var pictures = blank.Faces.Select(f => f.Outline).Prepend(blank.Outline).Select(o => o.Drawn?.PictureId).Prepend(blank.PictureId)
-            .OfType<string>().Distinct().Select(p => new Reference(Picture, p));
+        var pictures = blank
+            .Faces.Select(f => f.Outline)
+            .Prepend(blank.Outline)
+            .Select(o => o.Drawn?.PictureId)
+            .Prepend(blank.PictureId)
+            .OfType<string>()
+            .Distinct()
+            .Select(p => new Reference(Picture, p));
         return blank.JobId is { } job ? pictures.Append(new Reference(Job.Kind, job)) : pictures;
     }
 
     private static IEnumerable<Reference> ReferencesOf(Run run)
     {
         yield return new Reference(Job.Kind, run.JobId);
-        foreach (var (kind, pin) in new[] { (Blank.Kind, run.Blank), (Motif.Kind, run.Motif), (Film.Kind, run.Film), (Cutter.Kind, run.Cutter) })
+        foreach (
+            var (kind, pin) in new[] { (Blank.Kind, run.Blank), (Motif.Kind, run.Motif), (Film.Kind, run.Film), (Cutter.Kind, run.Cutter) }
+        )
         {
             if (pin is not null)
             {
@@ -92,7 +109,12 @@ public static class DocumentKinds
             yield return new Reference(Motif.Kind, motif.Id);
         }
 
-        foreach (var face in run.Concessions.Select(c => c.TypefaceId).Concat(run.Pieces.SelectMany(p => p.AllOwn).Select(o => o.TypefaceId)).Where(f => f.Length > 0))
+        foreach (
+            var face in run
+                .Concessions.Select(c => c.TypefaceId)
+                .Concat(run.Pieces.SelectMany(p => p.AllOwn).Select(o => o.TypefaceId))
+                .Where(f => f.Length > 0)
+        )
         {
             yield return new Reference(Typeface, face);
         }

@@ -16,12 +16,20 @@ internal static class FormOne
         }
 
         JsonNode? Of(string side) => margins[side]?.DeepClone();
-        old["zones"] = new JsonArray(new JsonObject
-        {
-            ["id"] = "wrap",
-            ["name"] = "Wrap",
-            ["margins"] = new JsonObject { ["top"] = Of("rim"), ["bottom"] = Of("base"), ["left"] = Of("side"), ["right"] = Of("side") },
-        });
+        old["zones"] = new JsonArray(
+            new JsonObject
+            {
+                ["id"] = "wrap",
+                ["name"] = "Wrap",
+                ["margins"] = new JsonObject
+                {
+                    ["top"] = Of("rim"),
+                    ["bottom"] = Of("base"),
+                    ["left"] = Of("side"),
+                    ["right"] = Of("side"),
+                },
+            }
+        );
         old.Remove("margins");
         return old;
     }

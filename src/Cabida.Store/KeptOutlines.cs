@@ -24,7 +24,14 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
                 await brotli.WriteAsync(json, stop);
             }
 
-            db.Outlines.Add(new OutlinesRow { Id = id, Packed = packed.ToArray(), AddedAt = clock.GetUtcNow().UtcDateTime });
+            db.Outlines.Add(
+                new OutlinesRow
+                {
+                    Id = id,
+                    Packed = packed.ToArray(),
+                    AddedAt = clock.GetUtcNow().UtcDateTime,
+                }
+            );
             await Once.Keep(db, stop);
         }
 
@@ -42,6 +49,9 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
         using var brotli = new BrotliStream(new MemoryStream(row.Packed), CompressionMode.Decompress);
         using var json = new MemoryStream();
         brotli.CopyTo(json);
-        return new GraphicOutlines(id, DocumentJson.Read<List<GraphicPiece>>(DocumentJson.CurrentForm, Encoding.UTF8.GetString(json.ToArray())));
+        return new GraphicOutlines(
+            id,
+            DocumentJson.Read<List<GraphicPiece>>(DocumentJson.CurrentForm, Encoding.UTF8.GetString(json.ToArray()))
+        );
     }
 }

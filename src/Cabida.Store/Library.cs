@@ -34,7 +34,13 @@ public enum Refusal
 /// <param name="UsedBy">Names of what refers to it, when that is why.</param>
 /// <param name="Changed">The fields that were changed elsewhere, when that is why.</param>
 /// <param name="Revision">The revision there is now, also of what was removed; 0 when there never was any.</param>
-public sealed record Written<T>(Stored<T>? Stored, Refusal? Refused = null, IReadOnlyList<string>? UsedBy = null, IReadOnlyList<string>? Changed = null, int Revision = 0);
+public sealed record Written<T>(
+    Stored<T>? Stored,
+    Refusal? Refused = null,
+    IReadOnlyList<string>? UsedBy = null,
+    IReadOnlyList<string>? Changed = null,
+    int Revision = 0
+);
 
 /// <summary>A document in a list: itself, or why it cannot be read.</summary>
 /// <param name="Id">Which one.</param>
@@ -57,7 +63,12 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     public async Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        var rows = await db.Documents.AsNoTracking().Where(d => d.Kind == kind.Kind).OrderBy(d => d.CreatedAt).ThenBy(d => d.Id).ToListAsync(stop);
+        var rows = await db
+            .Documents.AsNoTracking()
+            .Where(d => d.Kind == kind.Kind)
+            .OrderBy(d => d.CreatedAt)
+            .ThenBy(d => d.Id)
+            .ToListAsync(stop);
         return [.. rows.Select(r => new Listed<T>(r.Id, r.Name, r.Revision, Outcome<Stored<T>>.Try(() => Read<T>(r))))];
     }
 
@@ -65,7 +76,9 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     public async Task<Stored<T>?> Find<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        return await db.Documents.AsNoTracking().FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop) is { } row ? Read<T>(row) : null;
+        return await db.Documents.AsNoTracking().FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop) is { } row
+            ? Read<T>(row)
+            : null;
     }
 
     /// <summary>The last revision of a document, also of one that was removed; 0 when there never was any.</summary>
@@ -80,7 +93,9 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        var row = await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == revision, stop);
+        var row = await db
+            .Revisions.AsNoTracking()
+            .FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == revision, stop);
         return row?.Json is { } json ? DocumentJson.Read<T>(row.Form, json) : null;
     }
 
@@ -90,7 +105,13 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <param name="id">Its id; a fresh one when none is given.</param>
     /// <param name="proof">Works it out before it is kept; what it throws is thrown, and nothing is kept then.</param>
     /// <param name="stop">Ends it.</param>
-    public async Task<Stored<T>> Add<T>(DocumentKind<T> kind, T document, string? id = null, Func<Stored<T>, Task>? proof = null, CancellationToken stop = default)
+    public async Task<Stored<T>> Add<T>(
+        DocumentKind<T> kind,
+        T document,
+        string? id = null,
+        Func<Stored<T>, Task>? proof = null,
+        CancellationToken stop = default
+    )
     {
         ArgumentNullException.ThrowIfNull(kind);
         id ??= Guid.NewGuid().ToString("N")[..12];
@@ -114,7 +135,14 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <param name="document">The document.</param>
     /// <param name="proof">Works it out before it is kept; what it throws is thrown, and nothing is kept then.</param>
     /// <param name="stop">Ends it.</param>
-    public async Task<Written<T>> Save<T>(DocumentKind<T> kind, string id, int madeFrom, T document, Func<Stored<T>, Task>? proof = null, CancellationToken stop = default)
+    public async Task<Written<T>> Save<T>(
+        DocumentKind<T> kind,
+        string id,
+        int madeFrom,
+        T document,
+        Func<Stored<T>, Task>? proof = null,
+        CancellationToken stop = default
+    )
     {
         ArgumentNullException.ThrowIfNull(kind);
         if (await RowOf(kind.Kind, id, stop) is not { } row)
@@ -167,9 +195,12 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <summary>Names of the documents that refer to something of a kind.</summary>
     public async Task<IReadOnlyList<string>> UsedBy(string kind, string id, CancellationToken stop = default)
     {
-        return await db.References.AsNoTracking().Where(r => r.ToKind == kind && r.ToId == id)
+        return await db
+            .References.AsNoTracking()
+            .Where(r => r.ToKind == kind && r.ToId == id)
             .Join(db.Documents, r => new { Kind = r.FromKind, Id = r.FromId }, d => new { d.Kind, d.Id }, (r, d) => d.Name)
-            .OrderBy(n => n).ToListAsync(stop);
+            .OrderBy(n => n)
+            .ToListAsync(stop);
     }
 
     /// <summary>Brings back the state before the last change that is not undone yet; also of a removed document.</summary>
@@ -181,9 +212,7 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     {
         ArgumentNullException.ThrowIfNull(kind);
         var current = await CurrentState(kind.Kind, id, stop);
-        return current?.Replaced is { } before
-            ? await Restore(kind, id, before, "Undo", madeFrom, stop)
-            : await Nothing(kind, id, stop);
+        return current?.Replaced is { } before ? await Restore(kind, id, before, "Undo", madeFrom, stop) : await Nothing(kind, id, stop);
     }
 
     /// <summary>Brings back the state that was undone last, as long as nothing else was changed since.</summary>
@@ -195,28 +224,52 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     {
         ArgumentNullException.ThrowIfNull(kind);
         var current = await CurrentState(kind.Kind, id, stop);
-        var next = current is null ? null : await db.Revisions.AsNoTracking()
-            .Where(r => r.Kind == kind.Kind && r.Id == id && r.Restored == null && r.Replaced == current.Revision)
-            .OrderByDescending(r => r.Revision).FirstOrDefaultAsync(stop);
+        var next = current is null
+            ? null
+            : await db
+                .Revisions.AsNoTracking()
+                .Where(r => r.Kind == kind.Kind && r.Id == id && r.Restored == null && r.Replaced == current.Revision)
+                .OrderByDescending(r => r.Revision)
+                .FirstOrDefaultAsync(stop);
         return next is null ? await Nothing(kind, id, stop) : await Restore(kind, id, next.Revision, "Redo", madeFrom, stop);
     }
 
     private async Task<Written<T>> Nothing<T>(DocumentKind<T> kind, string id, CancellationToken stop) =>
         new(default, await LastRevision(kind.Kind, id, stop) is null ? Refusal.Missing : Refusal.NothingThere);
 
-    private async Task<Written<T>> Restore<T>(DocumentKind<T> kind, string id, int revision, string word, int? madeFrom, CancellationToken stop)
+    private async Task<Written<T>> Restore<T>(
+        DocumentKind<T> kind,
+        string id,
+        int revision,
+        string word,
+        int? madeFrom,
+        CancellationToken stop
+    )
     {
         var row = await db.Revisions.AsNoTracking().FirstAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == revision, stop);
         var document = row.Json is { } json ? DocumentJson.Read<T>(row.Form, json) : default;
-        return await Write(kind, id, document, new Change(document is null ? word : $"{word} {kind.NameOf(document)}", Now) { Restored = revision, MadeFrom = madeFrom }, stop);
+        return await Write(
+            kind,
+            id,
+            document,
+            new Change(document is null ? word : $"{word} {kind.NameOf(document)}", Now) { Restored = revision, MadeFrom = madeFrom },
+            stop
+        );
     }
 
     /// <summary>It was changed since: what in.</summary>
     private async Task<Written<T>> Stale<T>(DocumentKind<T> kind, string id, int madeFrom, CancellationToken stop)
     {
         var last = await LastRevision(kind.Kind, id, stop);
-        var from = await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == madeFrom, stop);
-        return new(default, Refusal.Stale, Changed: last?.Json is { } now && from?.Json is { } then ? DocumentJson.Differing(then, now) : [], Revision: last?.Revision ?? 0);
+        var from = await db
+            .Revisions.AsNoTracking()
+            .FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == madeFrom, stop);
+        return new(
+            default,
+            Refusal.Stale,
+            Changed: last?.Json is { } now && from?.Json is { } then ? DocumentJson.Differing(then, now) : [],
+            Revision: last?.Revision ?? 0
+        );
     }
 
     /// <summary>The revision that first held the state the document is in now: an undo leads back to an older one.</summary>
@@ -271,17 +324,19 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         var change = new ChangeSetRow { At = made.At, Words = made.Words };
         db.ChangeSets.Add(change);
         await db.SaveChangesAsync(stop);
-        db.Revisions.Add(new RevisionRow
-        {
-            Kind = kind.Kind,
-            Id = id,
-            Revision = revision,
-            Replaced = replaced?.Revision,
-            Restored = made.Restored,
-            Form = DocumentJson.CurrentForm,
-            Json = json,
-            ChangeSetId = change.Id,
-        });
+        db.Revisions.Add(
+            new RevisionRow
+            {
+                Kind = kind.Kind,
+                Id = id,
+                Revision = revision,
+                Replaced = replaced?.Revision,
+                Restored = made.Restored,
+                Form = DocumentJson.CurrentForm,
+                Json = json,
+                ChangeSetId = change.Id,
+            }
+        );
 
         var row = await db.Documents.FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop);
         db.References.RemoveRange(await db.References.Where(r => r.FromKind == kind.Kind && r.FromId == id).ToListAsync(stop));
@@ -293,12 +348,36 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         {
             if (row is null)
             {
-                db.Documents.Add(row = new DocumentRow { Kind = kind.Kind, Id = id, Name = "", Json = "", CreatedAt = made.At });
+                db.Documents.Add(
+                    row = new DocumentRow
+                    {
+                        Kind = kind.Kind,
+                        Id = id,
+                        Name = "",
+                        Json = "",
+                        CreatedAt = made.At,
+                    }
+                );
             }
 
-            (row.Name, row.Json, row.Revision, row.Form, row.ChangedAt) = (kind.NameOf(document), json, revision, DocumentJson.CurrentForm, made.At);
-            db.References.AddRange(kind.ReferencesOf(document).Distinct()
-                .Select(r => new ReferenceRow { FromKind = kind.Kind, FromId = id, ToKind = r.Kind, ToId = r.Id }));
+            (row.Name, row.Json, row.Revision, row.Form, row.ChangedAt) = (
+                kind.NameOf(document),
+                json,
+                revision,
+                DocumentJson.CurrentForm,
+                made.At
+            );
+            db.References.AddRange(
+                kind.ReferencesOf(document)
+                    .Distinct()
+                    .Select(r => new ReferenceRow
+                    {
+                        FromKind = kind.Kind,
+                        FromId = id,
+                        ToKind = r.Kind,
+                        ToId = r.Id,
+                    })
+            );
         }
 
         await db.SaveChangesAsync(stop);

@@ -17,7 +17,29 @@ internal static class FeatureTags
     /// <summary>Features that a line cannot do without, or that make no other form of a letter.</summary>
     private static readonly HashSet<string> Silent = new(StringComparer.Ordinal)
     {
-        "ccmp", "locl", "rlig", "rclt", "rvrn", "abvs", "blws", "pres", "psts", "haln", "half", "akhn", "rphf", "rkrf", "pref", "blwf", "abvf", "pstf", "cjct", "nukt", "vatu", "vert", "vrt2",
+        "ccmp",
+        "locl",
+        "rlig",
+        "rclt",
+        "rvrn",
+        "abvs",
+        "blws",
+        "pres",
+        "psts",
+        "haln",
+        "half",
+        "akhn",
+        "rphf",
+        "rkrf",
+        "pref",
+        "blwf",
+        "abvf",
+        "pstf",
+        "cjct",
+        "nukt",
+        "vatu",
+        "vert",
+        "vrt2",
     };
 
     /// <summary>Whether a feature is a form that is chosen by eye.</summary>

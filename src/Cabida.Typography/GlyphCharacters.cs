@@ -8,22 +8,25 @@ namespace Cabida.Typography;
 /// </summary>
 internal sealed class GlyphCharacters : IDisposable
 {
-    private const uint First = 0x100000, Last = 0x10FFFD;
+    private const uint First = 0x100000,
+        Last = 0x10FFFD;
     private readonly FontFunctions functions = new();
 
     /// <summary>The face as <paramref name="parent"/> has it, and its glyphs.</summary>
     public GlyphCharacters(Font parent)
     {
-        functions.SetNominalGlyphDelegate((Font _, object _, uint character, out uint glyph) =>
-        {
-            if (character is >= First and <= Last)
+        functions.SetNominalGlyphDelegate(
+            (Font _, object _, uint character, out uint glyph) =>
             {
-                glyph = character - First;
-                return true;
-            }
+                if (character is >= First and <= Last)
+                {
+                    glyph = character - First;
+                    return true;
+                }
 
-            return parent.TryGetNominalGlyph(character, out glyph);
-        });
+                return parent.TryGetNominalGlyph(character, out glyph);
+            }
+        );
         Font = new Font(parent);
         Font.SetFontFunctions(functions, null);
     }

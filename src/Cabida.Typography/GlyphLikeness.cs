@@ -12,10 +12,15 @@ internal sealed class GlyphLikeness
     /// <summary>Cells to an em; a row of two and a half em is one word.</summary>
     private const int Cells = 24;
 
-    private const int Across = 64, Up = 44, Base = 30, Left = 14, MostShift = 20;
+    private const int Across = 64,
+        Up = 44,
+        Base = 30,
+        Left = 14,
+        MostShift = 20;
 
     /// <summary>Of a letter's ink so much must be there, and so much in all, to call it alike.</summary>
-    private const double LeastThere = 0.75, LeastAlike = 0.4;
+    private const double LeastThere = 0.75,
+        LeastAlike = 0.4;
 
     private readonly SKFont font;
     private readonly List<(string Letter, ulong[] Rows, int Ink)> letters;
@@ -24,7 +29,10 @@ internal sealed class GlyphLikeness
     public GlyphLikeness(SKFont font, IEnumerable<(string Letter, ushort Glyph)> letters)
     {
         this.font = font;
-        this.letters = [.. letters.Select(l => (l.Letter, Rows: Drawn(l.Glyph))).Select(l => (l.Letter, l.Rows, Ink(l.Rows))).Where(l => l.Item3 > 0)];
+        this.letters =
+        [
+            .. letters.Select(l => (l.Letter, Rows: Drawn(l.Glyph))).Select(l => (l.Letter, l.Rows, Ink(l.Rows))).Where(l => l.Item3 > 0),
+        ];
     }
 
     /// <summary>The letter, or nothing where it is like none.</summary>

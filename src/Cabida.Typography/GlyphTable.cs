@@ -28,7 +28,10 @@ internal static class GlyphTable
     public static IReadOnlyList<GlyphForm> Of(SKTypeface typeface, SKFont outlines, Font names)
     {
         var characters = Characters(names);
-        var named = Enumerable.Range(1, Math.Max(0, typeface.GlyphCount - 1)).Select(g => (Glyph: (uint)g, Name: NameOf(names, (uint)g))).ToList();
+        var named = Enumerable
+            .Range(1, Math.Max(0, typeface.GlyphCount - 1))
+            .Select(g => (Glyph: (uint)g, Name: NameOf(names, (uint)g)))
+            .ToList();
         // What the face itself calls its letters: "uni0041", "A" or anything else.
         var byName = new Dictionary<string, string>(StringComparer.Ordinal);
         foreach (var (glyph, name) in named)
@@ -39,8 +42,9 @@ internal static class GlyphTable
             }
         }
 
-        var likeness = new Once<GlyphLikeness>(() => new GlyphLikeness(
-            outlines, Letters.Select(l => (l.ToString(), (ushort)names.GetGlyphOrNone(l))).Where(l => l.Item2 > 0)));
+        var likeness = new Once<GlyphLikeness>(() =>
+            new GlyphLikeness(outlines, Letters.Select(l => (l.ToString(), (ushort)names.GetGlyphOrNone(l))).Where(l => l.Item2 > 0))
+        );
         var (table, looked) = (new List<GlyphForm>(), 0);
         foreach (var (glyph, name) in named)
         {
@@ -96,13 +100,23 @@ internal static class GlyphTable
     {
         var rows = new Dictionary<uint, int>();
         var (row, before) = (0, "");
-        foreach (var form in table.Where(f => f.Known == GlyphKnown.ByLikeness).OrderBy(f => f.CodePoint == 0 ? int.MaxValue : f.CodePoint).ThenBy(f => f.Glyph))
+        foreach (
+            var form in table
+                .Where(f => f.Known == GlyphKnown.ByLikeness)
+                .OrderBy(f => f.CodePoint == 0 ? int.MaxValue : f.CodePoint)
+                .ThenBy(f => f.Glyph)
+        )
         {
             row += before.Length == 0 || string.CompareOrdinal(form.Letter, before) <= 0 ? 1 : 0;
             (rows[form.Glyph], before) = (row, form.Letter);
         }
 
-        return [.. table.Select(f => rows.TryGetValue(f.Glyph, out var r) ? f with { Family = string.Create(CultureInfo.InvariantCulture, $"set-{r}") } : f)];
+        return
+        [
+            .. table.Select(f =>
+                rows.TryGetValue(f.Glyph, out var r) ? f with { Family = string.Create(CultureInfo.InvariantCulture, $"set-{r}") } : f
+            ),
+        ];
     }
 
     /// <summary>
@@ -115,19 +129,33 @@ internal static class GlyphTable
         {
             var at = name.IndexOf(mark, StringComparison.Ordinal);
             // What follows is no other letter, as in the ligature f_i.
-            if (at > 0 && at < name.Length - 1 && byName.TryGetValue(name[..at], out var letter) && !byName.ContainsKey(name[(at + 1)..]) && (mark == '.' || !name.Contains('.', StringComparison.Ordinal)))
+            if (
+                at > 0
+                && at < name.Length - 1
+                && byName.TryGetValue(name[..at], out var letter)
+                && !byName.ContainsKey(name[(at + 1)..])
+                && (mark == '.' || !name.Contains('.', StringComparison.Ordinal))
+            )
             {
                 return (letter, name[(at + 1)..].ToLowerInvariant());
             }
         }
 
         // A single letter and a word that is known for a form.
-        return name.Length > 2 && byName.TryGetValue(name[..1], out var first) && FormWords.OfFamily(name[1..].ToLowerInvariant()) is var words && !words.StartsWith('“')
-            && !byName.ContainsKey(name) && !char.IsDigit(name[1]) ? (first, name[1..].ToLowerInvariant()) : null;
+        return
+            name.Length > 2
+            && byName.TryGetValue(name[..1], out var first)
+            && FormWords.OfFamily(name[1..].ToLowerInvariant()) is var words
+            && !words.StartsWith('“')
+            && !byName.ContainsKey(name)
+            && !char.IsDigit(name[1])
+            ? (first, name[1..].ToLowerInvariant())
+            : null;
     }
 
     /// <summary>Whether a name is a number only: <c>glyph12</c>, <c>gid12</c>, <c>cid00012</c>, or none.</summary>
-    private static bool SaysNothing(string name) => name.TrimEnd("0123456789".ToCharArray()) is "" or "glyph" or "gid" or "cid" or "g" or "G" or "index";
+    private static bool SaysNothing(string name) =>
+        name.TrimEnd("0123456789".ToCharArray()) is "" or "glyph" or "gid" or "cid" or "g" or "G" or "index";
 
     private static bool IsPrivate(int character) => character is (>= 0xE000 and <= 0xF8FF) or >= 0xF0000;
 
@@ -139,7 +167,12 @@ internal static class GlyphTable
         {
             for (var c = from; c <= to; c++)
             {
-                if (c is < 0xD800 or > 0xDFFF && font.TryGetGlyph((uint)c, out var glyph) && glyph != 0 && (!characters.TryGetValue(glyph, out var known) || IsPrivate(known)))
+                if (
+                    c is < 0xD800 or > 0xDFFF
+                    && font.TryGetGlyph((uint)c, out var glyph)
+                    && glyph != 0
+                    && (!characters.TryGetValue(glyph, out var known) || IsPrivate(known))
+                )
                 {
                     characters[glyph] = c;
                 }

@@ -43,7 +43,10 @@ internal sealed record NameTable(string Family, string Style, string Licence)
             }
 
             // English of the Windows platform first, then other Unicode, then the old Roman encoding.
-            var rank = platform == 3 && language == English ? 0 : platform is 3 or 0 ? 1 : 2;
+            var rank =
+                platform == 3 && language == English ? 0
+                : platform is 3 or 0 ? 1
+                : 2;
             var text = (platform == 1 ? Encoding.Latin1 : Encoding.BigEndianUnicode).GetString(table, start, length).Trim();
             if (text.Length > 0 && (!found.TryGetValue(id, out var before) || rank < before.Rank))
             {

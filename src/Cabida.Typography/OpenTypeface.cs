@@ -40,7 +40,12 @@ public sealed class OpenTypeface : ITypeface, IDisposable
         Revision = revision;
         skTypeface = SKTypeface.FromData(SKData.CreateCopy(file), index) ?? throw new ArgumentException("Not a typeface.", nameof(file));
         unitsPerEm = skTypeface.UnitsPerEm;
-        skFont = new SKFont(skTypeface, (float)unitsPerEm) { Hinting = SKFontHinting.None, Subpixel = true, LinearMetrics = true };
+        skFont = new SKFont(skTypeface, (float)unitsPerEm)
+        {
+            Hinting = SKFontHinting.None,
+            Subpixel = true,
+            LinearMetrics = true,
+        };
         blob = Copied(file);
         face = new Face(blob, index);
         font = new Font(face);
@@ -117,7 +122,9 @@ public sealed class OpenTypeface : ITypeface, IDisposable
             }
             else
             {
-                glyphs.Add(new PlacedGlyph(infos[i].Codepoint, x + (positions[i].XOffset / unitsPerEm), positions[i].YOffset / unitsPerEm, cluster));
+                glyphs.Add(
+                    new PlacedGlyph(infos[i].Codepoint, x + (positions[i].XOffset / unitsPerEm), positions[i].YOffset / unitsPerEm, cluster)
+                );
             }
 
             x += positions[i].XAdvance / unitsPerEm;
@@ -139,7 +146,9 @@ public sealed class OpenTypeface : ITypeface, IDisposable
                 if (i == use.Start)
                 {
                     var joins = LineDirection.RunsLeft(text);
-                    foreach (var character in joins ? [Joiner, GlyphCharacters.Of(use.Glyph), Joiner] : new[] { GlyphCharacters.Of(use.Glyph) })
+                    foreach (
+                        var character in joins ? [Joiner, GlyphCharacters.Of(use.Glyph), Joiner] : new[] { GlyphCharacters.Of(use.Glyph) }
+                    )
                     {
                         buffer.Add(character, (uint)i);
                     }

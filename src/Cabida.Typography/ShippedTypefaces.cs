@@ -60,16 +60,28 @@ public sealed class ShippedTypefaces : ITypefaces, IDisposable
         ("HindSiliguri-Bold", new("hind-siliguri", "Hind Siliguri Bold", "grotesque") { Script = "Bengali", Sample = "ফার্নহোলো" }),
         ("Atma-Bold", new("atma", "Atma Bold", "hand-printed") { Script = "Bengali", Sample = "ফার্নহোলো" }),
         ("Kanit-SemiBold", new("kanit", "Kanit SemiBold", "grotesque") { Script = "Thai", Sample = "เฟิร์นฮอลโลว์" }),
-        ("NotoSansGeorgian-Bold", new("noto-sans-georgian", "Noto Sans Georgian Bold", "grotesque") { Script = "Georgian", Sample = "ფერნჰოლოუ" }),
-        ("NotoSansArmenian-Bold", new("noto-sans-armenian", "Noto Sans Armenian Bold", "grotesque") { Script = "Armenian", Sample = "Ֆերնհոլոու" }),
-        ("ZenMaruGothic-Bold", new("zen-maru-gothic", "Zen Maru Gothic Bold", "rounded") { Script = "Japanese", Sample = "フェルンホロウ" }),
+        (
+            "NotoSansGeorgian-Bold",
+            new("noto-sans-georgian", "Noto Sans Georgian Bold", "grotesque") { Script = "Georgian", Sample = "ფერნჰოლოუ" }
+        ),
+        (
+            "NotoSansArmenian-Bold",
+            new("noto-sans-armenian", "Noto Sans Armenian Bold", "grotesque") { Script = "Armenian", Sample = "Ֆերնհոլոու" }
+        ),
+        (
+            "ZenMaruGothic-Bold",
+            new("zen-maru-gothic", "Zen Maru Gothic Bold", "rounded") { Script = "Japanese", Sample = "フェルンホロウ" }
+        ),
         ("NotoSansSC-Bold", new("noto-sans-sc", "Noto Sans SC Bold", "grotesque") { Script = "Chinese", Sample = "蕨谷" }),
         ("NanumGothic-Bold", new("nanum-gothic", "Nanum Gothic Bold", "grotesque") { Script = "Korean", Sample = "펀할로우" }),
     ];
 
     /// <summary>Each is opened when it is first asked for: those of large scripts take some megabytes.</summary>
-    private readonly Dictionary<string, Once<OpenTypeface>> faces =
-        Shipped.ToDictionary(s => s.Info.Id, s => new Once<OpenTypeface>(() => Load(s.File, s.Info)), StringComparer.Ordinal);
+    private readonly Dictionary<string, Once<OpenTypeface>> faces = Shipped.ToDictionary(
+        s => s.Info.Id,
+        s => new Once<OpenTypeface>(() => Load(s.File, s.Info)),
+        StringComparer.Ordinal
+    );
 
     /// <inheritdoc/>
     public IReadOnlyList<TypefaceInfo> All { get; } = [.. Shipped.Select(s => s.Info)];

@@ -33,7 +33,11 @@ public static class TypefaceFile
         ArgumentNullException.ThrowIfNull(file);
         if (file.Length is < 12 or > MostBytes)
         {
-            return Fail(file.Length < 12 ? Phrase.Say($"{name:strong} is no typeface: it is empty.") : Phrase.Say($"{name:strong} is larger than {MostBytes / 1e6:0} MB."));
+            return Fail(
+                file.Length < 12
+                    ? Phrase.Say($"{name:strong} is no typeface: it is empty.")
+                    : Phrase.Say($"{name:strong} is larger than {MostBytes / 1e6:0} MB.")
+            );
         }
 
         var offsets = Offsets(file);
@@ -63,7 +67,10 @@ public static class TypefaceFile
 
             var said = NameTable.Of(face);
             var style = said.Style.Length > 0 ? said.Style : "Regular";
-            var family = said.Family.Length > 0 ? said.Family : face.FamilyName is { Length: > 0 } f ? f : Path.GetFileNameWithoutExtension(name);
+            var family =
+                said.Family.Length > 0 ? said.Family
+                : face.FamilyName is { Length: > 0 } f ? f
+                : Path.GetFileNameWithoutExtension(name);
             faces.Add(new FaceInFile(index, style == "Regular" ? family : $"{family} {style}", style.ToLowerInvariant(), said.Licence));
         }
 
@@ -112,8 +119,14 @@ public static class TypefaceFile
         }
 
         var count = BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(8));
-        return count is 0 or > MostFaces || 12 + (4 * (long)count) > file.Length ? []
-            : [.. Enumerable.Range(0, (int)count).Select(i => (int)Math.Min(BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(12 + (4 * i))), int.MaxValue))];
+        return count is 0 or > MostFaces || 12 + (4 * (long)count) > file.Length
+            ? []
+            :
+            [
+                .. Enumerable
+                    .Range(0, (int)count)
+                    .Select(i => (int)Math.Min(BinaryPrimitives.ReadUInt32BigEndian(file.AsSpan(12 + (4 * i))), int.MaxValue)),
+            ];
     }
 
     /// <summary>The tables of a face by tag; null when one of them reaches beyond the file.</summary>

@@ -28,7 +28,9 @@ CultureInfo.DefaultThreadCurrentCulture = CultureInfo.InvariantCulture;
 
 // Settings lie beside the application, wherever it is started from.
 var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
-builder.Services.AddSerilog(log => log.ReadFrom.Configuration(builder.Configuration).WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
+builder.Services.AddSerilog(log =>
+    log.ReadFrom.Configuration(builder.Configuration).WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
+);
 builder.Services.ConfigureHttpJsonOptions(o => ApiJson.Configure(o.SerializerOptions));
 builder.Services.AddOpenApi(o => o.AddSchemaTransformer<WholeValues>());
 builder.Services.AddProblemDetails();
@@ -63,6 +65,7 @@ builder.Services.AddScoped<DemoLibrary>();
 builder.Services.AddViews();
 
 var app = builder.Build();
+
 // What cannot be read of a request is the sender's, not ours.
 app.UseExceptionHandler();
 app.UseStatusCodePages();

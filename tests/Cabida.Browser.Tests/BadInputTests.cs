@@ -14,7 +14,15 @@ public sealed class BadInputTests : IDisposable
     public void Lengths_that_cannot_be_meant_are_told_beneath_their_field_and_kept()
     {
         page.Open("/shelf/enamel-mug");
-        foreach (var (typed, says) in new[] { ("eight-ish", "cannot be read as a length"), ("-94", "is negative"), ("940000", "is more than 5000.0 mm"), ("8 5/0", "no proper fraction") })
+        foreach (
+            var (typed, says) in new[]
+            {
+                ("eight-ish", "cannot be read as a length"),
+                ("-94", "is negative"),
+                ("940000", "is more than 5000.0 mm"),
+                ("8 5/0", "no proper fraction"),
+            }
+        )
         {
             page.Type("Height of wall, reading 1", typed);
             page.ReadsSoon(".reading-field:has(.wrong) .echo.problem", says);
@@ -50,7 +58,9 @@ public sealed class BadInputTests : IDisposable
         page.ReadsSoon(".strip", "4 names at one scale");
         page.Press(".strip-piece:nth-child(4)");
         page.ReadsSoon(
-            "section[aria-label='To look at']", "“漢字” has letters that Kaushan Script lacks: their words are set in Noto Sans SC Bold");
+            "section[aria-label='To look at']",
+            "“漢字” has letters that Kaushan Script lacks: their words are set in Noto Sans SC Bold"
+        );
         page.Driver.Navigate().Back();
         page.Open("/runs/crew-mugs/set-up");
         page.Field("Names, one a line").GetAttribute("value").ShouldBe(typed);

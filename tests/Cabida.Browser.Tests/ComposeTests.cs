@@ -2,7 +2,9 @@ using OpenQA.Selenium;
 
 namespace Cabida.Browser.Tests;
 
-/// <summary>A motif built from nothing in the real interface: lettering, shapes, actions, films, graphics, other forms, and back again.</summary>
+/// <summary>
+/// A motif built from nothing in the real interface: lettering, shapes, actions, films, graphics, other forms, and back again.
+/// </summary>
 public sealed class ComposeTests : IDisposable
 {
     private readonly Workshop shop = new(demo: true);
@@ -37,7 +39,10 @@ public sealed class ComposeTests : IDisposable
         page.Click("Place");
         page.Choose("Stands", "at something");
         page.ReadsSoon("section[aria-label='Ink'] .sums", "{name}:");
-        Page.Until(() => page.Driver.FindElements(By.CssSelector("path.ink[data-film='Navy vinyl']")).Count == 1 ? "" : null, "the films were not joined");
+        Page.Until(
+            () => page.Driver.FindElements(By.CssSelector("path.ink[data-film='Navy vinyl']")).Count == 1 ? "" : null,
+            "the films were not joined"
+        );
         var cut = Settled();
 
         // What else changes with another film is said, and taken back.
@@ -98,7 +103,11 @@ public sealed class ComposeTests : IDisposable
     public void A_dotted_picture_of_two_thousand_pieces_is_brought_in_moved_undone_and_thinned()
     {
         var svg = Path.Combine(shop.Downloads, "dots.svg");
-        File.WriteAllText(svg, $"<svg viewBox='0 0 150 120' width='150mm' height='120mm'>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<circle cx='{(3 * (i % 50)) + 1.5:0.#}' cy='{(3 * (i / 50)) + 1.5:0.#}' r='1'/>".Replace(',', '.')))}</svg>");
+        File.WriteAllText(
+            svg,
+            $"<svg viewBox='0 0 150 120' width='150mm' "
+                + $"height='120mm'>{string.Concat(Enumerable.Range(0, 2000).Select(i => $"<circle cx='{(3 * (i % 50)) + 1.5:0.#}' cy='{(3 * (i / 50)) + 1.5:0.#}' r='1'/>".Replace(',', '.')))}</svg>"
+        );
         page.Open("/motifs/tram-mug");
         page.Click("Add a graphic");
         page.Field("Graphic file").SendKeys(svg);
@@ -237,27 +246,31 @@ public sealed class ComposeTests : IDisposable
     /// <summary>How far bars of a ring stand from the middle of what is inside it, on the drawing.</summary>
     private Ring? Measured()
     {
-        var found = (System.Collections.ObjectModel.ReadOnlyCollection<object>)((IJavaScriptExecutor)page.Driver).ExecuteScript(
-            """
-            const boxes = [...document.querySelectorAll("section[aria-label='Ink'] path.ink")].flatMap((path) => path.getAttribute('d').split(/(?=M)/).map((d) => {
-              const one = document.createElementNS('http://www.w3.org/2000/svg', 'path');
-              one.setAttribute('d', d);
-              path.parentNode.appendChild(one);
-              const b = one.getBBox();
-              one.remove();
-              return { x: b.x, y: b.y, r: b.x + b.width, t: b.y + b.height };
-            }));
-            if (boxes.length === 0) return [];
-            const middle = (of) => [(Math.min(...of.map((b) => b.x)) + Math.max(...of.map((b) => b.r))) / 2, (Math.min(...of.map((b) => b.y)) + Math.max(...of.map((b) => b.t))) / 2];
-            const [cx, cy] = middle(boxes);
-            const away = (b, [x, y]) => Math.hypot((b.x + b.r) / 2 - x, (b.y + b.t) / 2 - y);
-            const far = Math.max(...boxes.map((b) => away(b, [cx, cy])));
-            const inside = boxes.filter((b) => away(b, [cx, cy]) < far * 0.62);
-            const bars = boxes.filter((b) => !inside.includes(b));
-            const name = middle(inside);
-            return [bars.length, Math.min(...bars.map((b) => away(b, name))), Math.max(...bars.map((b) => away(b, name)))];
-            """)!;
-        return found.Count == 3 ? new Ring(Convert.ToInt32(found[0], null), Convert.ToDouble(found[1], null), Convert.ToDouble(found[2], null)) : null;
+        var found = (System.Collections.ObjectModel.ReadOnlyCollection<object>)
+            ((IJavaScriptExecutor)page.Driver).ExecuteScript(
+                """
+                const boxes = [...document.querySelectorAll("section[aria-label='Ink'] path.ink")].flatMap((path) => path.getAttribute('d').split(/(?=M)/).map((d) => {
+                  const one = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+                  one.setAttribute('d', d);
+                  path.parentNode.appendChild(one);
+                  const b = one.getBBox();
+                  one.remove();
+                  return { x: b.x, y: b.y, r: b.x + b.width, t: b.y + b.height };
+                }));
+                if (boxes.length === 0) return [];
+                const middle = (of) => [(Math.min(...of.map((b) => b.x)) + Math.max(...of.map((b) => b.r))) / 2, (Math.min(...of.map((b) => b.y)) + Math.max(...of.map((b) => b.t))) / 2];
+                const [cx, cy] = middle(boxes);
+                const away = (b, [x, y]) => Math.hypot((b.x + b.r) / 2 - x, (b.y + b.t) / 2 - y);
+                const far = Math.max(...boxes.map((b) => away(b, [cx, cy])));
+                const inside = boxes.filter((b) => away(b, [cx, cy]) < far * 0.62);
+                const bars = boxes.filter((b) => !inside.includes(b));
+                const name = middle(inside);
+                return [bars.length, Math.min(...bars.map((b) => away(b, name))), Math.max(...bars.map((b) => away(b, name)))];
+                """
+            )!;
+        return found.Count == 3
+            ? new Ring(Convert.ToInt32(found[0], null), Convert.ToDouble(found[1], null), Convert.ToDouble(found[2], null))
+            : null;
     }
 
     private sealed record Ring(int Bars, double Least, double Most);
@@ -270,7 +283,8 @@ public sealed class ComposeTests : IDisposable
 
     private void Open(string part) => page.Press(".part-name strong", part);
 
-    private string Ink() => string.Concat(page.Driver.FindElements(By.CssSelector("section[aria-label='Ink'] path.ink")).Select(e => e.GetAttribute("d")));
+    private string Ink() =>
+        string.Concat(page.Driver.FindElements(By.CssSelector("section[aria-label='Ink'] path.ink")).Select(e => e.GetAttribute("d")));
 
     /// <summary>The ink once it does not change any more.</summary>
     private string Settled()

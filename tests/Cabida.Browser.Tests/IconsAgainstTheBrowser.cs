@@ -7,7 +7,10 @@ using Xunit.Abstractions;
 
 namespace Cabida.Browser.Tests;
 
-/// <summary>Every icon of two packages, one filled and one stroked, brought in at 80 mm and compared with the browser's own drawing of the same file.</summary>
+/// <summary>
+/// Every icon of two packages, one filled and one stroked, brought in at 80 mm and compared with the browser's own drawing of the same
+/// file.
+/// </summary>
 public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposable
 {
     private const int Pixels = 1024;
@@ -26,7 +29,9 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
     {
         var modules = Path.Combine(Workshop.Root, "web", "node_modules");
         var files = new[] { Path.Combine(modules, "feather-icons", "dist", "icons"), Path.Combine(modules, "zondicons") }
-            .SelectMany(f => Directory.EnumerateFiles(f, "*.svg")).Order(StringComparer.Ordinal).ToList();
+            .SelectMany(f => Directory.EnumerateFiles(f, "*.svg"))
+            .Order(StringComparer.Ordinal)
+            .ToList();
         files.Count.ShouldBeGreaterThan(500);
         var wrong = Wrong(files);
         wrong.Count.ShouldBeLessThanOrEqualTo((int)((1 - LeastRight) * files.Count), string.Join('\n', wrong));
@@ -36,9 +41,14 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
     public void What_is_brought_in_without_a_word_is_what_the_browser_draws()
     {
         // Small drawings of one feature each, those whose page is 100 × 100 and of which nothing is said.
-        var files = Directory.EnumerateFiles(Path.Combine(Workshop.Root, "tests", "Cabida.Formats.Tests", "Features", "svg"), "*.svg").Order(StringComparer.Ordinal)
-            .Where(f => File.ReadAllText(f).Contains("width='100mm' height='100mm' viewBox='0 0 100 100'", StringComparison.Ordinal)
-                && !File.ReadLines(Path.ChangeExtension(f, ".txt")).Any(l => l.Split(' ')[0] is "says" or "refused" or "lines" or "browser")).ToList();
+        var files = Directory
+            .EnumerateFiles(Path.Combine(Workshop.Root, "tests", "Cabida.Formats.Tests", "Features", "svg"), "*.svg")
+            .Order(StringComparer.Ordinal)
+            .Where(f =>
+                File.ReadAllText(f).Contains("width='100mm' height='100mm' viewBox='0 0 100 100'", StringComparison.Ordinal)
+                && !File.ReadLines(Path.ChangeExtension(f, ".txt")).Any(l => l.Split(' ')[0] is "says" or "refused" or "lines" or "browser")
+            )
+            .ToList();
         files.Count.ShouldBeGreaterThan(100);
         Wrong(files, LeastOfSmall).ShouldBeEmpty();
     }
@@ -47,8 +57,16 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
     [FetchedIconsFact]
     public void Icons_of_packages_never_seen_before_come_in_as_the_browser_draws_them()
     {
-        var packages = Directory.EnumerateDirectories(FetchedIconsFactAttribute.Folder!).Order(StringComparer.Ordinal)
-            .Select(p => (Name: Path.GetFileName(p), Files: Directory.EnumerateFiles(p, "*.svg", SearchOption.AllDirectories).Order(StringComparer.Ordinal).ToList())).ToList();
+        var packages = Directory
+            .EnumerateDirectories(FetchedIconsFactAttribute.Folder!)
+            .Order(StringComparer.Ordinal)
+            .Select(p =>
+                (
+                    Name: Path.GetFileName(p),
+                    Files: Directory.EnumerateFiles(p, "*.svg", SearchOption.AllDirectories).Order(StringComparer.Ordinal).ToList()
+                )
+            )
+            .ToList();
         packages.Sum(p => p.Files.Count).ShouldBeGreaterThan(6000);
         var untold = new List<string>();
         foreach (var (name, files) in packages)
@@ -89,32 +107,35 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
     private byte[][] Drawn(string[] svgs)
     {
         var script = shop.Driver;
-        var answers = (string)script.ExecuteAsyncScript(
-            """
-            const [svgs, size, done] = arguments;
-            const canvas = document.createElement('canvas');
-            canvas.width = canvas.height = size;
-            const pen = canvas.getContext('2d', { willReadFrequently: true });
-            const one = (svg) => new Promise((found) => {
-              const root = new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement;
-              root.setAttribute('width', size);
-              root.setAttribute('height', size);
-              const image = new Image();
-              image.onload = () => {
-                pen.clearRect(0, 0, size, size);
-                pen.drawImage(image, 0, 0, size, size);
-                const all = pen.getImageData(0, 0, size, size).data;
-                const bits = new Uint8Array(size * size / 8);
-                for (let i = 0; i < size * size; i++) if (all[4 * i + 3] >= 128) bits[i >> 3] |= 1 << (i & 7);
-                let text = '';
-                for (let i = 0; i < bits.length; i += 8192) text += String.fromCharCode(...bits.subarray(i, i + 8192));
-                found(btoa(text));
-              };
-              image.src = 'data:image/svg+xml;charset=utf-8,' + encodeURIComponent(new XMLSerializer().serializeToString(root));
-            });
-            (async () => { const all = []; for (const svg of svgs) all.push(await one(svg)); done(JSON.stringify(all)); })();
-            """,
-            svgs, Pixels)!;
+        var answers = (string)
+            script.ExecuteAsyncScript(
+                """
+                const [svgs, size, done] = arguments;
+                const canvas = document.createElement('canvas');
+                canvas.width = canvas.height = size;
+                const pen = canvas.getContext('2d', { willReadFrequently: true });
+                const one = (svg) => new Promise((found) => {
+                  const root = new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement;
+                  root.setAttribute('width', size);
+                  root.setAttribute('height', size);
+                  const image = new Image();
+                  image.onload = () => {
+                    pen.clearRect(0, 0, size, size);
+                    pen.drawImage(image, 0, 0, size, size);
+                    const all = pen.getImageData(0, 0, size, size).data;
+                    const bits = new Uint8Array(size * size / 8);
+                    for (let i = 0; i < size * size; i++) if (all[4 * i + 3] >= 128) bits[i >> 3] |= 1 << (i & 7);
+                    let text = '';
+                    for (let i = 0; i < bits.length; i += 8192) text += String.fromCharCode(...bits.subarray(i, i + 8192));
+                    found(btoa(text));
+                  };
+                  image.src = 'data:image/svg+xml;charset=utf-8,' + encodeURIComponent(new XMLSerializer().serializeToString(root));
+                });
+                (async () => { const all = []; for (const svg of svgs) all.push(await one(svg)); done(JSON.stringify(all)); })();
+                """,
+                svgs,
+                Pixels
+            )!;
         return [.. JsonSerializer.Deserialize<string[]>(answers)!.Select(Convert.FromBase64String)];
     }
 
@@ -130,7 +151,10 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
             return (0, problem.ToString());
         }
 
-        var box = ((string)root.Attribute("viewBox")!).Split(' ', ',').Select(v => double.Parse(v, System.Globalization.CultureInfo.InvariantCulture)).ToArray();
+        var box = ((string)root.Attribute("viewBox")!)
+            .Split(' ', ',')
+            .Select(v => double.Parse(v, System.Globalization.CultureInfo.InvariantCulture))
+            .ToArray();
         // The longer side of the page is 80 mm; the pieces came in at the size the file was taken to have. The browser centres the shorter.
         var side = Math.Max(box[2], box[3]);
         var (left, top) = (((side - box[2]) / 2) - box[0], ((side - box[3]) / 2) - box[1]);
@@ -141,11 +165,22 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
         {
             foreach (var piece in read.Value.Pieces)
             {
-                var area = Outlines.Moved(Outlines.FromContours(piece.Closed, Tolerances.Ink / factor, Tolerances.InkTurn, piece.Rule == FillRule.EvenOdd), Motion.Scale(factor, factor));
+                var area = Outlines.Moved(
+                    Outlines.FromContours(piece.Closed, Tolerances.Ink / factor, Tolerances.InkTurn, piece.Rule == FillRule.EvenOdd),
+                    Motion.Scale(factor, factor)
+                );
                 using var built = new SKPathBuilder { FillType = SKPathFillType.EvenOdd };
                 foreach (var ring in Outlines.RingsOf(area))
                 {
-                    built.AddPoly([.. ring.Coordinates.Select(c => new SKPoint((float)((c.X * Pixels / 80) + (left * Pixels / side)), (float)((-c.Y * Pixels / 80) + (top * Pixels / side))))], close: true);
+                    built.AddPoly(
+                        [
+                            .. ring.Coordinates.Select(c => new SKPoint(
+                                (float)((c.X * Pixels / 80) + (left * Pixels / side)),
+                                (float)((-c.Y * Pixels / 80) + (top * Pixels / side))
+                            )),
+                        ],
+                        close: true
+                    );
                 }
 
                 using var path = built.Detach();
@@ -153,7 +188,8 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
             }
         }
 
-        long both = 0, either = 0;
+        long both = 0,
+            either = 0;
         var ours = bitmap.Bytes;
         for (var i = 0; i < Pixels * Pixels; i++)
         {
@@ -163,6 +199,9 @@ public sealed class IconsAgainstTheBrowser(ITestOutputHelper report) : IDisposab
         }
 
         var notes = string.Join(' ', read.Value.Notes);
-        return (either == 0 ? 1 : (double)both / either, $"({read.Value.Pieces.Count} pieces{(notes.Length > 0 ? "; told: " + notes : "")})");
+        return (
+            either == 0 ? 1 : (double)both / either,
+            $"({read.Value.Pieces.Count} pieces{(notes.Length > 0 ? "; told: " + notes : "")})"
+        );
     }
 }

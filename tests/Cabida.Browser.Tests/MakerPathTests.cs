@@ -69,11 +69,15 @@ public sealed class MakerPathTests : IDisposable
         foreach (var room in piece["rooms"]!.AsArray())
         {
             Math.Round((double)room!["distance"]!, 1).ShouldBe(Tenths(page.Text($"tr[data-room='{(string)room["side"]!}'] td")), 0.051);
-            page.Text($".room-tag[data-side='{(string)room["side"]!}']").ShouldBe(page.Text($"tr[data-room='{(string)room["side"]!}'] td").Replace(" mm", "", StringComparison.Ordinal));
+            page.Text($".room-tag[data-side='{(string)room["side"]!}']")
+                .ShouldBe(page.Text($"tr[data-room='{(string)room["side"]!}'] td").Replace(" mm", "", StringComparison.Ordinal));
         }
 
         var ink = piece["inkBox"]!;
-        ((double)piece["rooms"]![2]!["distance"]! + (double)piece["rooms"]![3]!["distance"]! + (double)ink["width"]!).ShouldBe((double)piece["rooms"]![2]!["of"]!, 1e-6);
+        ((double)piece["rooms"]![2]!["distance"]! + (double)piece["rooms"]![3]!["distance"]! + (double)ink["width"]!).ShouldBe(
+            (double)piece["rooms"]![2]!["of"]!,
+            1e-6
+        );
         page.See("section[aria-label='Board'] path[data-piece='Marguerite']");
 
         page.Click("Loads");
@@ -114,8 +118,12 @@ public sealed class MakerPathTests : IDisposable
     private JsonArray Pieces(string run)
     {
         using var client = new HttpClient();
-        return client.GetFromJsonAsync<JsonNode>(new Uri($"{shop.Address}/api/runs/{run}/pieces?from=0&count=50")).GetAwaiter().GetResult()!["pieces"]!.AsArray();
+        return client
+            .GetFromJsonAsync<JsonNode>(new Uri($"{shop.Address}/api/runs/{run}/pieces?from=0&count=50"))
+            .GetAwaiter()
+            .GetResult()!["pieces"]!.AsArray();
     }
 
-    private static double Tenths(string shown) => double.Parse(shown.Replace(" mm", "", StringComparison.Ordinal).Replace('−', '-'), CultureInfo.InvariantCulture);
+    private static double Tenths(string shown) =>
+        double.Parse(shown.Replace(" mm", "", StringComparison.Ordinal).Replace('−', '-'), CultureInfo.InvariantCulture);
 }

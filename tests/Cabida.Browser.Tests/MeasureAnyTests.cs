@@ -54,7 +54,8 @@ public sealed class MeasureAnyTests : IDisposable
 
         Page.Until(
             () => page.Text("section[aria-label='Its size']").Contains("found by themselves", StringComparison.Ordinal) ? null : "",
-            "a mark that was moved still counts as found");
+            "a mark that was moved still counts as found"
+        );
         // The lamp is 90 across and 170 high; a click is good for a pixel or two of the picture on screen.
         page.ReadsSoon(".found-row strong", "× 17");
         page.Text(".found-row strong").ShouldMatch(@"^(89|90|91)\.\d × 1(69|70|71)\.\d$");
@@ -111,7 +112,10 @@ public sealed class MeasureAnyTests : IDisposable
         page.Open("/shelf");
         page.Type("Name, material or word", "glass");
         page.ReadsSoon(".shelf", "Lantern chimney");
-        Page.Until(() => shop.Driver.FindElements(By.CssSelector(".shelf-blank")).Count == 3 ? "" : null, "not only the glass things were shown");
+        Page.Until(
+            () => shop.Driver.FindElements(By.CssSelector(".shelf-blank")).Count == 3 ? "" : null,
+            "not only the glass things were shown"
+        );
         page.Type("Name, material or word", "nothing of the kind");
         page.ReadsSoon(".empty", "No blank is like that");
         page.Click("Show all of them");
@@ -158,11 +162,15 @@ public sealed class MeasureAnyTests : IDisposable
         page.Text("main").ShouldNotContain("Sawn door board");
     }
 
-    private void Press(double x, double y) => shop.Driver.ExecuteScript(
-        """
-        const board = document.querySelector('.picture-board');
-        const [w, h] = board.getAttribute('viewBox').split(' ').slice(2).map(Number);
-        const at = new DOMPoint(arguments[0] * w, arguments[1] * h).matrixTransform(board.getScreenCTM());
-        for (const kind of ['pointerdown', 'pointerup']) board.dispatchEvent(new PointerEvent(kind, { clientX: at.x, clientY: at.y, bubbles: true, pointerId: 1 }));
-        """, x, y);
+    private void Press(double x, double y) =>
+        shop.Driver.ExecuteScript(
+            """
+            const board = document.querySelector('.picture-board');
+            const [w, h] = board.getAttribute('viewBox').split(' ').slice(2).map(Number);
+            const at = new DOMPoint(arguments[0] * w, arguments[1] * h).matrixTransform(board.getScreenCTM());
+            for (const kind of ['pointerdown', 'pointerup']) board.dispatchEvent(new PointerEvent(kind, { clientX: at.x, clientY: at.y, bubbles: true, pointerId: 1 }));
+            """,
+            x,
+            y
+        );
 }

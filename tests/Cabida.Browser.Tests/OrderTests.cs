@@ -2,7 +2,9 @@ using OpenQA.Selenium;
 
 namespace Cabida.Browser.Tests;
 
-/// <summary>The path of a whole order, as a maker walks it: a list with mistakes, one set, concessions, a proof, the finished thing.</summary>
+/// <summary>
+/// The path of a whole order, as a maker walks it: a list with mistakes, one set, concessions, a proof, the finished thing.
+/// </summary>
 public sealed class OrderTests : IDisposable
 {
     private readonly Workshop shop = new(demo: true);
@@ -19,7 +21,19 @@ public sealed class OrderTests : IDisposable
         page.Paste("Names, one a line", File.ReadAllText(Path.Combine(Workshop.Root, "tests", "lists", "crew-40.txt")));
         page.ReadsSoon("section[aria-label='Names'] .hint", "40 pieces");
         page.ReadsSoon(".list-notes", "MARGARET is all in capitals");
-        foreach (var remedy in new[] { "Make it Margaret", "Make it Martin", "Make it Niamh", "Make it Zofia", "Make it Marta", "Make it Ayşe", "Make it Ewa Kowalska", "Take it away" })
+        foreach (
+            var remedy in new[]
+            {
+                "Make it Margaret",
+                "Make it Martin",
+                "Make it Niamh",
+                "Make it Zofia",
+                "Make it Marta",
+                "Make it Ayşe",
+                "Make it Ewa Kowalska",
+                "Take it away",
+            }
+        )
         {
             page.Click(remedy);
             page.Saved();
@@ -34,7 +48,10 @@ public sealed class OrderTests : IDisposable
         page.Click("See how they fit");
         page.Click("The set");
         page.ReadsSoon("section[aria-label='One set']", "sets the limit");
-        Page.Until(() => page.Driver.FindElements(By.CssSelector(".fitting-progress")).Count == 0 ? "" : null, "the names were never all set");
+        Page.Until(
+            () => page.Driver.FindElements(By.CssSelector(".fitting-progress")).Count == 0 ? "" : null,
+            "the names were never all set"
+        );
         // Three names are left out of the height that is given, and conceded for.
         page.See("#left-out").SendKeys(Keys.ArrowRight + Keys.ArrowRight + Keys.ArrowRight);
         page.Press(".plot-choice .btn");
@@ -44,7 +61,15 @@ public sealed class OrderTests : IDisposable
         page.Saved();
         page.Choose("Add a concession", "make it smaller than the set");
         page.Saved();
-        Page.Until(() => page.Text(".strip header") is var now && now.Contains("with a concession", StringComparison.Ordinal) && !now.Contains(" over", StringComparison.Ordinal) ? now : null, "names are still over");
+        Page.Until(
+            () =>
+                page.Text(".strip header") is var now
+                && now.Contains("with a concession", StringComparison.Ordinal)
+                && !now.Contains(" over", StringComparison.Ordinal)
+                    ? now
+                    : null,
+            "names are still over"
+        );
 
         page.Click("Proof");
         page.See(".proof-piece");
@@ -100,21 +125,29 @@ public sealed class OrderTests : IDisposable
         page.Open("/runs/driver-tumblers/fit");
         page.Click("The set");
         // What stands above grows while the names are set; a maker whose choice moved away points at it again.
-        Page.Until(() =>
-        {
-            if (page.Driver.FindElements(By.CssSelector(".choice")).FirstOrDefault(e => e.Text.StartsWith("follow the taper", StringComparison.Ordinal)) is not { } way)
+        Page.Until(
+            () =>
             {
-                return null;
-            }
+                if (
+                    page
+                        .Driver.FindElements(By.CssSelector(".choice"))
+                        .FirstOrDefault(e => e.Text.StartsWith("follow the taper", StringComparison.Ordinal))
+                    is not { } way
+                )
+                {
+                    return null;
+                }
 
-            // As long as it is pointed at, its ghost is on the way, however long that takes; pointing anew would ask for it anew.
-            if (((IJavaScriptExecutor)page.Driver).ExecuteScript("return arguments[0].matches(':hover')", way) is not true)
-            {
-                new OpenQA.Selenium.Interactions.Actions(page.Driver).MoveToElement(page.See("h2")).MoveToElement(way).Perform();
-            }
+                // As long as it is pointed at, its ghost is on the way, however long that takes; pointing anew would ask for it anew.
+                if (((IJavaScriptExecutor)page.Driver).ExecuteScript("return arguments[0].matches(':hover')", way) is not true)
+                {
+                    new OpenQA.Selenium.Interactions.Actions(page.Driver).MoveToElement(page.See("h2")).MoveToElement(way).Perform();
+                }
 
-            return page.Driver.FindElements(By.CssSelector("path[data-ghost]")).FirstOrDefault();
-        }, "no ghost of the taper followed");
+                return page.Driver.FindElements(By.CssSelector("path[data-ghost]")).FirstOrDefault();
+            },
+            "no ghost of the taper followed"
+        );
         page.ReadsSoon(".ghost-says", "It");
         page.Click("follow the taper, bent");
         page.Saved();
@@ -142,9 +175,13 @@ public sealed class OrderTests : IDisposable
         // The first side is as it was.
         page.ReadsSoon("section[aria-label='Ink']", "16.0 mm");
         page.Click("Bench");
-        page.ReadsSoon(".bench-surface", "Right of the handle: Middle of the ink from the line opposite the handle, 62.0 mm to the right of it");
+        page.ReadsSoon(
+            ".bench-surface",
+            "Right of the handle: Middle of the ink from the line opposite the handle, 62.0 mm to the right of it"
+        );
         page.ReadsSoon(".bench-pieces", "Right of the handle");
     }
 
-    private string Seen() => (string)((IJavaScriptExecutor)page.Driver).ExecuteScript("return document.querySelector('.stage canvas')?.toDataURL() ?? ''")!;
+    private string Seen() =>
+        (string)((IJavaScriptExecutor)page.Driver).ExecuteScript("return document.querySelector('.stage canvas')?.toDataURL() ?? ''")!;
 }

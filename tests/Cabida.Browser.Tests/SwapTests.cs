@@ -25,7 +25,10 @@ public sealed class SwapTests : IDisposable
     public void A_picture_that_is_none_is_refused_and_a_drawing_file_becomes_the_outline()
     {
         var svg = Path.Combine(shop.Downloads, "plate.svg");
-        File.WriteAllText(svg, """<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="60mm" viewBox="0 0 90 60"><rect width="90" height="60" rx="8"/><circle cx="45" cy="50" r="4"/></svg>""");
+        File.WriteAllText(
+            svg,
+            """<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="60mm" viewBox="0 0 90 60"><rect width="90" height="60" rx="8"/><circle cx="45" cy="50" r="4"/></svg>"""
+        );
         page.Open("/shelf/luggage-tag");
         page.Field("Drawing file").SendKeys(svg);
         page.ReadsSoon("section[aria-label='Outline']", "From plate.svg, with 1 hole");

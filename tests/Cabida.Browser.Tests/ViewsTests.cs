@@ -10,10 +10,21 @@ public sealed class ViewsTests : IDisposable
 {
     private static readonly (string Path, string Ready)[] Views =
     [
-        ("/jobs", ".slip-run path.ink"), ("/jobs/fernhollow-crew", ".slip-run path.ink"), ("/shelf", ".shelf-blank svg"), ("/shelf/steel-tumbler", ".drawing"),
-        ("/shelf/enamel-mug", ".drawing"), ("/motifs", ".motif-slip svg"), ("/motifs/crew-name", "section[aria-label='Ink'] svg"), ("/motifs/farewell", "section[aria-label='Ink'] path.ink"), ("/motifs/crew-name/try/name", ".trial-facts"), ("/stock", ".typeface svg"),
-        ("/runs/crew-mugs/set-up", ".set-up-ink"), ("/runs/crew-mugs/fit", ".strip-piece:nth-child(12)"), ("/runs/driver-tumblers/fit", ".strip-piece:nth-child(6)"),
-        ("/runs/crew-mugs/loads", ".load-sheet"), ("/runs/crew-mugs/bench", ".bench-card"),
+        ("/jobs", ".slip-run path.ink"),
+        ("/jobs/fernhollow-crew", ".slip-run path.ink"),
+        ("/shelf", ".shelf-blank svg"),
+        ("/shelf/steel-tumbler", ".drawing"),
+        ("/shelf/enamel-mug", ".drawing"),
+        ("/motifs", ".motif-slip svg"),
+        ("/motifs/crew-name", "section[aria-label='Ink'] svg"),
+        ("/motifs/farewell", "section[aria-label='Ink'] path.ink"),
+        ("/motifs/crew-name/try/name", ".trial-facts"),
+        ("/stock", ".typeface svg"),
+        ("/runs/crew-mugs/set-up", ".set-up-ink"),
+        ("/runs/crew-mugs/fit", ".strip-piece:nth-child(12)"),
+        ("/runs/driver-tumblers/fit", ".strip-piece:nth-child(6)"),
+        ("/runs/crew-mugs/loads", ".load-sheet"),
+        ("/runs/crew-mugs/bench", ".bench-card"),
     ];
 
     private readonly Workshop shop = new(demo: true);
@@ -37,8 +48,12 @@ public sealed class ViewsTests : IDisposable
             page.Open(path);
             page.See(ready);
             Run(axe);
-            var json = (string)shop.Driver.ExecuteAsyncScript(
-                "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then(r => done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => [v.id, v.nodes.map(n => n.target.join(' ')).slice(0, 3)]))));")!;
+            var json = (string)
+                shop.Driver.ExecuteAsyncScript(
+                    "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then(r => "
+                        + "done(JSON.stringify(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => "
+                        + "[v.id, v.nodes.map(n => n.target.join(' ')).slice(0, 3)]))));"
+                )!;
             found.AddRange(JsonNode.Parse(json)!.AsArray().Select(v => $"{path}: {v!.ToJsonString()}"));
         }
 
@@ -100,18 +115,23 @@ public sealed class ViewsTests : IDisposable
     {
         page.Open("/shelf/straight-glass");
         page.Field("Name of the blank");
-        Run("""
+        Run(
+            """
             fetch('/api/blanks/straight-glass').then(r => r.json()).then(v => fetch('/api/blanks/straight-glass', {
               method: 'PUT', headers: { 'Content-Type': 'application/json', 'If-Match': `"${v.revision}"` },
               body: JSON.stringify({ ...v.blank, note: 'from the other window' }) })).then(() => { document.title = 'written'; });
-            """);
+            """
+        );
         Page.Until(() => shop.Driver.Title == "written" ? "" : null, "the other window never wrote");
         page.Type("Name of the blank", "Renamed here");
         page.ReadsSoon(".conflict", "changed in another window");
         page.Field("Name of the blank").GetAttribute("value").ShouldBe("Renamed here");
         page.Click("Show that");
         page.Click("Goods");
-        Page.Until(() => page.Field("Note").GetAttribute("value") == "from the other window" ? "" : null, "what the other window wrote was not shown");
+        Page.Until(
+            () => page.Field("Note").GetAttribute("value") == "from the other window" ? "" : null,
+            "what the other window wrote was not shown"
+        );
     }
 
     [Fact]
@@ -144,8 +164,11 @@ public sealed class ViewsTests : IDisposable
         page.Click("Undo");
         MovedTo(right - 2);
 
-        void MovedTo(double mm) => Page.Until(
-            () => page.Field("Moved right").GetAttribute("value") == mm.ToString("0.0", CultureInfo.InvariantCulture) ? "" : null, () => $"it stands at {page.Field("Moved right").GetAttribute("value")}, not {mm}");
+        void MovedTo(double mm) =>
+            Page.Until(
+                () => page.Field("Moved right").GetAttribute("value") == mm.ToString("0.0", CultureInfo.InvariantCulture) ? "" : null,
+                () => $"it stands at {page.Field("Moved right").GetAttribute("value")}, not {mm}"
+            );
     }
 
     [Fact]
@@ -164,9 +187,16 @@ public sealed class ViewsTests : IDisposable
         page.Click("True size");
         page.See(".board:not(.scrolls)");
 
-        void Wide(double pixels) => Page.Until(() => Math.Abs(Zone() - pixels) < 1.5 ? "" : null, () => $"the zone is {Zone()} pixels wide, not {pixels}");
+        void Wide(double pixels) =>
+            Page.Until(() => Math.Abs(Zone() - pixels) < 1.5 ? "" : null, () => $"the zone is {Zone()} pixels wide, not {pixels}");
 
-        double Zone() => Convert.ToDouble(((IJavaScriptExecutor)shop.Driver).ExecuteScript("return document.querySelector('.board.scrolls .stroke-zone')?.getBoundingClientRect().width ?? 0"), CultureInfo.InvariantCulture);
+        double Zone() =>
+            Convert.ToDouble(
+                ((IJavaScriptExecutor)shop.Driver).ExecuteScript(
+                    "return document.querySelector('.board.scrolls .stroke-zone')?.getBoundingClientRect().width ?? 0"
+                ),
+                CultureInfo.InvariantCulture
+            );
     }
 
     [Fact]
@@ -188,7 +218,8 @@ public sealed class ViewsTests : IDisposable
         page.Open("/runs/crew-mugs/fit");
         page.Click("On the blank");
         page.See(".stage[data-painted='true'] canvas");
-        string Seen() => (string)((IJavaScriptExecutor)page.Driver).ExecuteScript("return document.querySelector('.stage canvas').toDataURL()")!;
+        string Seen() =>
+            (string)((IJavaScriptExecutor)page.Driver).ExecuteScript("return document.querySelector('.stage canvas').toDataURL()")!;
         var front = Seen();
         page.Field("Turned by 0°").SendKeys(string.Concat(Enumerable.Repeat(Keys.ArrowRight, 6)));
         page.ReadsSoon(".turn", "Turned by 30°");

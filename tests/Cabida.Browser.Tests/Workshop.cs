@@ -23,12 +23,30 @@ public sealed class Workshop : IDisposable
         Directory.CreateDirectory(Downloads);
         var options = new ChromeOptions { BinaryLocation = OnPath("chromium", "chromium-browser", "google-chrome") };
         options.AddArguments(
-            "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-            "--disable-component-update", "--disable-sync", "--window-size=1280,800", $"--user-data-dir={Path.Combine(folder, "profile")}");
+            "--headless",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--window-size=1280,800",
+            $"--user-data-dir={Path.Combine(folder, "profile")}"
+        );
         options.AddUserProfilePreference("download.default_directory", Downloads);
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService(OnPath("chromedriver")), options, TimeSpan.FromMinutes(2));
         // The window's frame takes some of the size; the page itself is to be 1280 × 800.
-        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?> { ["width"] = 1280, ["height"] = 800, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+        Driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = 1280,
+                ["height"] = 800,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
     }
 
     public ChromeDriver Driver { get; }
@@ -57,7 +75,20 @@ public sealed class Workshop : IDisposable
     {
         var dll = Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll");
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { dll, "--Urls", Address, "--Data", folder, "--Demo", demo ? "true" : "false", "--FrontEnd", Path.Combine(Root, "web", "dist") })
+        foreach (
+            var argument in new[]
+            {
+                dll,
+                "--Urls",
+                Address,
+                "--Data",
+                folder,
+                "--Demo",
+                demo ? "true" : "false",
+                "--FrontEnd",
+                Path.Combine(Root, "web", "dist"),
+            }
+        )
         {
             start.ArgumentList.Add(argument);
         }
@@ -67,7 +98,7 @@ public sealed class Workshop : IDisposable
         server.BeginErrorReadLine();
         using var client = new HttpClient();
         // A machine that is busy starts it late; it is waited for as long as it lives.
-        for (var waited = Stopwatch.StartNew(); ;)
+        for (var waited = Stopwatch.StartNew(); ; )
         {
             try
             {
@@ -102,7 +133,9 @@ public sealed class Workshop : IDisposable
     }
 
     private static string OnPath(params string[] names) =>
-        names.SelectMany(n => Environment.GetEnvironmentVariable("PATH")!.Split(':').Select(p => Path.Combine(p, n))).FirstOrDefault(File.Exists)
+        names
+            .SelectMany(n => Environment.GetEnvironmentVariable("PATH")!.Split(':').Select(p => Path.Combine(p, n)))
+            .FirstOrDefault(File.Exists)
         ?? throw new InvalidOperationException($"{names[0]} is not installed; test.sh installs it.");
 
     private static string FindRoot()

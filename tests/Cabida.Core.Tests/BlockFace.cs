@@ -30,9 +30,13 @@ internal sealed class BlockFace : ITypeface, ITypefaces
     /// </summary>
     public IReadOnlyList<GlyphForm> Glyphs { get; } =
     [
-        new('H', "H", 'H', "H", "", GlyphKnown.Character), new('q', "q", 'q', "q", "", GlyphKnown.Character), new('o', "o", 'o', "o", "", GlyphKnown.Character),
-        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName), new('t', "q.end", 0, "q", "end", GlyphKnown.ByName),
-        new('O', "o.end2", 0, "o", "end2", GlyphKnown.ByName), new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
+        new('H', "H", 'H', "H", "", GlyphKnown.Character),
+        new('q', "q", 'q', "q", "", GlyphKnown.Character),
+        new('o', "o", 'o', "o", "", GlyphKnown.Character),
+        new('T', "H.end", 0, "H", "end", GlyphKnown.ByName),
+        new('t', "q.end", 0, "q", "end", GlyphKnown.ByName),
+        new('O', "o.end2", 0, "o", "end2", GlyphKnown.ByName),
+        new('W', "", 0xE000, "H", "set-1", GlyphKnown.ByLikeness),
     ];
 
     public ShapedLine Shape(string text, IReadOnlyList<FeatureUse> features, IReadOnlyList<GlyphUse> instead)
@@ -51,7 +55,10 @@ internal sealed class BlockFace : ITypeface, ITypefaces
             if (text[i] != ' ')
             {
                 var wide = text[i] == 'a' && features.Any(f => f.Tag == "salt" && f.Value == 1 && f.Start <= i && i < f.End);
-                var glyph = instead.FirstOrDefault(g => g.Start == i).Glyph is var other and > 0 ? other : wide ? 'W' : text[i];
+                var glyph =
+                    instead.FirstOrDefault(g => g.Start == i).Glyph is var other and > 0 ? other
+                    : wide ? 'W'
+                    : text[i];
                 glyphs.Add(new PlacedGlyph(glyph, x, 0, i));
                 x += glyph is 'W' or 'T' or 't' ? 0.5 : 0;
             }
@@ -62,16 +69,17 @@ internal sealed class BlockFace : ITypeface, ITypefaces
         return new ShapedLine(glyphs, x, missing);
     }
 
-    public IReadOnlyList<Contour> Outline(uint glyph) => (char)glyph switch
-    {
-        'q' => [Block(0.05, -0.2, 0.55, 0.5)],
-        'T' => [Block(0.05, 0, 0.55, 0.7), Block(0.5, 0, 1.05, 0.1)],
-        't' => [Block(0.05, -0.2, 0.55, 0.5), Block(0.5, -0.2, 1.05, -0.1)],
-        'W' => [Block(0.05, 0, 1.05, 0.7)],
-        'x' => [Block(0.05, 0, 0.75, 0.5)],
-        'o' => [Block(0.05, 0, 0.55, 0.5), Hole(0.15, 0.1, 0.45, 0.4)],
-        _ => [Block(0.05, 0, 0.55, 0.7)],
-    };
+    public IReadOnlyList<Contour> Outline(uint glyph) =>
+        (char)glyph switch
+        {
+            'q' => [Block(0.05, -0.2, 0.55, 0.5)],
+            'T' => [Block(0.05, 0, 0.55, 0.7), Block(0.5, 0, 1.05, 0.1)],
+            't' => [Block(0.05, -0.2, 0.55, 0.5), Block(0.5, -0.2, 1.05, -0.1)],
+            'W' => [Block(0.05, 0, 1.05, 0.7)],
+            'x' => [Block(0.05, 0, 0.75, 0.5)],
+            'o' => [Block(0.05, 0, 0.55, 0.5), Hole(0.15, 0.1, 0.45, 0.4)],
+            _ => [Block(0.05, 0, 0.55, 0.7)],
+        };
 
     private static Contour Block(double x0, double y0, double x1, double y1) =>
         new(new(x0, y0), [new LineSegmentTo(new(x1, y0)), new LineSegmentTo(new(x1, y1)), new LineSegmentTo(new(x0, y1))]);

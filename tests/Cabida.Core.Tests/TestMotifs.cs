@@ -5,8 +5,8 @@ namespace Cabida.Core.Tests;
 
 internal static class TestMotifs
 {
-    public static LetteringPart Line(string id, string text, double capitalHeight) => new(
-        id, PartPlace.Below, MotifLength.Scales(2), text, "block", LetteringSize.CapitalHeight, MotifLength.Scales(capitalHeight), 0);
+    public static LetteringPart Line(string id, string text, double capitalHeight) =>
+        new(id, PartPlace.Below, MotifLength.Scales(2), text, "block", LetteringSize.CapitalHeight, MotifLength.Scales(capitalHeight), 0);
 
     public static Motif Single(string text) => new("m", RowAlignment.Centre, [Line("a", text, 10)]);
 

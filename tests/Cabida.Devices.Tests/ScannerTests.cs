@@ -65,6 +65,9 @@ public class ScannerTests
         SheetRendering.OnScan(sheet, 7, at).To(middle).ShouldBe(at.To(middle), 1e-9);
         SheetRendering.OnScan(sheet, 0, at).To(at).ShouldBeLessThan(1e-9);
         // Turned to the left, as angles with y up are.
-        SheetRendering.OnScan(sheet, 90, new PlanePoint(middle.X + 10, middle.Y)).To(new PlanePoint(middle.X, middle.Y + 10)).ShouldBeLessThan(1e-9);
+        SheetRendering
+            .OnScan(sheet, 90, new PlanePoint(middle.X + 10, middle.Y))
+            .To(new PlanePoint(middle.X, middle.Y + 10))
+            .ShouldBeLessThan(1e-9);
     }
 }

@@ -71,7 +71,10 @@ public class TracingTests
     public void What_cannot_be_followed_says_so()
     {
         var scan = new ScanSettings(150);
-        OutlineTrace.Of(Grey(Truth.Sheet("blank"), scan), Scale(scan, Truth.Sheet("blank")), Truth.Plain).Problem!.ToString().ShouldContain("Nothing darker than the paper");
+        OutlineTrace
+            .Of(Grey(Truth.Sheet("blank"), scan), Scale(scan, Truth.Sheet("blank")), Truth.Plain)
+            .Problem!.ToString()
+            .ShouldContain("Nothing darker than the paper");
         Truth.Found(Truth.Sheet("off"), scan).Outlines[0].Problem!.ToString().ShouldContain("runs off the picture");
         var many = Truth.Found(Truth.Sheet("many"), scan);
         many.Outlines.Count.ShouldBe(OutlineTrace.MostOutlines);
@@ -97,12 +100,22 @@ public class TracingTests
     public void Only_what_has_a_straight_edge_is_turned_and_by_how_much_is_said(string id, double skew, bool turned)
     {
         var sheet = Truth.Sheet(id);
-        var outline = Truth.Found(sheet, new ScanSettings(150, skew), Truth.Plain with { Straighten = true, Edge = LineEdge.Inner }).Outlines[0];
+        var outline = Truth
+            .Found(sheet, new ScanSettings(150, skew), Truth.Plain with { Straighten = true, Edge = LineEdge.Inner })
+            .Outlines[0];
         var told = outline.Notes.Select(n => n.ToString()).Single(n => n.Contains("turn", StringComparison.OrdinalIgnoreCase));
-        told.ShouldBe(turned ? FormattableString.Invariant($"Turned by {Math.Abs(skew):0.0}° {(skew > 0 ? "to the right" : "to the left")}, to stand upright.") : "It has no clear upright edge, so it was not turned.");
+        told.ShouldBe(
+            turned
+                ? FormattableString.Invariant(
+                    $"Turned by {Math.Abs(skew):0.0}° {(skew > 0 ? "to the right" : "to the left")}, to stand upright."
+                )
+                : "It has no clear upright edge, so it was not turned."
+        );
         if (!turned)
         {
-            var straight = Truth.Polygon(Truth.Found(sheet, new ScanSettings(150, skew), Truth.Plain with { Edge = LineEdge.Inner }).Outlines[0].Rings);
+            var straight = Truth.Polygon(
+                Truth.Found(sheet, new ScanSettings(150, skew), Truth.Plain with { Edge = LineEdge.Inner }).Outlines[0].Rings
+            );
             Truth.Polygon(outline.Rings).EqualsExact(straight, 1e-9).ShouldBeTrue();
         }
     }
@@ -132,7 +145,9 @@ public class TracingTests
     [InlineData(LineEdge.Outer, 120.6, 8)]
     public void Where_the_pencil_ran_over_it_is_cut_off_and_said(LineEdge edge, double width, int cut)
     {
-        var outline = Truth.Found(Truth.Sheet("door"), new ScanSettings(300, 0, 0.01, 0.1), Truth.Plain with { Edge = edge }).Outlines.ShouldHaveSingleItem();
+        var outline = Truth
+            .Found(Truth.Sheet("door"), new ScanSettings(300, 0, 0.01, 0.1), Truth.Plain with { Edge = edge })
+            .Outlines.ShouldHaveSingleItem();
         var box = Truth.Polygon(outline.Rings).EnvelopeInternal;
         box.Width.ShouldBe(width, 0.15);
         box.Height.ShouldBe(width - 50, 0.15);
@@ -183,7 +198,10 @@ public class TracingTests
         var box = Truth.Polygon(outline.Rings).EnvelopeInternal;
         (box.Width, box.Height).ShouldSatisfyAllConditions(b => b.Width.ShouldBe(180, 0.9), b => b.Height.ShouldBe(100, 0.5));
         // Letter and A4 are too near each other to be told apart, but a square sheet is not what was marked.
-        PictureScale.OfSheet(corners, size.Item1, size.Item1, (2400, 3000)).Problem!.ToString().ShouldContain("Choose how it lies, or another sheet");
+        PictureScale
+            .OfSheet(corners, size.Item1, size.Item1, (2400, 3000))
+            .Problem!.ToString()
+            .ShouldContain("Choose how it lies, or another sheet");
         PictureScale.OfSheet(corners, size.Item1, size.Item1, (2400, 3000), SheetLies.AsTyped).Ok.ShouldBeTrue();
     }
 
@@ -202,8 +220,19 @@ public class TracingTests
     {
         PictureScale.OfScan(0, 100).Problem!.ToString().ShouldContain("A resolution of 0 dots an inch cannot be");
         PictureScale.OfScan(double.NaN, 100).Problem.ShouldNotBeNull();
-        PictureScale.OfSheet([new(0, 0), new(100, 0), new(50, 20), new(50, 100)], Core.Measures.Length.Mm(210), Core.Measures.Length.Mm(297), (100, 100)).Problem!.ToString().ShouldContain("one of them lies between the others");
-        PictureScale.OfTwoPoints(new(5, 5), new(6, 6), Core.Measures.Length.Mm(100), 100).Problem!.ToString().ShouldContain("too near each other");
+        PictureScale
+            .OfSheet(
+                [new(0, 0), new(100, 0), new(50, 20), new(50, 100)],
+                Core.Measures.Length.Mm(210),
+                Core.Measures.Length.Mm(297),
+                (100, 100)
+            )
+            .Problem!.ToString()
+            .ShouldContain("one of them lies between the others");
+        PictureScale
+            .OfTwoPoints(new(5, 5), new(6, 6), Core.Measures.Length.Mm(100), 100)
+            .Problem!.ToString()
+            .ShouldContain("too near each other");
     }
 
     [Fact]
@@ -220,5 +249,6 @@ public class TracingTests
         return Formats.Pictures.GreyReader.Read(png, Formats.Pictures.PictureHead.Read(png).Value).Value;
     }
 
-    private static PictureScale Scale(ScanSettings scan, MadeUpSheet sheet) => PictureScale.OfScan(scan.DotsPerInch, (int)Math.Round(sheet.Height * scan.DotsPerInch / 25.4)).Value;
+    private static PictureScale Scale(ScanSettings scan, MadeUpSheet sheet) =>
+        PictureScale.OfScan(scan.DotsPerInch, (int)Math.Round(sheet.Height * scan.DotsPerInch / 25.4)).Value;
 }

@@ -47,7 +47,11 @@ public class ColourReaderTests
 
         using var data = bitmap.Encode(SKEncodedImageFormat.Png, 100);
         var picture = ColourReader.Read(data.ToArray()).Value.Picture;
-        picture.Opacity.ShouldNotBeNull().Take(30).Select(a => (int)a).ShouldBe([.. Enumerable.Repeat(100, 15), .. Enumerable.Repeat(0, 15)]);
+        picture
+            .Opacity.ShouldNotBeNull()
+            .Take(30)
+            .Select(a => (int)a)
+            .ShouldBe([.. Enumerable.Repeat(100, 15), .. Enumerable.Repeat(0, 15)]);
         picture.Pixels.Take(15 * 3).ShouldAllBe(v => v == 255);
         ColourReader.Read(Picture(30, 20, SKEncodedImageFormat.Png)).Value.Picture.Opacity.ShouldBeNull();
         PicturePreview.Of(data.ToArray(), 100)!.Value.MediaType.ShouldBe("image/png");

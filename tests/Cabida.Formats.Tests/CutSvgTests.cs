@@ -19,7 +19,12 @@ public sealed class CutSvgTests : IDisposable
     public void A_file_read_back_measures_what_was_computed(string faceId, double capitals)
     {
         var face = faces.Find(faceId)!;
-        var ink = Outlines.Placed(new LetteringLine("Konstantinos", face, LineSetting.Plain, new InkCache()).InkAt(capitals / face.CapitalHeight), 1, 40, 60);
+        var ink = Outlines.Placed(
+            new LetteringLine("Konstantinos", face, LineSetting.Plain, new InkCache()).InkAt(capitals / face.CapitalHeight),
+            1,
+            40,
+            60
+        );
         var box = Box.Of(ink)!.Value;
         var read = CutSvgMeasure.Of(CutSvg.Write("t", 900, 300, "#112233", [new("Konstantinos", ink)]));
         (read.Width, read.Height).ShouldBe((900, 300));
@@ -45,7 +50,9 @@ public sealed class CutSvgTests : IDisposable
     [Fact]
     public void File_names_tell_job_run_load_film_and_mirror()
     {
-        CutSvg.FileName("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false).ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl.svg");
+        CutSvg
+            .FileName("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false)
+            .ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl.svg");
         CutSvg.FileName("Łódź / ../x", "  ", 2, 2, "Flex", true).ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored.svg");
         CutSvg.FileName(new string('a', 300), "r", 1, 1, "f", false).Length.ShouldBeLessThan(80);
     }
@@ -61,6 +68,7 @@ public sealed class CutSvgTests : IDisposable
 
     [Fact]
     public void A_view_box_in_other_units_is_brought_to_millimetres() =>
-        CutSvgMeasure.Of("<svg width='20mm' height='20mm' viewBox='0 0 200 200'><path d='M10 10L110 10L110 60Z'/></svg>")
+        CutSvgMeasure
+            .Of("<svg width='20mm' height='20mm' viewBox='0 0 200 200'><path d='M10 10L110 10L110 60Z'/></svg>")
             .Used.ShouldBe(new Box(1, 1, 11, 6));
 }

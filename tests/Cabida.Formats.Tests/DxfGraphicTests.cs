@@ -8,7 +8,8 @@ namespace Cabida.Formats.Tests;
 /// <summary>Files written by another program (ezdxf 0.18), beside the tests.</summary>
 public class DxfGraphicTests
 {
-    private static ReadGraphic Read(string file) => GraphicFile.Read(file, File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Drawings", file))).Value;
+    private static ReadGraphic Read(string file) =>
+        GraphicFile.Read(file, File.ReadAllBytes(Path.Combine(AppContext.BaseDirectory, "Drawings", file))).Value;
 
     private static double Area(GraphicPiece p) => Outlines.FromContours(p.Closed, 0.001, 0.02, evenOdd: true).Area;
 
@@ -66,7 +67,8 @@ public class DxfGraphicTests
     [Fact]
     public void Blocks_within_themselves_end()
     {
-        const string Dxf = "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nA\n10\n0\n20\n0\n0\nCIRCLE\n10\n0\n20\n0\n40\n5\n0\nINSERT\n2\nA\n10\n9\n20\n0\n0\nENDBLK\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nA\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
+        const string Dxf =
+            "0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nA\n10\n0\n20\n0\n0\nCIRCLE\n10\n0\n20\n0\n40\n5\n0\nINSERT\n2\nA\n10\n9\n20\n0\n0\nENDBLK\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n0\nINSERT\n2\nA\n10\n0\n20\n0\n0\nENDSEC\n0\nEOF\n";
         var read = GraphicFile.Read("a.dxf", Encoding.UTF8.GetBytes(Dxf)).Value;
         read.Pieces.Count.ShouldBeInRange(2, 40);
         string.Join(' ', read.Notes).ShouldContain("without end");

@@ -17,8 +17,13 @@ public class FeatureTests
     private static readonly string Folder = Path.Combine(AppContext.BaseDirectory, "Features");
 
     public static TheoryData<string> Features =>
-        new(Directory.EnumerateFiles(Folder, "*.*", SearchOption.AllDirectories).Where(f => !f.EndsWith(".txt", StringComparison.Ordinal))
-            .Select(f => Path.GetRelativePath(Folder, f).Replace('\\', '/')).Order(StringComparer.Ordinal));
+        new(
+            Directory
+                .EnumerateFiles(Folder, "*.*", SearchOption.AllDirectories)
+                .Where(f => !f.EndsWith(".txt", StringComparison.Ordinal))
+                .Select(f => Path.GetRelativePath(Folder, f).Replace('\\', '/'))
+                .Order(StringComparer.Ordinal)
+        );
 
     [Fact]
     public void There_are_as_many_as_were_asked_for() => Features.Count.ShouldBeGreaterThanOrEqualTo(150);
@@ -28,7 +33,10 @@ public class FeatureTests
     public void A_feature_is_right_or_tells_what_it_left_out(string name)
     {
         var path = Path.Combine(Folder, name);
-        var facts = File.ReadAllLines(Path.ChangeExtension(path, ".txt")).Where(l => l.Length > 0).Select(l => l.Split(' ', 2)).ToLookup(l => l[0], l => l.Length > 1 ? l[1] : "");
+        var facts = File.ReadAllLines(Path.ChangeExtension(path, ".txt"))
+            .Where(l => l.Length > 0)
+            .Select(l => l.Split(' ', 2))
+            .ToLookup(l => l[0], l => l.Length > 1 ? l[1] : "");
         var read = GraphicFile.Read(Path.GetFileName(path), File.ReadAllBytes(path), linesOnly: facts.Contains("lines"));
         if (facts.Contains("refused"))
         {

@@ -39,7 +39,10 @@ public class PictureTests
     {
         PictureHead.Read("GIF89a, and more"u8).Problem!.ToString().ShouldContain("no picture that can be read");
         PictureHead.Read([0x49, 0x49, 0x2A, 0x00, 8, 0, 0, 0]).Problem!.ToString().ShouldContain("TIFF");
-        PictureHead.Read(PngHead(20000, 10000, interlaced: false)).Problem!.ToString().ShouldContain("200 million pixels (20000 × 10000); up to 100 million");
+        PictureHead
+            .Read(PngHead(20000, 10000, interlaced: false))
+            .Problem!.ToString()
+            .ShouldContain("200 million pixels (20000 × 10000); up to 100 million");
         PictureHead.Read(PngHead(9000, 6000, interlaced: true)).Problem!.ToString().ShouldContain("interlaced");
         PictureHead.Read(PngHead(9000, 6000, interlaced: false)).Ok.ShouldBeTrue();
         PictureHead.Read(PngHead(20, 10, interlaced: false)).Problem!.ToString().ShouldContain("only 20 × 10 pixels");
@@ -49,7 +52,43 @@ public class PictureTests
     [Fact]
     public void A_progressive_jpeg_is_told_by_its_head()
     {
-        byte[] Jpeg(byte frame) => [0xFF, 0xD8, 0xFF, 0xE0, 0, 16, (byte)'J', (byte)'F', (byte)'I', (byte)'F', 0, 1, 2, 1, 1, 44, 1, 44, 0, 0, 0xFF, frame, 0, 17, 8, 0x1F, 0x40, 0x17, 0x70, 3, 0, 0, 0, 0];
+        byte[] Jpeg(byte frame) =>
+            [
+                0xFF,
+                0xD8,
+                0xFF,
+                0xE0,
+                0,
+                16,
+                (byte)'J',
+                (byte)'F',
+                (byte)'I',
+                (byte)'F',
+                0,
+                1,
+                2,
+                1,
+                1,
+                44,
+                1,
+                44,
+                0,
+                0,
+                0xFF,
+                frame,
+                0,
+                17,
+                8,
+                0x1F,
+                0x40,
+                0x17,
+                0x70,
+                3,
+                0,
+                0,
+                0,
+                0,
+            ];
         PictureHead.Read(Jpeg(0xC0)).Value.ShouldBe(new PictureHead("image/jpeg", 6000, 8000, true, 300));
         PictureHead.Read(Jpeg(0xC2)).Problem!.ToString().ShouldContain("progressive");
     }
@@ -82,7 +121,11 @@ public class PictureTests
             var head = PictureHead.Read(file).Value;
             (head.Width, head.Height).ShouldBe(turn >= 5 ? (64, 96) : (96, 64));
             var grey = GreyReader.Read(file, head).Value;
-            (int X, int Y) At(string corner) => (corner.EndsWith("left", StringComparison.Ordinal) ? 8 : head.Width - 8, corner.StartsWith("upper", StringComparison.Ordinal) ? 8 : head.Height - 8);
+            (int X, int Y) At(string corner) =>
+                (
+                    corner.EndsWith("left", StringComparison.Ordinal) ? 8 : head.Width - 8,
+                    corner.StartsWith("upper", StringComparison.Ordinal) ? 8 : head.Height - 8
+                );
             ((double)grey.Pixels[(At(first).Y * grey.Width) + At(first).X]).ShouldBe(0, 6);
             ((double)grey.Pixels[(At(second).Y * grey.Width) + At(second).X]).ShouldBe(128, 6);
             using var shown = SKBitmap.Decode(PicturePreview.Of(file, 2000)!.Value.File);
@@ -98,7 +141,25 @@ public class PictureTests
     {
         byte[] Two(int n) => little ? [(byte)n, (byte)(n >> 8)] : [(byte)(n >> 8), (byte)n];
         byte[] Four(int n) => little ? [.. Two(n), 0, 0] : [0, 0, .. Two(n)];
-        byte[] exif = [.. "Exif\0\0"u8, .. little ? "II"u8 : "MM"u8, .. Two(42), .. Four(8), .. Two(2), .. Two(0x010F), .. Two(2), .. Four(1), .. Four(0), .. Two(0x0112), .. Two(3), .. Four(1), .. Two(turn), 0, 0, .. Four(0)];
+        byte[] exif =
+        [
+            .. "Exif\0\0"u8,
+            .. little ? "II"u8 : "MM"u8,
+            .. Two(42),
+            .. Four(8),
+            .. Two(2),
+            .. Two(0x010F),
+            .. Two(2),
+            .. Four(1),
+            .. Four(0),
+            .. Two(0x0112),
+            .. Two(3),
+            .. Four(1),
+            .. Two(turn),
+            0,
+            0,
+            .. Four(0),
+        ];
         return [0xFF, 0xD8, 0xFF, 0xE1, (byte)((exif.Length + 2) >> 8), (byte)(exif.Length + 2), .. exif, .. jpeg.AsSpan(2)];
     }
 

@@ -72,13 +72,16 @@ public class SvgOutlineTests
     [Fact]
     public void What_is_only_defined_is_not_drawn()
     {
-        var drawn = Wrapped("""<defs><rect width="500" height="500"/></defs><clipPath><circle r="300"/></clipPath><rect width="20" height="10"/>""");
+        var drawn = Wrapped(
+            """<defs><rect width="500" height="500"/></defs><clipPath><circle r="300"/></clipPath><rect width="20" height="10"/>"""
+        );
         Outlines.Ring(drawn.Rings[0]).Area.ShouldBe(200, 1e-3);
     }
 
     private static Box BoxOf(string inside) => Box.Of(Outlines.Ring(Wrapped(inside).Rings[0]))!.Value;
 
-    private static DrawnOutline Wrapped(string inside) => Read($"""<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100">{inside}</svg>""");
+    private static DrawnOutline Wrapped(string inside) =>
+        Read($"""<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100">{inside}</svg>""");
 
     private static DrawnOutline Read(string svg) => OutlineFile.Read("a.svg", Encoding.UTF8.GetBytes(svg)).Value;
 }

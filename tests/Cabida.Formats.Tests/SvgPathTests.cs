@@ -58,8 +58,11 @@ public class SvgPathTests
 
     [Fact]
     public void Any_number_reads_back_to_its_thousandth() =>
-        Gen.OneOf(Gen.Double[-2000, 2000], Gen.Double[-1, 1], Gen.Int[-9, 9].Select(i => i / 1000.0), Gen.Double[-1e16, 1e16]).Sample(
-            x => Math.Abs(double.Parse(SvgPath.Number(x), CultureInfo.InvariantCulture) - x) <= 0.0005 + (1e-12 * Math.Abs(x)) && SvgPath.Number(x) is not "-0");
+        Gen.OneOf(Gen.Double[-2000, 2000], Gen.Double[-1, 1], Gen.Int[-9, 9].Select(i => i / 1000.0), Gen.Double[-1e16, 1e16])
+            .Sample(x =>
+                Math.Abs(double.Parse(SvgPath.Number(x), CultureInfo.InvariantCulture) - x) <= 0.0005 + (1e-12 * Math.Abs(x))
+                && SvgPath.Number(x) is not "-0"
+            );
 
     [Fact]
     public void A_line_is_open_or_closed_as_asked() =>

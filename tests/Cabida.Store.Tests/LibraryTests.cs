@@ -27,7 +27,12 @@ public sealed class LibraryTests : IDisposable
     [Fact]
     public async Task What_was_typed_is_there_after_a_restart_to_the_letter()
     {
-        var cutter = new Cutter("Bench", new TypedLength("11 1/2 in", LengthUnit.Inch), new TypedLength("not yet", LengthUnit.Millimetre), "ľúč");
+        var cutter = new Cutter(
+            "Bench",
+            new TypedLength("11 1/2 in", LengthUnit.Inch),
+            new TypedLength("not yet", LengthUnit.Millimetre),
+            "ľúč"
+        );
         var id = (await Library().Add(DocumentKinds.Cutter, cutter)).Id;
         SqliteConnection.ClearAllPools();
         (await Library().Find(DocumentKinds.Cutter, id))!.Document.ShouldBe(cutter);
@@ -133,8 +138,15 @@ public sealed class LibraryTests : IDisposable
     public async Task Two_windows_writing_at_once_never_overwrite_one_another()
     {
         var stored = await Library().Add(DocumentKinds.Job, new Job("0", "", ""));
-        var writes = await Task.WhenAll(Enumerable.Range(0, 6).Select(i =>
-            Task.Run(() => Library().Save(DocumentKinds.Job, stored.Id, stored.Revision, stored.Document with { Name = $"window {i}" }))));
+        var writes = await Task.WhenAll(
+            Enumerable
+                .Range(0, 6)
+                .Select(i =>
+                    Task.Run(() =>
+                        Library().Save(DocumentKinds.Job, stored.Id, stored.Revision, stored.Document with { Name = $"window {i}" })
+                    )
+                )
+        );
         writes.Count(w => w.Refused is null).ShouldBe(1);
         writes.Where(w => w.Refused is not null).ShouldAllBe(w => w.Refused == Refusal.Stale);
     }
@@ -142,7 +154,8 @@ public sealed class LibraryTests : IDisposable
     [Fact]
     public void A_document_of_the_first_form_is_read_and_one_of_a_later_form_is_refused_plainly()
     {
-        const string First = """{"name":"Bench cutter","reachWidth":{"text":"292","unit":"millimetre"},"reachLength":{"text":"11 1/2","unit":"inch"},"note":""}""";
+        const string First =
+            """{"name":"Bench cutter","reachWidth":{"text":"292","unit":"millimetre"},"reachLength":{"text":"11 1/2","unit":"inch"},"note":""}""";
         DocumentJson.Read<Cutter>(1, First).ReachLength.Read(LengthRange.Object).Value.Value.Millimetres.ShouldBe(292.1, 1e-9);
         Should.Throw<NotWorkableException>(() => DocumentJson.Read<Cutter>(99, First)).Message.ShouldContain("newer version");
     }
@@ -150,10 +163,13 @@ public sealed class LibraryTests : IDisposable
     [Fact]
     public void A_blank_of_the_first_form_gets_its_margins_as_a_zone()
     {
-        const string First = """{"name":"Mug","surface":"straight","measured":[],"margins":{"rim":{"text":"10","unit":"millimetre"},"base":{"text":"1/2","unit":"inch"},"side":{"text":"8","unit":"millimetre"}},"note":"kept"}""";
+        const string First =
+            """{"name":"Mug","surface":"straight","measured":[],"margins":{"rim":{"text":"10","unit":"millimetre"},"base":{"text":"1/2","unit":"inch"},"side":{"text":"8","unit":"millimetre"}},"note":"kept"}""";
         var blank = DocumentJson.Read<Blank>(1, First);
         var zone = blank.Zones.ShouldHaveSingleItem();
-        (zone.Margins.Top.Text, zone.Margins.Bottom.Unit, zone.Margins.Left.Text, zone.Margins.Right.Text).ShouldBe(("10", LengthUnit.Inch, "8", "8"));
+        (zone.Margins.Top.Text, zone.Margins.Bottom.Unit, zone.Margins.Left.Text, zone.Margins.Right.Text).ShouldBe(
+            ("10", LengthUnit.Inch, "8", "8")
+        );
         blank.Note.ShouldBe("kept");
         DocumentJson.Read<Blank>(DocumentJson.CurrentForm, DocumentJson.Write(blank)).Zones[0].ShouldBe(zone);
     }
@@ -171,8 +187,8 @@ public sealed class LibraryTests : IDisposable
         (await Library().Remove(DocumentKinds.Job, job.Id)).UsedBy.ShouldBe(["Board"]);
     }
 
-    private static Run RunWith(Pin? cutter) => new(
-        "Run", "job", null, null, null, cutter, Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5), "", []);
+    private static Run RunWith(Pin? cutter) =>
+        new("Run", "job", null, null, null, cutter, Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5), "", []);
 
     private async Task Change(string id, string name)
     {

@@ -21,7 +21,23 @@ public class RunFormTests
         run.Concessions.ShouldBeEmpty();
         run.Sides.ShouldBeEmpty();
         // Written and read again it is the same, with everything that came since.
-        var full = run with { Concessions = [new(ConcessionKind.CloseUp) { Percent = 3 }], Columns = ["name", ""], Sides = [new("side-2", new Pin("m", 1), "left")], Pieces = [run.Pieces[0] with { Values = new Dictionary<string, string> { ["role"] = "guard" }, Copies = 3, Own = new Overrides { TwoLines = "Br\nam" }, Verdict = new Verdict(true, "", "abc", 2) }], Shown = new ShownProof("2026-11-25 10:00", new Dictionary<string, string> { ["1"] = "abc" }) };
+        var full = run with
+        {
+            Concessions = [new(ConcessionKind.CloseUp) { Percent = 3 }],
+            Columns = ["name", ""],
+            Sides = [new("side-2", new Pin("m", 1), "left")],
+            Pieces =
+            [
+                run.Pieces[0] with
+                {
+                    Values = new Dictionary<string, string> { ["role"] = "guard" },
+                    Copies = 3,
+                    Own = new Overrides { TwoLines = "Br\nam" },
+                    Verdict = new Verdict(true, "", "abc", 2),
+                },
+            ],
+            Shown = new ShownProof("2026-11-25 10:00", new Dictionary<string, string> { ["1"] = "abc" }),
+        };
         DocumentJson.Write(DocumentJson.Read<Run>(DocumentJson.CurrentForm, DocumentJson.Write(full))).ShouldBe(DocumentJson.Write(full));
         DocumentKinds.Run.ReferencesOf(full).Count(r => r == new Reference("motif", "m")).ShouldBe(2);
     }

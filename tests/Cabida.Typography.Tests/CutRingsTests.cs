@@ -13,7 +13,14 @@ public sealed class CutRingsTests
         var cache = new InkCache();
         foreach (var face in faces.All)
         {
-            foreach (var (words, size) in new[] { ("ABCDEFGHIJKLMNOPQRSTUVWXYZ", 9.0), ("abcdefghijklmnopqrstuvwxyz", 14.0), ("ÅÄÖÇŁŻŚĘĄÑÐÞßøœæ & 0123456789", 31.0) })
+            foreach (
+                var (words, size) in new[]
+                {
+                    ("ABCDEFGHIJKLMNOPQRSTUVWXYZ", 9.0),
+                    ("abcdefghijklmnopqrstuvwxyz", 14.0),
+                    ("ÅÄÖÇŁŻŚĘĄÑÐÞßøœæ & 0123456789", 31.0),
+                }
+            )
             {
                 var ink = new LetteringLine(words, faces.Find(face.Id)!, LineSetting.Plain, cache).InkAt(size);
                 foreach (var polygon in Outlines.PolygonsOf(ink))
@@ -22,7 +29,15 @@ public sealed class CutRingsTests
                     SoundCurves.IsSound(contours).ShouldBeTrue($"{face.Id} {words}");
                     var box = Box.Of(polygon)!.Value;
                     var points = contours.SelectMany(c => CurveFlattening.Flatten(c, 0.001, Tolerances.InkTurn)).ToList();
-                    new[] { box.MinX - points.Min(p => p.X), points.Max(p => p.X) - box.MaxX, box.MinY - points.Min(p => p.Y), points.Max(p => p.Y) - box.MaxY }.Max().ShouldBeLessThan(0.002);
+                    new[]
+                    {
+                        box.MinX - points.Min(p => p.X),
+                        points.Max(p => p.X) - box.MaxX,
+                        box.MinY - points.Min(p => p.Y),
+                        points.Max(p => p.Y) - box.MaxY,
+                    }
+                        .Max()
+                        .ShouldBeLessThan(0.002);
                 }
             }
         }

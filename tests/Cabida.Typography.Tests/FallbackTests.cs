@@ -50,7 +50,9 @@ public sealed class FallbackTests : IDisposable
         var line = face.Shape("Anna Ọláyínká Bo", [], []);
         line.Missing.ShouldBeEmpty();
         line.Glyphs.Select(g => g.X).ShouldBe(line.Glyphs.Select(g => g.X).Order());
-        var other = line.Glyphs.GroupBy(g => g.Glyph >= FallbackFace.Other).ToDictionary(g => g.Key, g => (Min: g.Min(x => x.Index), Max: g.Max(x => x.Index)));
+        var other = line
+            .Glyphs.GroupBy(g => g.Glyph >= FallbackFace.Other)
+            .ToDictionary(g => g.Key, g => (Min: g.Min(x => x.Index), Max: g.Max(x => x.Index)));
         other[true].ShouldBe((5, 13));
         // Alone, the words that it has are set as ever.
         face.Shape("Anna Bo", [], []).ShouldBe(faces.Find("sacramento")!.Shape("Anna Bo", []), new Same());
@@ -98,13 +100,34 @@ public sealed class FallbackTests : IDisposable
     public void There_are_thirty_faces_of_the_kinds_that_are_asked_for_and_they_stay_small()
     {
         faces.All.Count(f => f.Script.Length == 0).ShouldBeGreaterThanOrEqualTo(30);
-        foreach (var kind in new[] { "brush", "upright script", "fine script", "script with swashes", "bold display", "western", "college", "rounded", "typewriter", "hand-printed", "stencil", "slab", "condensed", "serif" })
+        foreach (
+            var kind in new[]
+            {
+                "brush",
+                "upright script",
+                "fine script",
+                "script with swashes",
+                "bold display",
+                "western",
+                "college",
+                "rounded",
+                "typewriter",
+                "hand-printed",
+                "stencil",
+                "slab",
+                "condensed",
+                "serif",
+            }
+        )
         {
             faces.All.ShouldContain(f => f.Kind == kind);
         }
 
-        typeof(ShippedTypefaces).Assembly.GetManifestResourceNames().Where(n => n.EndsWith(".ttf", StringComparison.Ordinal))
-            .Sum(n => typeof(ShippedTypefaces).Assembly.GetManifestResourceStream(n)!.Length).ShouldBeLessThan(60_000_000);
+        typeof(ShippedTypefaces)
+            .Assembly.GetManifestResourceNames()
+            .Where(n => n.EndsWith(".ttf", StringComparison.Ordinal))
+            .Sum(n => typeof(ShippedTypefaces).Assembly.GetManifestResourceStream(n)!.Length)
+            .ShouldBeLessThan(60_000_000);
     }
 
     private sealed class Same : IEqualityComparer<ShapedLine>

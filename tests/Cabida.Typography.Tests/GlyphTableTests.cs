@@ -30,19 +30,61 @@ public sealed class GlyphTableTests : IDisposable
 
     [Fact]
     public void At_least_six_shipped_scripts_have_swashes_or_tails_for_ten_letters() =>
-        faces.All.Where(f => f.Script.Length == 0 && f.Kind.Contains("script", StringComparison.Ordinal) || f.Kind.Contains("swashes", StringComparison.Ordinal))
-            .Count(f => faces.Find(f.Id)!.Glyphs.Where(g => g.Letter is [>= 'A' and <= 'z'] && g.Family.Length > 0 && (FormWords.IsTail(g.Family) || FormWords.IsSwash(g.Family) || g.Family.StartsWith("ss", StringComparison.Ordinal)))
-                .Select(g => g.Letter).Distinct().Count() >= 10).ShouldBeGreaterThanOrEqualTo(6);
+        faces
+            .All.Where(f =>
+                f.Script.Length == 0 && f.Kind.Contains("script", StringComparison.Ordinal)
+                || f.Kind.Contains("swashes", StringComparison.Ordinal)
+            )
+            .Count(f =>
+                faces
+                    .Find(f.Id)!
+                    .Glyphs.Where(g =>
+                        g.Letter is [>= 'A' and <= 'z']
+                        && g.Family.Length > 0
+                        && (
+                            FormWords.IsTail(g.Family) || FormWords.IsSwash(g.Family) || g.Family.StartsWith("ss", StringComparison.Ordinal)
+                        )
+                    )
+                    .Select(g => g.Letter)
+                    .Distinct()
+                    .Count() >= 10
+            )
+            .ShouldBeGreaterThanOrEqualTo(6);
 
     [Fact]
     public void What_a_glyph_looks_like_is_the_letter_it_is_named_for_or_nothing()
     {
         var (right, wrong, total) = (0, new List<string>(), 0);
-        foreach (var id in new[] { "great-vibes", "dancing-script", "corinthia", "lobster", "pacifico", "eb-garamond", "zilla-slab", "birthstone" })
+        foreach (
+            var id in new[]
+            {
+                "great-vibes",
+                "dancing-script",
+                "corinthia",
+                "lobster",
+                "pacifico",
+                "eb-garamond",
+                "zilla-slab",
+                "birthstone",
+            }
+        )
         {
             var face = faces.Find(id)!;
-            var like = new GlyphLikeness(((OpenTypeface)face).Outlines, face.Glyphs.Where(g => g.Known == GlyphKnown.Character && g.Letter is [>= '0' and <= 'z'] && char.IsAsciiLetterOrDigit(g.Letter[0])).Select(g => (g.Letter, (ushort)g.Glyph)));
-            foreach (var glyph in face.Glyphs.Where(g => g.Known == GlyphKnown.ByName && g.Letter is [>= 'A' and <= 'z'] && char.IsAsciiLetter(g.Letter[0]) && (FormWords.IsTail(g.Family) || g.Family is "alt" or "salt" || g.Family.StartsWith("ss", StringComparison.Ordinal))))
+            var like = new GlyphLikeness(
+                ((OpenTypeface)face).Outlines,
+                face.Glyphs.Where(g =>
+                        g.Known == GlyphKnown.Character && g.Letter is [>= '0' and <= 'z'] && char.IsAsciiLetterOrDigit(g.Letter[0])
+                    )
+                    .Select(g => (g.Letter, (ushort)g.Glyph))
+            );
+            foreach (
+                var glyph in face.Glyphs.Where(g =>
+                    g.Known == GlyphKnown.ByName
+                    && g.Letter is [>= 'A' and <= 'z']
+                    && char.IsAsciiLetter(g.Letter[0])
+                    && (FormWords.IsTail(g.Family) || g.Family is "alt" or "salt" || g.Family.StartsWith("ss", StringComparison.Ordinal))
+                )
+            )
             {
                 total++;
                 var found = like.Of((ushort)glyph.Glyph);
@@ -82,11 +124,34 @@ public sealed class GlyphTableTests : IDisposable
     public void A_rule_gives_the_last_letter_of_every_name_its_tail_and_says_where_there_is_none()
     {
         var script = faces.Find("corinthia")!;
-        var rule = new Alternate(AlternateScope.Last, "a", "", 0, "", 0) { FaceId = "corinthia", Family = "fina", Glyph = (int)script.Glyphs.First(g => g.Letter == "a" && g.Family == "fina").Glyph };
-        foreach (var (name, tail) in new[] { ("Lena", true), ("Tom", true), ("Anne", true), ("Bob", false), ("Rosa & Ida", true), ("Ann 7", false) })
+        var rule = new Alternate(AlternateScope.Last, "a", "", 0, "", 0)
+        {
+            FaceId = "corinthia",
+            Family = "fina",
+            Glyph = (int)script.Glyphs.First(g => g.Letter == "a" && g.Family == "fina").Glyph,
+        };
+        foreach (
+            var (name, tail) in new[]
+            {
+                ("Lena", true),
+                ("Tom", true),
+                ("Anne", true),
+                ("Bob", false),
+                ("Rosa & Ida", true),
+                ("Ann 7", false),
+            }
+        )
         {
             var (text, names) = Fields.FillAndFind("{name}", new Dictionary<string, string> { ["name"] = name });
-            var line = new LetteringLine(text, script, LineSetting.Plain with { Alternates = LetterRules.On([rule], text, names, script) }, cache);
+            var line = new LetteringLine(
+                text,
+                script,
+                LineSetting.Plain with
+                {
+                    Alternates = LetterRules.On([rule], text, names, script),
+                },
+                cache
+            );
             line.Unmet.Count.ShouldBe(tail ? 0 : 1, name);
             line.InkAt(10).EqualsExact(new LetteringLine(text, script, LineSetting.Plain, cache).InkAt(10)).ShouldBe(!tail, name);
         }

@@ -38,7 +38,14 @@ public sealed class SettingTests : IDisposable
     {
         var ink = new LetteringLine(text, faces.Find(id)!, LineSetting.Plain, cache).InkAt(50);
         Outlines.PolygonsOf(ink).Count().ShouldBe(parts);
-        Outlines.PolygonsOf(ink).Sum(p => p.NumInteriorRings).ShouldBe(text == "B8" ? 4 : text == "ë" ? 1 : 0);
+        Outlines
+            .PolygonsOf(ink)
+            .Sum(p => p.NumInteriorRings)
+            .ShouldBe(
+                text == "B8" ? 4
+                : text == "ë" ? 1
+                : 0
+            );
     }
 
     [Fact]
@@ -64,7 +71,10 @@ public sealed class SettingTests : IDisposable
         var (a, b) = (faces.Find("pacifico")!, again.Find("pacifico")!);
         a.Revision.ShouldBe(b.Revision);
         b.Shape("Konstantinos", []).Glyphs.ShouldBe(a.Shape("Konstantinos", []).Glyphs);
-        new LetteringLine("Konstantinos", b, LineSetting.Plain, new InkCache()).InkAt(30).EqualsExact(new LetteringLine("Konstantinos", a, LineSetting.Plain, cache).InkAt(30)).ShouldBeTrue();
+        new LetteringLine("Konstantinos", b, LineSetting.Plain, new InkCache())
+            .InkAt(30)
+            .EqualsExact(new LetteringLine("Konstantinos", a, LineSetting.Plain, cache).InkAt(30))
+            .ShouldBeTrue();
     }
 
     [Fact]

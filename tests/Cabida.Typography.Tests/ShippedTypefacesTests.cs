@@ -56,7 +56,9 @@ public sealed class ShippedTypefacesTests : IDisposable
 
     [Fact]
     public void A_stencil_face_has_no_islands() =>
-        Outlines.PolygonsOf(new LetteringLine("ABDOPQR", faces.Find("saira-stencil")!, LineSetting.Plain, cache).InkAt(50)).ShouldAllBe(p => p.NumInteriorRings == 0);
+        Outlines
+            .PolygonsOf(new LetteringLine("ABDOPQR", faces.Find("saira-stencil")!, LineSetting.Plain, cache).InkAt(50))
+            .ShouldAllBe(p => p.NumInteriorRings == 0);
 
     [Fact]
     public void What_a_face_lacks_is_told_at_the_letter_it_belongs_to()
@@ -68,12 +70,17 @@ public sealed class ShippedTypefacesTests : IDisposable
     [Fact]
     public void Spacing_moves_letters_apart_by_its_share_of_the_em()
     {
-        double Wide(double spacing) => new LetteringLine("HHH", faces.Find("archivo")!, LineSetting.Plain with { Spacing = spacing }, cache).BoxAt(1)!.Value.Width;
+        double Wide(double spacing) =>
+            new LetteringLine("HHH", faces.Find("archivo")!, LineSetting.Plain with { Spacing = spacing }, cache).BoxAt(1)!.Value.Width;
         (Wide(0.1) - Wide(0)).ShouldBe(0.2, 1e-6);
     }
 
     [Fact]
     public void Kerning_of_the_face_is_used() =>
-        faces.Find("eb-garamond")!.Shape("AV", []).Advance.ShouldBeLessThan(
-            faces.Find("eb-garamond")!.Shape("A", []).Advance + faces.Find("eb-garamond")!.Shape("V", []).Advance);
+        faces
+            .Find("eb-garamond")!
+            .Shape("AV", [])
+            .Advance.ShouldBeLessThan(
+                faces.Find("eb-garamond")!.Shape("A", []).Advance + faces.Find("eb-garamond")!.Shape("V", []).Advance
+            );
 }

@@ -54,7 +54,12 @@ public sealed class TypefaceFileTests : IDisposable
         // Zeros where the glyphs should be.
         var empty = (byte[])whole.Clone();
         var entry = empty.AsSpan().IndexOf("glyf"u8);
-        empty.AsSpan((int)BinaryPrimitives.ReadUInt32BigEndian(empty.AsSpan(entry + 8)), (int)BinaryPrimitives.ReadUInt32BigEndian(empty.AsSpan(entry + 12))).Clear();
+        empty
+            .AsSpan(
+                (int)BinaryPrimitives.ReadUInt32BigEndian(empty.AsSpan(entry + 8)),
+                (int)BinaryPrimitives.ReadUInt32BigEndian(empty.AsSpan(entry + 12))
+            )
+            .Clear();
         Why(empty).ShouldContain("cannot be drawn");
     }
 
@@ -68,7 +73,9 @@ public sealed class TypefaceFileTests : IDisposable
         forms.ShouldAllBe(f => !garamond.Shape("Queen", new[] { f }).Glyphs.Select(g => g.Glyph).SequenceEqual(plain));
         garamond.Features.ShouldContain(forms[0].Tag);
         // A ligature can be taken apart for one place.
-        garamond.Shape("fi", []).Glyphs.Count.ShouldBeLessThan(garamond.Shape("fi", new[] { new FeatureUse("liga", 0, 0, 2) }).Glyphs.Count + 1);
+        garamond
+            .Shape("fi", [])
+            .Glyphs.Count.ShouldBeLessThan(garamond.Shape("fi", new[] { new FeatureUse("liga", 0, 0, 2) }).Glyphs.Count + 1);
     }
 
     /// <summary>Two files as one collection: a header, and every table's place moved behind it.</summary>

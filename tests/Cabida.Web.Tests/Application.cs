@@ -16,7 +16,8 @@ public sealed class Application : WebApplicationFactory<Program>
 
     public async Task<JsonNode> Get(string path) => await Read(await CreateClient().GetAsync(path));
 
-    public async Task<JsonNode> Post(string path, object? body = null) => await Read(await CreateClient().PostAsJsonAsync(path, body ?? new { }));
+    public async Task<JsonNode> Post(string path, object? body = null) =>
+        await Read(await CreateClient().PostAsJsonAsync(path, body ?? new { }));
 
     /// <summary>The documents of a list, all of which can be worked out.</summary>
     public async Task<JsonArray> List(string path)
@@ -30,7 +31,13 @@ public sealed class Application : WebApplicationFactory<Program>
     public async Task<JsonNode> Step(string path, string way) => await Read(await Send(HttpMethod.Post, $"{path}/{way}", null, "*"));
 
     /// <summary>A request that names the revision it was made from.</summary>
-    public async Task<HttpResponseMessage> Send(HttpMethod method, string path, JsonNode? body, string? ifMatch, CancellationToken stop = default)
+    public async Task<HttpResponseMessage> Send(
+        HttpMethod method,
+        string path,
+        JsonNode? body,
+        string? ifMatch,
+        CancellationToken stop = default
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         request.Content = body is null ? null : new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json");
@@ -50,7 +57,8 @@ public sealed class Application : WebApplicationFactory<Program>
         return await Read(await Put(path, view[document]!, (int)view["revision"]!));
     }
 
-    public Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom) => Send(HttpMethod.Put, path, document, $"\"{madeFrom}\"");
+    public Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom) =>
+        Send(HttpMethod.Put, path, document, $"\"{madeFrom}\"");
 
     /// <summary>All pieces of a run, page after page as the front end asks for them: a page is short rather than late.</summary>
     public async Task<JsonArray> Pieces(string run)
@@ -80,8 +88,12 @@ public sealed class Application : WebApplicationFactory<Program>
         return set;
     }
 
-    public static string Words(JsonNode? phrase) => string.Concat(phrase!["parts"]!.AsArray().Select(p =>
-        p!["millimetres"] is JsonValue mm ? FormattableString.Invariant($"{(double)mm:0.0} mm") : (string)p["text"]!));
+    public static string Words(JsonNode? phrase) =>
+        string.Concat(
+            phrase!["parts"]!
+                .AsArray()
+                .Select(p => p!["millimetres"] is JsonValue mm ? FormattableString.Invariant($"{(double)mm:0.0} mm") : (string)p["text"]!)
+        );
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {

@@ -45,7 +45,12 @@ public sealed class ComposeTests : IDisposable
         var graphic = await Send("/api/graphics?name=leaf.svg", "<svg viewBox='0 0 96 96'><path d='M0 0H96V48H0Z'/></svg>");
         var id = (string)graphic["id"]!;
         graphic["graphic"]!["supposed"]!.AsArray().Count.ShouldBe(4);
-        var noted = await app.Change($"/api/graphics/{id}", "graphic", g => { g["origin"] = "drawn here"; g["terms"] = "ours"; g["scale"] = 2; });
+        var noted = await app.Change($"/api/graphics/{id}", "graphic", g =>
+        {
+            g["origin"] = "drawn here";
+            g["terms"] = "ours";
+            g["scale"] = 2;
+        });
         ((double)noted["box"]!["maxX"]!).ShouldBe(50.8, 1e-3);
         await app.Change("/api/motifs/tram-mug", "motif", m =>
         {
@@ -80,7 +85,15 @@ public sealed class ComposeTests : IDisposable
         async Task<JsonNode> Traced(byte[] png, bool keep = false)
         {
             var picture = await Send("/api/pictures", png);
-            var wanted = new { pictureId = (string)picture["id"]!, name = "disc.png", colours = 1, threshold = 0.5, withoutBackground = true, specks = 10.0 };
+            var wanted = new
+            {
+                pictureId = (string)picture["id"]!,
+                name = "disc.png",
+                colours = 1,
+                threshold = 0.5,
+                withoutBackground = true,
+                specks = 10.0,
+            };
             if (keep)
             {
                 (await app.Post("/api/graphics/from-picture", wanted))["graphic"]!["sizeStated"]!.GetValue<bool>().ShouldBeFalse();
@@ -121,7 +134,9 @@ public sealed class ComposeTests : IDisposable
         // A revision that used it can still be set.
         await app.Step("/api/motifs/crew-name", "redo");
         (await app.Get("/api/motifs/crew-name"))["problems"]!.AsArray().ShouldBeEmpty();
-        (await app.CreateClient().PostAsync("/api/typefaces?name=bad.ttf", new ByteArrayContent(bytes[..5000]))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await app.CreateClient().PostAsync("/api/typefaces?name=bad.ttf", new ByteArrayContent(bytes[..5000]))).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
     }
 
     [Fact]
@@ -180,7 +195,9 @@ public sealed class ComposeTests : IDisposable
     public async Task A_run_pins_the_films_its_motif_names_and_loads_each_by_itself()
     {
         var motif = await app.Get("/api/motifs/crew-shirt");
-        var run = await app.Change("/api/runs/work-shirts", "run", r => r["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! });
+        var run = await app.Change("/api/runs/work-shirts", "run", r =>
+            r["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! }
+        );
         run["films"]!.AsArray().ShouldHaveSingleItem()!["name"]!.GetValue<string>().ShouldBe("Copper vinyl");
         var loads = (await app.Get("/api/runs/work-shirts/loads"))["loads"]!.AsArray();
         loads.Select(l => (string)l!["film"]!).Distinct().Order().ShouldBe(["Copper vinyl", "Cream transfer"]);
@@ -192,7 +209,8 @@ public sealed class ComposeTests : IDisposable
     [Fact]
     public async Task A_film_says_what_else_changes_and_a_motif_is_copied_with_everything()
     {
-        string.Join(' ', (await app.Get("/api/films/cream-transfer/instead-of/navy-vinyl")).AsArray().Select(Application.Words)).ShouldContain("mirrored, from the back");
+        string.Join(' ', (await app.Get("/api/films/cream-transfer/instead-of/navy-vinyl")).AsArray().Select(Application.Words))
+            .ShouldContain("mirrored, from the back");
         var copy = await app.Post("/api/motifs/farewell/copy");
         ((string)copy["motif"]!["name"]!).ShouldBe("Farewell in three mats, copy");
         copy["inks"]!.AsArray().Count.ShouldBe(3);
@@ -202,13 +220,39 @@ public sealed class ComposeTests : IDisposable
     [Fact]
     public async Task A_ground_is_a_reference_size_a_zone_or_nothing_and_what_is_gone_is_told()
     {
-        var plain = await Ground(g => { g["width"] = Mm("120"); g["height"] = Mm("80"); g["margin"] = Mm("10"); });
+        var plain = await Ground(g =>
+        {
+            g["width"] = Mm("120");
+            g["height"] = Mm("80");
+            g["margin"] = Mm("10");
+        });
         ((double)plain["ground"]!["box"]!["width"]!).ShouldBe(100, 1e-9);
         plain["ground"]!["drawing"]!["strokes"]!.AsArray().Count.ShouldBe(2);
         ((double)(await app.Get("/api/motifs/crew-name/fit"))["fitsAt"]!).ShouldBeGreaterThan(0.3);
-        Application.Words((await Ground(g => { g["width"] = Mm("120"); g["height"] = Mm("15"); g["margin"] = Mm("10"); }))["ground"]!["problem"]).ShouldContain("leaves nothing");
-        (await Ground(g => { g["width"] = Mm("wide"); g["height"] = Mm("80"); }))["problems"]!.AsArray().ShouldContain(p => (string)p!["field"]! == "groundWidth");
-        var left = await Ground(g => { g["blankId"] = "enamel-mug"; g["zoneId"] = "left"; });
+        Application
+            .Words(
+                (
+                    await Ground(g =>
+                    {
+                        g["width"] = Mm("120");
+                        g["height"] = Mm("15");
+                        g["margin"] = Mm("10");
+                    })
+                )["ground"]!["problem"]
+            )
+            .ShouldContain("leaves nothing");
+        (
+            await Ground(g =>
+            {
+                g["width"] = Mm("wide");
+                g["height"] = Mm("80");
+            })
+        )["problems"]!.AsArray().ShouldContain(p => (string)p!["field"]! == "groundWidth");
+        var left = await Ground(g =>
+        {
+            g["blankId"] = "enamel-mug";
+            g["zoneId"] = "left";
+        });
         left["ground"]!["zones"]!.AsArray().Count.ShouldBe(3);
         ((string)left["ground"]!["name"]!).ShouldStartWith("Enamel mug 8 cm, ");
         Application.Words((await Ground(g => g["blankId"] = "sold"))["ground"]!["problem"]).ShouldContain("not on the shelf any more");
@@ -219,11 +263,19 @@ public sealed class ComposeTests : IDisposable
         static JsonNode Mm(string text) => new JsonObject { ["text"] = text, ["unit"] = "millimetre" };
 
         Task<JsonNode> Ground(Action<JsonObject> edit) => app.Change("/api/motifs/crew-name", "motif", m =>
-        {
-            var ground = new JsonObject { ["blankId"] = "", ["zoneId"] = "", ["size"] = "", ["width"] = Mm(""), ["height"] = Mm(""), ["margin"] = Mm("") };
-            edit(ground);
-            m["ground"] = ground;
-        });
+            {
+                var ground = new JsonObject
+                {
+                    ["blankId"] = "",
+                    ["zoneId"] = "",
+                    ["size"] = "",
+                    ["width"] = Mm(""),
+                    ["height"] = Mm(""),
+                    ["margin"] = Mm(""),
+                };
+                edit(ground);
+                m["ground"] = ground;
+            });
     }
 
     [Fact]

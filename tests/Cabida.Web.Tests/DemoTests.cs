@@ -36,7 +36,9 @@ public sealed class DemoTests : IDisposable
         var height = (double)(await app.WholeSet("crew-mugs"))["groups"]![0]!["largestForAll"]!;
         await app.Change("/api/runs/crew-mugs", "run", r => r["letterHeight"]!["text"] = FormattableString.Invariant($"{height}"));
         (await Pieces("crew-mugs")).Select(p => (string)p!["state"]!).ShouldAllBe(s => s == "fits");
-        await app.Change("/api/runs/crew-mugs", "run", r => r["letterHeight"]!["text"] = FormattableString.Invariant($"{height + 0.2:0.0}"));
+        await app.Change("/api/runs/crew-mugs", "run", r =>
+            r["letterHeight"]!["text"] = FormattableString.Invariant($"{height + 0.2:0.0}")
+        );
         (await Pieces("crew-mugs")).Select(p => (string)p!["state"]!).ShouldContain(s => s != "fits");
     }
 

@@ -24,7 +24,14 @@ public sealed class FaceTests : IDisposable
             r["zone"] = first;
             r["motif"] = new JsonObject { ["id"] = "crew-name", ["revision"] = 1 };
             r["namesTyped"] = "Mairi\nEleni";
-            r["sides"] = new JsonArray(new JsonObject { ["id"] = "s", ["zone"] = other, ["motif"] = r["motif"]!.DeepClone() });
+            r["sides"] = new JsonArray(
+                new JsonObject
+                {
+                    ["id"] = "s",
+                    ["zone"] = other,
+                    ["motif"] = r["motif"]!.DeepClone(),
+                }
+            );
         });
         var pieces = await app.Pieces("driver-tumblers");
         pieces.Count.ShouldBe(2);
@@ -55,7 +62,10 @@ public sealed class FaceTests : IDisposable
             (below + height + above).ShouldBeInRange(83.3, 83.6);
         }
 
-        surface["places"]!.AsArray().Select(p => Words(p!["place"]!)).ShouldContain(w => w.Contains("middle line of the lid", StringComparison.Ordinal));
+        surface["places"]!
+            .AsArray()
+            .Select(p => Words(p!["place"]!))
+            .ShouldContain(w => w.Contains("middle line of the lid", StringComparison.Ordinal));
 
         // Seen, the lid stands beside the tumbler; the body to be turned bears the ink of its wall alone.
         var id = (string)pieces[0]!["id"]!;
@@ -68,7 +78,10 @@ public sealed class FaceTests : IDisposable
 
         // The picture holds both: beside the tumbler there is something in the colour of the goods.
         using var picture = SKBitmap.Decode(await app.CreateClient().GetByteArrayAsync($"{run}/picture.png?size=400"));
-        var columns = Enumerable.Range(0, 400).Where(x => Enumerable.Range(0, 400).Any(y => picture.GetPixel(x, y) != SKColors.White)).ToList();
+        var columns = Enumerable
+            .Range(0, 400)
+            .Where(x => Enumerable.Range(0, 400).Any(y => picture.GetPixel(x, y) != SKColors.White))
+            .ToList();
         columns.Zip(columns.Skip(1), (a, b) => b - a).Count(gap => gap > 4).ShouldBe(1);
     }
 
@@ -81,7 +94,10 @@ public sealed class FaceTests : IDisposable
         await Take(run);
         (await Seen(run)).ShouldBe(before);
         await app.Change("/api/blanks/steel-tumbler", "blank", b =>
-            b["measured"]!.AsArray().Single(m => (string)m!["face"]! == "lid")!["lines"]![0]!["readings"] = new JsonArray(new JsonObject { ["text"] = "84.4", ["unit"] = "millimetre" }));
+            b["measured"]!.AsArray().Single(m => (string)m!["face"]! == "lid")!["lines"]![0]!["readings"] = new JsonArray(
+                new JsonObject { ["text"] = "84.4", ["unit"] = "millimetre" }
+            )
+        );
         await Take(run);
         (await Seen(run)).ShouldNotBe(before);
     }
@@ -95,8 +111,10 @@ public sealed class FaceTests : IDisposable
     }
 
     private static bool Inside(JsonNode box, JsonNode of) =>
-        (double)box["minX"]! >= (double)of["minX"]! && (double)box["maxX"]! <= (double)of["maxX"]!
-        && (double)box["minY"]! >= (double)of["minY"]! && (double)box["maxY"]! <= (double)of["maxY"]!;
+        (double)box["minX"]! >= (double)of["minX"]!
+        && (double)box["maxX"]! <= (double)of["maxX"]!
+        && (double)box["minY"]! >= (double)of["minY"]!
+        && (double)box["maxY"]! <= (double)of["maxY"]!;
 
     private static string Words(JsonNode phrase) => string.Concat(phrase["parts"]!.AsArray().Select(p => (string?)p!["text"] ?? ""));
 }

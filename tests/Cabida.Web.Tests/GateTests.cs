@@ -21,7 +21,13 @@ public sealed class GateTests : IDisposable
     [InlineData("/api/blanks/enamel-mug", "blank", "name", "null", "name")]
     [InlineData("/api/motifs/crew-name", "motif", "parts", "[null]", "parts[0]")]
     [InlineData("/api/motifs/crew-name", "motif", "parts", "[{}]", "parts[0]")]
-    public async Task A_field_that_cannot_be_taken_is_named_and_nothing_is_kept(string path, string kind, string field, string value, string told)
+    public async Task A_field_that_cannot_be_taken_is_named_and_nothing_is_kept(
+        string path,
+        string kind,
+        string field,
+        string value,
+        string told
+    )
     {
         var view = await app.Get(path);
         var document = view[kind]!.DeepClone();
@@ -37,7 +43,14 @@ public sealed class GateTests : IDisposable
     public async Task Half_a_sign_is_refused_as_it_comes()
     {
         // Written out, since no JSON writer of ours would write it.
-        using var request = new HttpRequestMessage(HttpMethod.Put, "/api/workshops/workshop") { Content = new StringContent("""{"name":"Lantern \ud83d","contact":"","markId":""}""", System.Text.Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(HttpMethod.Put, "/api/workshops/workshop")
+        {
+            Content = new StringContent(
+                """{"name":"Lantern \ud83d","contact":"","markId":""}""",
+                System.Text.Encoding.UTF8,
+                "application/json"
+            ),
+        };
         request.Headers.TryAddWithoutValidation("If-Match", "*");
         (await app.CreateClient().SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
@@ -97,8 +110,12 @@ public sealed class GateTests : IDisposable
         var film = JsonNode.Parse(await got.Content.ReadAsStringAsync())!["film"]!;
         film["note"] = "kept in the dark";
         (await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, null)).StatusCode.ShouldBe(HttpStatusCode.PreconditionRequired);
-        (await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, tag.Tag.Trim('"'))).StatusCode.ShouldBe(HttpStatusCode.PreconditionRequired);
-        (await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, $"W/{tag.Tag}")).StatusCode.ShouldBe(HttpStatusCode.PreconditionFailed);
+        (await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, tag.Tag.Trim('"'))).StatusCode.ShouldBe(
+            HttpStatusCode.PreconditionRequired
+        );
+        (await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, $"W/{tag.Tag}")).StatusCode.ShouldBe(
+            HttpStatusCode.PreconditionFailed
+        );
         var saved = await app.Send(HttpMethod.Put, "/api/films/navy-vinyl", film, tag.Tag);
         saved.StatusCode.ShouldBe(HttpStatusCode.OK);
         saved.Headers.ETag!.Tag.ShouldNotBe(tag.Tag);
@@ -115,11 +132,16 @@ public sealed class GateTests : IDisposable
         problem["changed"]!.AsArray().Select(c => (string)c!).ShouldBe(["note"]);
         foreach (var (method, path) in new[] { (HttpMethod.Post, "/undo"), (HttpMethod.Post, "/redo"), (HttpMethod.Delete, "") })
         {
-            (await app.Send(method, $"/api/films/frost-film{path}", null, "\"99\"")).StatusCode.ShouldBeOneOf(HttpStatusCode.PreconditionFailed, HttpStatusCode.Conflict);
+            (await app.Send(method, $"/api/films/frost-film{path}", null, "\"99\"")).StatusCode.ShouldBeOneOf(
+                HttpStatusCode.PreconditionFailed,
+                HttpStatusCode.Conflict
+            );
             (await app.Send(method, $"/api/films/frost-film{path}", null, null)).StatusCode.ShouldBe(HttpStatusCode.PreconditionRequired);
         }
 
-        (await app.Send(HttpMethod.Post, "/api/films/navy-vinyl/undo", null, tag.Tag)).StatusCode.ShouldBe(HttpStatusCode.PreconditionFailed);
+        (await app.Send(HttpMethod.Post, "/api/films/navy-vinyl/undo", null, tag.Tag)).StatusCode.ShouldBe(
+            HttpStatusCode.PreconditionFailed
+        );
         ((string)(await app.Get("/api/films/navy-vinyl"))["film"]!["note"]!).ShouldBe("kept in the dark");
     }
 
@@ -138,16 +160,33 @@ public sealed class GateTests : IDisposable
     [Fact]
     public async Task The_same_upload_from_many_at_once_is_one_picture()
     {
-        using var scan = await app.CreateClient().PostAsync("/api/scanner/scan", new StringContent("""{"sheetId":"tag","dotsPerInch":75,"noise":1,"skew":0,"shading":0}""", System.Text.Encoding.UTF8, "application/json"));
+        using var scan = await app.CreateClient()
+            .PostAsync(
+                "/api/scanner/scan",
+                new StringContent(
+                    """{"sheetId":"tag","dotsPerInch":75,"noise":1,"skew":0,"shading":0}""",
+                    System.Text.Encoding.UTF8,
+                    "application/json"
+                )
+            );
         var sheet = JsonNode.Parse(await (await app.CreateClient().GetAsync("/api/scanner")).Content.ReadAsStringAsync())!;
-        var asked = new JsonObject { ["sheetId"] = (string)sheet["tray"]![0]!["id"]!, ["dotsPerInch"] = (int)sheet["resolutions"]![0]!, ["noise"] = 1, ["skew"] = 0, ["shading"] = 0 };
+        var asked = new JsonObject
+        {
+            ["sheetId"] = (string)sheet["tray"]![0]!["id"]!,
+            ["dotsPerInch"] = (int)sheet["resolutions"]![0]!,
+            ["noise"] = 1,
+            ["skew"] = 0,
+            ["shading"] = 0,
+        };
         var made = await app.Send(HttpMethod.Post, "/api/scanner/scan", asked, null);
         made.StatusCode.ShouldBe(HttpStatusCode.OK, await made.Content.ReadAsStringAsync());
         var id = (string)JsonNode.Parse(await made.Content.ReadAsStringAsync())!["id"]!;
         var bytes = await app.CreateClient().GetByteArrayAsync($"/api/pictures/{id}");
         await using (var other = new Application())
         {
-            var answers = await Task.WhenAll(Enumerable.Range(0, 12).Select(_ => other.CreateClient().PostAsync("/api/pictures", new ByteArrayContent(bytes))));
+            var answers = await Task.WhenAll(
+                Enumerable.Range(0, 12).Select(_ => other.CreateClient().PostAsync("/api/pictures", new ByteArrayContent(bytes)))
+            );
             answers.ShouldAllBe(a => a.StatusCode == HttpStatusCode.OK);
         }
     }

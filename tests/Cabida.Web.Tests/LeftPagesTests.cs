@@ -5,7 +5,11 @@ public class LeftPagesTests
 {
     private static readonly string[] Pages =
     [
-        "/api/jobs", "/api/motifs", "/api/typefaces", "/api/runs/crew-mugs/pieces?from=0&count=12", "/api/motifs/crew-name",
+        "/api/jobs",
+        "/api/motifs",
+        "/api/typefaces",
+        "/api/runs/crew-mugs/pieces?from=0&count=12",
+        "/api/motifs/crew-name",
         "/api/runs/crew-mugs/set",
     ];
 

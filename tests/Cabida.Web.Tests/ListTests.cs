@@ -21,9 +21,18 @@ public sealed class ListTests : IDisposable
         ((bool)run["run"]!["hasHeading"]!).ShouldBeTrue();
         ((int)run["list"]!["made"]!).ShouldBe(4);
         var loads = await app.Get($"{Run}/loads");
-        loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).Select(p => (string)p!["name"]!).Order().ShouldBe(["Bram", "Bram", "Bram", "Siân"]);
+        loads["loads"]!
+            .AsArray()
+            .SelectMany(l => l!["pieces"]!.AsArray())
+            .Select(p => (string)p!["name"]!)
+            .Order()
+            .ShouldBe(["Bram", "Bram", "Bram", "Siân"]);
         // Said otherwise it is otherwise; a list without tabs is a list of names again.
-        run = await app.Change(Run, "run", r => { r["columns"] = new JsonArray("name", ""); r["hasHeading"] = false; });
+        run = await app.Change(Run, "run", r =>
+        {
+            r["columns"] = new JsonArray("name", "");
+            r["hasHeading"] = false;
+        });
         ((int)run["list"]!["made"]!).ShouldBe(3);
         run = await app.Change(Run, "run", r => r["namesTyped"] = "Bram\nSiân");
         run["run"]!["columns"]!.AsArray().ShouldBeEmpty();
@@ -32,9 +41,12 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task A_file_is_looked_at_before_it_is_taken_and_one_that_cannot_be_used_leaves_the_list_as_it_was()
     {
-        async Task<HttpResponseMessage> Send(byte[] file, string query = "name=crew.csv") => await app.CreateClient().PostAsync($"{Run}/list-file?{query}", new ByteArrayContent(file));
+        async Task<HttpResponseMessage> Send(byte[] file, string query = "name=crew.csv") =>
+            await app.CreateClient().PostAsync($"{Run}/list-file?{query}", new ByteArrayContent(file));
         var before = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
-        var seen = JsonNode.Parse(await (await Send(Encoding.UTF8.GetBytes("Name;Role\nŁukasz;driver\nΝίκη;guard"))).Content.ReadAsStringAsync())!;
+        var seen = JsonNode.Parse(
+            await (await Send(Encoding.UTF8.GetBytes("Name;Role\nŁukasz;driver\nΝίκη;guard"))).Content.ReadAsStringAsync()
+        )!;
         ((int)seen["rows"]!).ShouldBe(3);
         ((string)seen["reading"]!["separator"]!).ShouldBe(";");
         ((string)seen["typed"]!).ShouldBe("Name\tRole\nŁukasz\tdriver\nΝίκη\tguard");
@@ -71,11 +83,15 @@ public sealed class ListTests : IDisposable
         }
 
         (await LackAfter(b => b["zones"]![0]!["margins"]!["top"]!["text"] = "90")).ShouldContain("has no room to work on");
-        (await LackAfter(b =>
-        {
-            b["zones"]![0]!["margins"]!["top"]!["text"] = "10";
-            b["keptClear"] = JsonNode.Parse("""[{"id":"lid","name":"Lid","shape":"band","place":{"from":"middle","away":{"text":""},"side":"centred","across":{"text":""}},"width":{"text":""},"height":{"text":"200"},"clearance":{"text":"2"},"isHole":false}]""");
-        })).ShouldContain("must stay clear leaves nothing");
+        (
+            await LackAfter(b =>
+            {
+                b["zones"]![0]!["margins"]!["top"]!["text"] = "10";
+                b["keptClear"] = JsonNode.Parse(
+                    """[{"id":"lid","name":"Lid","shape":"band","place":{"from":"middle","away":{"text":""},"side":"centred","across":{"text":""}},"width":{"text":""},"height":{"text":"200"},"clearance":{"text":"2"},"isHole":false}]"""
+                );
+            })
+        ).ShouldContain("must stay clear leaves nothing");
     }
 
     [Fact]
@@ -90,7 +106,11 @@ public sealed class ListTests : IDisposable
         // At what all allow, all fit; a tenth more and the tightest does not.
         async Task<int> OverAt(double height)
         {
-            await app.Change(Run, "run", r => { r["sizing"] = "oneLetterHeight"; r["letterHeight"]!["text"] = FormattableString.Invariant($"{height:0.0}"); });
+            await app.Change(Run, "run", r =>
+            {
+                r["sizing"] = "oneLetterHeight";
+                r["letterHeight"]!["text"] = FormattableString.Invariant($"{height:0.0}");
+            });
             var sized = await Whole();
             return (int)sized["over"]! + (int)sized["snug"]!;
         }
@@ -99,7 +119,11 @@ public sealed class ListTests : IDisposable
         (await OverAt(all)).ShouldBe(0);
         (await OverAt(all + 0.2)).ShouldBe(1);
         // A tenth more than that is conceded for by closing up; it is stated on the piece.
-        await app.Change(Run, "run", r => r["concessions"] = JsonNode.Parse("""[{"kind":"closeUp","percent":6,"leastMargin":{"text":"4"},"typefaceId":""},{"kind":"smaller","percent":10,"leastMargin":{"text":"4"},"typefaceId":""}]"""));
+        await app.Change(Run, "run", r =>
+            r["concessions"] = JsonNode.Parse(
+                """[{"kind":"closeUp","percent":6,"leastMargin":{"text":"4"},"typefaceId":""},{"kind":"smaller","percent":10,"leastMargin":{"text":"4"},"typefaceId":""}]"""
+            )
+        );
         var conceded = await Whole();
         ((int)conceded["over"]!).ShouldBe(0);
         ((int)conceded["conceded"]!).ShouldBe(1);
@@ -107,9 +131,14 @@ public sealed class ListTests : IDisposable
         ((string)piece["name"]!).ShouldBe((string)group["tightest"]!);
         Application.Words(piece["concessions"]![0]).ShouldMatch("closed up [0-9.]+ %");
         // By hand for one piece, and it stays when the list is pasted again.
-        await app.Change(Run, "run", r => r["pieces"]!.AsArray().Single(p => (string)p!["name"]! == (string)group["tightest"]!)!["own"]!["noConcessions"] = true);
+        await app.Change(Run, "run", r =>
+            r["pieces"]!.AsArray().Single(p => (string)p!["name"]! == (string)group["tightest"]!)!["own"]!["noConcessions"] = true
+        );
         await app.Change(Run, "run", r => r["namesTyped"] = "Olga\n" + (string)r["namesTyped"]!);
-        (await Whole()).ShouldSatisfyAllConditions(w => ((int)w["over"]! + (int)w["snug"]!).ShouldBe(1), w => ((int)w["conceded"]!).ShouldBe(0));
+        (await Whole()).ShouldSatisfyAllConditions(
+            w => ((int)w["over"]! + (int)w["snug"]!).ShouldBe(1),
+            w => ((int)w["conceded"]!).ShouldBe(0)
+        );
     }
 
     [Fact]
@@ -143,7 +172,9 @@ public sealed class ListTests : IDisposable
         await app.Change(Run, "run", r => r["right"]!["text"] = "0.2");
         var again = await app.Post($"{Run}/fitting");
         (await client.DeleteAsync($"{Run}/fitting/{again["workId"]}")).EnsureSuccessStatusCode();
-        var last = (await client.GetStringAsync($"{Run}/fitting/{again["workId"]}")).Split('\n').Last(l => l.StartsWith("data:", StringComparison.Ordinal));
+        var last = (await client.GetStringAsync($"{Run}/fitting/{again["workId"]}"))
+            .Split('\n')
+            .Last(l => l.StartsWith("data:", StringComparison.Ordinal));
         ((string)JsonNode.Parse(last[5..])!["state"]!).ShouldBe("stopped");
     }
 
@@ -168,7 +199,9 @@ public sealed class ListTests : IDisposable
         // Another film, of another colour: the ink is the same, what the customer gets is not.
         var films = await app.List("/api/films");
         var other = films.First(f => (string)f!["film"]!["colour"]! != (string)first["inks"]![0]!["colour"]!)!;
-        await app.Change(Run, "run", r => r["film"] = new JsonObject { ["id"] = (string)other["id"]!, ["revision"] = (int)other["revision"]! });
+        await app.Change(Run, "run", r =>
+            r["film"] = new JsonObject { ["id"] = (string)other["id"]!, ["revision"] = (int)other["revision"]! }
+        );
         ((string)(await Piece())["state"]!).ShouldBe("voided");
         await app.Step(Run, "undo");
 
@@ -180,23 +213,51 @@ public sealed class ListTests : IDisposable
 
         // A page may not approve by itself, only ask for something else.
         await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = null);
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject { ["approved"] = true, ["words"] = "", ["inkHash"] = "x", ["blankRevision"] = 1, ["seen"] = (string)first["seen"]! });
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject
+            {
+                ["approved"] = true,
+                ["words"] = "",
+                ["inkHash"] = "x",
+                ["blankRevision"] = 1,
+                ["seen"] = (string)first["seen"]!,
+            });
         ((string)(await Piece())["state"]!).ShouldBe("open");
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject { ["approved"] = false, ["words"] = "with an accent, please", ["inkHash"] = "", ["blankRevision"] = 0, ["seen"] = "" });
+        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject
+            {
+                ["approved"] = false,
+                ["words"] = "with an accent, please",
+                ["inkHash"] = "",
+                ["blankRevision"] = 0,
+                ["seen"] = "",
+            });
         ((string)(await Piece())["state"]!).ShouldBe("corrected");
         using var pdf = await app.CreateClient().GetAsync($"{Run}/proof.pdf");
         pdf.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
         Encoding.ASCII.GetString(await pdf.Content.ReadAsByteArrayAsync(), 0, 5).ShouldBe("%PDF-");
         (await app.CreateClient().GetByteArrayAsync($"{Run}/picture.png?name=Halina&size=300"))[1..4].ShouldBe("PNG"u8.ToArray());
 
-        Task<HttpResponseMessage> Approve(JsonNode piece) => app.Send(HttpMethod.Post, $"{Run}/approval", new JsonObject { ["pieces"] = new JsonArray(new JsonObject { ["pieceId"] = (string)piece["id"]!, ["seen"] = (string)piece["seen"]! }) }, "*");
+        Task<HttpResponseMessage> Approve(JsonNode piece) =>
+            app.Send(
+                HttpMethod.Post,
+                $"{Run}/approval",
+                new JsonObject
+                {
+                    ["pieces"] = new JsonArray(new JsonObject { ["pieceId"] = (string)piece["id"]!, ["seen"] = (string)piece["seen"]! }),
+                },
+                "*"
+            );
     }
 
     [Fact]
     public async Task A_list_that_was_cleared_and_pasted_again_has_what_was_set_by_hand()
     {
         var typed = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
-        var id = (string)(await app.Change(Run, "run", r => r["pieces"]![1]!["own"]!["right"] = new JsonObject { ["text"] = "3", ["unit"] = "millimetre" }))["run"]!["pieces"]![1]!["id"]!;
+        var id = (string)
+            (
+                await app.Change(Run, "run", r =>
+                    r["pieces"]![1]!["own"]!["right"] = new JsonObject { ["text"] = "3", ["unit"] = "millimetre" }
+                )
+            )["run"]!["pieces"]![1]!["id"]!;
         (await app.Change(Run, "run", r => r["namesTyped"] = ""))["run"]!["pieces"]!.AsArray().ShouldBeEmpty();
         await app.Change(Run, "run", r => r["name"] = "Typed something meanwhile");
         var back = (await app.Change(Run, "run", r => r["namesTyped"] = typed))["run"]!;
@@ -210,12 +271,16 @@ public sealed class ListTests : IDisposable
     {
         var motif = (string)(await app.Get(Run))["run"]!["motif"]!["id"]!;
         var revision = (int)(await app.Change($"/api/motifs/{motif}", "motif", m =>
-        {
-            foreach (var part in m["parts"]!.AsArray().Where(p => (string?)p!["text"] is { } text && text.Contains("{name", StringComparison.Ordinal)))
-            {
-                part!["text"] = "Crew";
-            }
-        }))["revision"]!;
+                {
+                    foreach (
+                        var part in m["parts"]!
+                            .AsArray()
+                            .Where(p => (string?)p!["text"] is { } text && text.Contains("{name", StringComparison.Ordinal))
+                    )
+                    {
+                        part!["text"] = "Crew";
+                    }
+                }))["revision"]!;
         var run = await app.Change(Run, "run", r => r["motif"]!["revision"] = revision);
         Application.Words(run["list"]!["notes"]![0]!["message"]).ShouldContain("has no field, so all 12 pieces are the same");
         run["lacks"]!.AsArray().ShouldBeEmpty();
@@ -230,27 +295,30 @@ public sealed class ListTests : IDisposable
         var forms = await app.Get($"{Run}/pieces/{piece["id"]}/letters/0");
         ((string)forms["letter"]!).ShouldBe("A");
         var other = forms["others"]!.AsArray().First(f => (string)f!["path"]! != (string)forms["asDrawn"]!["path"]!)!;
-        var letter = new JsonObject
-        {
-            ["partId"] = (string)piece["nameLine"]!["partId"]!,
-            ["form"] = other["form"]!.DeepClone(),
-        };
+        var letter = new JsonObject { ["partId"] = (string)piece["nameLine"]!["partId"]!, ["form"] = other["form"]!.DeepClone() };
         await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["letters"] = new JsonArray(letter));
         var now = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]!.AsArray();
         ((string)now[0]!["inks"]![0]!["path"]!).ShouldNotBe((string)piece["inks"]![0]!["path"]!);
         ((bool)now[0]!["byHand"]!).ShouldBeTrue();
         ((bool)now[1]!["byHand"]!).ShouldBeFalse();
         // The list is mended: the piece is known again, and what no longer applies is said.
-        await app.Change(Run, "run", r => r["namesTyped"] = ((string)r["namesTyped"]!).Replace("Agnieszka", "Agnieszki", StringComparison.Ordinal));
+        await app.Change(Run, "run", r =>
+            r["namesTyped"] = ((string)r["namesTyped"]!).Replace("Agnieszka", "Agnieszki", StringComparison.Ordinal)
+        );
         var mended = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
         ((string)mended["id"]!).ShouldBe((string)piece["id"]!);
-        mended["findings"]!.AsArray().Select(f => Application.Words(f!["message"])).ShouldContain(m => m.Contains("was chosen in “Agnieszka”"));
+        mended["findings"]!
+            .AsArray()
+            .Select(f => Application.Words(f!["message"]))
+            .ShouldContain(m => m.Contains("was chosen in “Agnieszka”"));
     }
 
     [Fact]
     public async Task Work_that_a_restart_interrupted_is_taken_up_again()
     {
-        await app.Change(Run, "run", r => r["namesTyped"] = string.Join('\n', Enumerable.Range(0, 20).Select(i => $"Olga{(char)('a' + i)}")));
+        await app.Change(Run, "run", r =>
+            r["namesTyped"] = string.Join('\n', Enumerable.Range(0, 20).Select(i => $"Olga{(char)('a' + i)}"))
+        );
         var revision = (int)(await app.Get(Run))["revision"]!;
         long id;
         using (var scope = app.Services.CreateScope())
@@ -275,9 +343,20 @@ public sealed class ListTests : IDisposable
         zones.Count.ShouldBeGreaterThan(1);
         var motif = (await app.Get(Run))["run"]!["motif"]!.ToJsonString();
         var before = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
-        var lacking = await app.Change(Run, "run", r => r["sides"] = new JsonArray(new JsonObject { ["id"] = "side-2", ["motif"] = null, ["zone"] = zones[1] }));
+        var lacking = await app.Change(Run, "run", r => r["sides"] = new JsonArray(
+                new JsonObject
+                {
+                    ["id"] = "side-2",
+                    ["motif"] = null,
+                    ["zone"] = zones[1],
+                }
+            ));
         Application.Words(lacking["lacks"]![0]!["message"]).ShouldBe("Choose a motif with parts for side 2.");
-        await app.Change(Run, "run", r => { r["sides"]![0]!["motif"] = JsonNode.Parse(motif); r["sizing"] = "eachLargest"; });
+        await app.Change(Run, "run", r =>
+        {
+            r["sides"]![0]!["motif"] = JsonNode.Parse(motif);
+            r["sizing"] = "eachLargest";
+        });
         var piece = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
         piece["sides"]!.AsArray().ShouldHaveSingleItem();
         piece["inks"]!.AsArray().Count.ShouldBe(2);
@@ -293,7 +372,11 @@ public sealed class ListTests : IDisposable
     {
         var sizes = (await app.Get("/api/runs/work-shirts"))["sizes"]!.AsArray().Select(s => (string)s!).ToList();
         sizes.Count.ShouldBeGreaterThan(1);
-        await app.Change("/api/runs/work-shirts", "run", r => { r["sizing"] = "eachLargest"; r["namesTyped"] = $"name\tsize\nOla\t{sizes[0]}\nOla\t{sizes[^1]}"; });
+        await app.Change("/api/runs/work-shirts", "run", r =>
+        {
+            r["sizing"] = "eachLargest";
+            r["namesTyped"] = $"name\tsize\nOla\t{sizes[0]}\nOla\t{sizes[^1]}";
+        });
         // What is not fitted at once is asked for again.
         var small = (await app.Get("/api/runs/work-shirts/pieces?from=0&count=1"))["pieces"]![0]!;
         var large = (await app.Get("/api/runs/work-shirts/pieces?from=1&count=1"))["pieces"]![0]!;
@@ -356,7 +439,9 @@ public sealed class ListTests : IDisposable
         ((double)proof["zoneBox"]!["height"]!).ShouldBe(110, 0.5);
         proof["sizes"]!.AsArray().Count.ShouldBe(2);
         var places = (await app.Get($"{shirts}/bench"))["surfaces"]![0]!["places"]!.AsArray();
-        Application.Words(places[1]!["place"]).ShouldBe("Middle of the ink on the middle line of the back; the zone begins 95.0 mm below the collar seam.");
+        Application
+            .Words(places[1]!["place"])
+            .ShouldBe("Middle of the ink on the middle line of the back; the zone begins 95.0 mm below the collar seam.");
     }
 
     [Fact]
@@ -366,10 +451,16 @@ public sealed class ListTests : IDisposable
         var surfaces = (await app.Get($"{shirts}/bench"))["surfaces"]!.AsArray();
         surfaces.Select(s => (string)s!["size"]!).ShouldBe(["S", "XL", "M", "L"]);
         // Down from the collar all sizes have the zone at one height; up from the hem the longer ones have it higher.
-        double Foot(int at) => (double)surfaces[at]!["pieces"]![0]!["aboveBase"]! + (double)surfaces[at]!["pieces"]![0]!["height"]! + (double)surfaces[at]!["pieces"]![0]!["belowRim"]!;
+        double Foot(int at) =>
+            (double)surfaces[at]!["pieces"]![0]!["aboveBase"]!
+            + (double)surfaces[at]!["pieces"]![0]!["height"]!
+            + (double)surfaces[at]!["pieces"]![0]!["belowRim"]!;
         (Foot(1) - Foot(0)).ShouldBe(757 - 690, 2.5);
         var unknown = await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\tXXXL");
-        unknown["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).ShouldBe(["Rows of the list are of size XXXL, which Work shirt, indigo does not have. It has S, M, L, XL."]);
+        unknown["lacks"]!
+            .AsArray()
+            .Select(l => Application.Words(l!["message"]))
+            .ShouldBe(["Rows of the list are of size XXXL, which Work shirt, indigo does not have. It has S, M, L, XL."]);
         await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\txl");
         (await app.Get($"{shirts}/bench"))["surfaces"]!.AsArray().Select(s => (string)s!["size"]!).ShouldBe(["S", "XL"]);
         var shirt = await app.Change("/api/blanks/work-shirt", "blank", b =>
@@ -378,7 +469,10 @@ public sealed class ListTests : IDisposable
             measured.Remove(measured.Single(m => (string)m!["dimension"]! == "width" && (string)m["of"]! == "XL"));
         });
         var run = await app.Change(shirts, "run", r => r["blank"]!["revision"] = (int)shirt["revision"]!);
-        run["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).ShouldContain(m => m.StartsWith("Rows of the list are of size XL, which has no room to work on", StringComparison.Ordinal));
+        run["lacks"]!
+            .AsArray()
+            .Select(l => Application.Words(l!["message"]))
+            .ShouldContain(m => m.StartsWith("Rows of the list are of size XL, which has no room to work on", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -393,7 +487,10 @@ public sealed class ListTests : IDisposable
         bench["pieces"]!.AsArray().Count.ShouldBe(8);
         // The window that pieces are shown in holds both zones, 62 to either side and 70 wide.
         ((double)(await app.Get($"{mugs}/ground"))["faces"]![0]!["zoneBox"]!["width"]!).ShouldBe(194, 1.5);
-        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"] = new JsonObject { ["side-2"] = new JsonObject { ["letterHeight"] = Mm("5"), ["up"] = Mm("2") } });
+        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"] = new JsonObject
+            {
+                ["side-2"] = new JsonObject { ["letterHeight"] = Mm("5"), ["up"] = Mm("2") },
+            });
         var (nameNow, pictureNow) = await Sides();
         ((double)nameNow["inkBox"]!["minX"]!).ShouldBe((double)name["inkBox"]!["minX"]!, 1e-9);
         ((double)pictureNow["letterHeight"]!).ShouldBe(5, 1e-9);
@@ -407,8 +504,11 @@ public sealed class ListTests : IDisposable
         ((double)over["place"]!["x"]!).ShouldBeGreaterThan(70);
 
         async Task<(JsonNode Name, JsonNode Picture)> Sides() =>
-            (await app.Get($"{mugs}/pieces?from=0&count=1"))["pieces"]![0] is var piece ? (piece!, piece!["sides"]![0]!) : throw new InvalidOperationException();
-        static double Room(JsonNode side, string at) => (double)side["rooms"]!.AsArray().Single(r => (string)r!["side"]! == at)!["distance"]!;
+            (await app.Get($"{mugs}/pieces?from=0&count=1"))["pieces"]![0] is var piece
+                ? (piece!, piece!["sides"]![0]!)
+                : throw new InvalidOperationException();
+        static double Room(JsonNode side, string at) =>
+            (double)side["rooms"]!.AsArray().Single(r => (string)r!["side"]! == at)!["distance"]!;
         static JsonObject Mm(string text) => new() { ["text"] = text, ["unit"] = "millimetre" };
     }
 

@@ -23,8 +23,11 @@ public sealed class MakerTests : IDisposable
         using var file = await app.CreateClient().GetAsync($"/api/runs/{run}/loads/1/file");
         file.Content.Headers.ContentDisposition!.FileNameStar.ShouldBe((string)load["fileName"]!);
         var measured = CutSvgMeasure.Of(await file.Content.ReadAsStringAsync());
-        foreach (var (piece, placed, box) in pieces.Select(p => (p!, load["pieces"]!.AsArray().Single(l => (string)l!["pieceId"]! == (string)p!["id"]!)!))
-            .Select(p => (p.Item1, p.Item2, measured.Pieces[load["pieces"]!.AsArray().IndexOf(p.Item2)])))
+        foreach (
+            var (piece, placed, box) in pieces
+                .Select(p => (p!, load["pieces"]!.AsArray().Single(l => (string)l!["pieceId"]! == (string)p!["id"]!)!))
+                .Select(p => (p.Item1, p.Item2, measured.Pieces[load["pieces"]!.AsArray().IndexOf(p.Item2)]))
+        )
         {
             box.Width.ShouldBe((double)piece["inkBox"]!["width"]!, 0.05);
             box.Height.ShouldBe((double)piece["inkBox"]!["height"]!, 0.05);
@@ -73,7 +76,18 @@ public sealed class MakerTests : IDisposable
     [Fact]
     public async Task What_a_run_lacks_is_told_with_the_field_that_lacks_it()
     {
-        var job = (string)(await app.Post("/api/jobs", new { name = "Job", customer = "", due = "" }))["id"]!;
+        var job = (string)
+            (
+                await app.Post(
+                    "/api/jobs",
+                    new
+                    {
+                        name = "Job",
+                        customer = "",
+                        due = "",
+                    }
+                )
+            )["id"]!;
         var run = await app.Post($"/api/jobs/{job}/runs", new { name = "Run" });
         run["lacks"]!.AsArray().Select(l => (string)l!["field"]!).ShouldBe(["blank", "motif", "film", "names"]);
         (await app.Get($"/api/runs/{(string)run["id"]!}/loads"))["lacks"]!.AsArray().Count.ShouldBe(5);
@@ -118,7 +132,9 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         var view = await app.Get($"/api/runs/{run}");
-        (await app.Put($"/api/runs/{run}", JsonNode.Parse("""{"name":5}""")!, (int)view["revision"]!)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await app.Put($"/api/runs/{run}", JsonNode.Parse("""{"name":5}""")!, (int)view["revision"]!)).StatusCode.ShouldBe(
+            HttpStatusCode.UnprocessableEntity
+        );
         ((string)(await app.Get($"/api/runs/{run}"))["run"]!["name"]!).ShouldBe("Mugs");
     }
 
@@ -145,13 +161,25 @@ public sealed class MakerTests : IDisposable
         await app.Post("/api/films", new { name = "Navy" });
         var cutter = (string)(await app.Post("/api/cutters", new { name = "Bench" }))["id"]!;
         await app.Change($"/api/cutters/{cutter}", "cutter", c => c["reachWidth"]!["text"] = "290");
-        var job = (string)(await app.Post("/api/jobs", new { name = "Job", customer = "", due = "" }))["id"]!;
+        var job = (string)
+            (
+                await app.Post(
+                    "/api/jobs",
+                    new
+                    {
+                        name = "Job",
+                        customer = "",
+                        due = "",
+                    }
+                )
+            )["id"]!;
         var run = (string)(await app.Post($"/api/jobs/{job}/runs", new { name = "Mugs" }))["id"]!;
         await app.Change($"/api/runs/{run}", "run", r => r["namesTyped"] = names);
         return run;
     }
 
     private static void Read(JsonNode blank, string dimension, params string[] typed) =>
-        blank["measured"]!.AsArray().Single(m => (string)m!["dimension"]! == dimension)!["lines"]![0]!["readings"] =
-            new JsonArray([.. typed.Select(t => (JsonNode)new JsonObject { ["text"] = t, ["unit"] = "millimetre" })]);
+        blank["measured"]!.AsArray().Single(m => (string)m!["dimension"]! == dimension)!["lines"]![0]!["readings"] = new JsonArray([
+            .. typed.Select(t => (JsonNode)new JsonObject { ["text"] = t, ["unit"] = "millimetre" }),
+        ]);
 }

@@ -43,20 +43,41 @@ public sealed class MeasureTests : IDisposable
     {
         var tray = (await app.Get("/api/scanner"))["tray"]!.AsArray();
         tray.Count.ShouldBeGreaterThan(6);
-        var scan = await app.Post("/api/scanner/scan", new { sheetId = "plate", dotsPerInch = 150, skew = 2.0, noise = 1.0, shading = 15.0 });
+        var scan = await app.Post(
+            "/api/scanner/scan",
+            new
+            {
+                sheetId = "plate",
+                dotsPerInch = 150,
+                skew = 2.0,
+                noise = 1.0,
+                shading = 15.0,
+            }
+        );
         ((double)scan["dotsPerInch"]!).ShouldBe(150);
         var found = await app.Post($"/api/pictures/{scan["id"]}/outlines", Trace("150"));
         var outline = found["outlines"]!.AsArray().ShouldHaveSingleItem()!;
         ((int)outline["holes"]!).ShouldBe(2);
         ((double)outline["width"]!).ShouldBe(130, 0.3);
-        var id = (string)(await app.Post("/api/blanks", new { name = "Plate", surface = "flat", outline = "drawn" }))["id"]!;
+        var id = (string)
+            (
+                await app.Post(
+                    "/api/blanks",
+                    new
+                    {
+                        name = "Plate",
+                        surface = "flat",
+                        outline = "drawn",
+                    }
+                )
+            )["id"]!;
         var view = await app.Change($"/api/blanks/{id}", "blank", b => b["outline"]!["drawn"] = new JsonObject
-        {
-            ["rings"] = outline["rings"]!.DeepClone(),
-            ["source"] = "a scan",
-            ["uncertainty"] = (double)found["uncertainty"]!,
-            ["pictureId"] = (string)scan["id"]!,
-        });
+            {
+                ["rings"] = outline["rings"]!.DeepClone(),
+                ["source"] = "a scan",
+                ["uncertainty"] = (double)found["uncertainty"]!,
+                ["pictureId"] = (string)scan["id"]!,
+            });
         ((double)view["sizes"]![0]!["zones"]![0]!["width"]!).ShouldBe(130 - 12, 1);
         var preview = await app.CreateClient().GetAsync($"/api/pictures/{scan["id"]}?width=200");
         preview.Content.Headers.ContentType!.MediaType.ShouldBe("image/jpeg");
@@ -68,7 +89,17 @@ public sealed class MeasureTests : IDisposable
     [InlineData("many", "Type the resolution")]
     public async Task A_resolution_that_is_none_is_refused_where_it_is_typed(string dots, string expected)
     {
-        var scan = await app.Post("/api/scanner/scan", new { sheetId = "blank", dotsPerInch = 150, skew = 0.0, noise = 1.0, shading = 0.0 });
+        var scan = await app.Post(
+            "/api/scanner/scan",
+            new
+            {
+                sheetId = "blank",
+                dotsPerInch = 150,
+                skew = 0.0,
+                noise = 1.0,
+                shading = 0.0,
+            }
+        );
         (await Problem($"/api/pictures/{scan["id"]}/outlines", JsonContentOf(Trace(dots)))).ShouldContain(expected);
         (await Problem($"/api/pictures/{scan["id"]}/outlines", JsonContentOf(Trace("150")))).ShouldContain("Nothing darker than the paper");
     }
@@ -77,9 +108,25 @@ public sealed class MeasureTests : IDisposable
     public async Task Files_that_are_not_what_they_should_be_are_refused_with_the_reason()
     {
         (await Problem("/api/pictures", Bytes("no picture"))).ShouldContain("no picture that can be read");
-        (await Problem("/api/outlines?name=a.svg", Bytes("<svg><text>A</text></svg>"))).ShouldContain("holds nothing that can be cut, only text");
+        (await Problem("/api/outlines?name=a.svg", Bytes("<svg><text>A</text></svg>"))).ShouldContain(
+            "holds nothing that can be cut, only text"
+        );
         (await Problem("/api/blanks/file", Bytes("{}"))).ShouldContain("something that is needed is missing");
-        (await Problem("/api/scanner/scan", JsonContentOf(new { sheetId = "none", dotsPerInch = 150, skew = 0.0, noise = 0.0, shading = 0.0 }))).ShouldContain("The scanner offers");
+        (
+            await Problem(
+                "/api/scanner/scan",
+                JsonContentOf(
+                    new
+                    {
+                        sheetId = "none",
+                        dotsPerInch = 150,
+                        skew = 0.0,
+                        noise = 0.0,
+                        shading = 0.0,
+                    }
+                )
+            )
+        ).ShouldContain("The scanner offers");
     }
 
     [Fact]
@@ -92,7 +139,8 @@ public sealed class MeasureTests : IDisposable
         using var other = new Application();
         var sent = await other.CreateClient().PostAsync("/api/blanks/file", new ByteArrayContent(file));
         sent.StatusCode.ShouldBe(HttpStatusCode.OK, await sent.Content.ReadAsStringAsync());
-        static string Rooms(JsonNode shelf) => string.Join("\n", shelf.AsArray().Select(b => $"{b!["name"]} {b["width"]} {b["height"]} {b["findings"]}").Order());
+        static string Rooms(JsonNode shelf) =>
+            string.Join("\n", shelf.AsArray().Select(b => $"{b!["name"]} {b["width"]} {b["height"]} {b["findings"]}").Order());
         Rooms(await other.List("/api/blanks")).ShouldBe(Rooms(await app.List("/api/blanks")));
     }
 
@@ -129,7 +177,9 @@ public sealed class MeasureTests : IDisposable
         await app.Change("/api/films/navy-vinyl", "film", f => f["colour"] = "#2a3a5a");
         var film = await app.List("/api/films");
         var revision = (int)film.AsArray().Single(f => (string)f!["id"]! == "navy-vinyl")!["revision"]!;
-        var run = await app.Change("/api/runs/work-shirts", "run", r => r["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = revision });
+        var run = await app.Change("/api/runs/work-shirts", "run", r =>
+            r["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = revision }
+        );
         var notes = run["material"]!["notes"]!.AsArray().Select(Application.Words).ToList();
         notes.ShouldContain(n => n.Contains("contrast is", StringComparison.Ordinal));
         notes.ShouldContain(n => n.Contains("does not hold on cloth", StringComparison.Ordinal));
@@ -149,7 +199,20 @@ public sealed class MeasureTests : IDisposable
     private static object Trace(string dots)
     {
         var none = new { text = "", unit = "millimetre" };
-        return new { by = "resolution", dotsPerInch = dots, points = Array.Empty<object>(), distance = none, sheetWidth = none, sheetHeight = none, edge = "inner", allowance = none, smoothing = none, erased = Array.Empty<object>(), straighten = true };
+        return new
+        {
+            by = "resolution",
+            dotsPerInch = dots,
+            points = Array.Empty<object>(),
+            distance = none,
+            sheetWidth = none,
+            sheetHeight = none,
+            edge = "inner",
+            allowance = none,
+            smoothing = none,
+            erased = Array.Empty<object>(),
+            straighten = true,
+        };
     }
 
     private static ByteArrayContent Bytes(string text)

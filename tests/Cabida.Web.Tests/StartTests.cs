@@ -48,7 +48,19 @@ public sealed class StartTests : IDisposable
         {
             var db = scope.ServiceProvider.GetRequiredService<CabidaContext>();
             var revision = (int)(await app.Get("/api/runs/crew-mugs"))["revision"]!;
-            db.Works.Add(new WorkRow { Kind = "fit", Subject = "crew-mugs", Revision = revision, State = WorkState.Running, Starts = 2, Of = 12, AskedAt = DateTime.UtcNow, ChangedAt = DateTime.UtcNow });
+            db.Works.Add(
+                new WorkRow
+                {
+                    Kind = "fit",
+                    Subject = "crew-mugs",
+                    Revision = revision,
+                    State = WorkState.Running,
+                    Starts = 2,
+                    Of = 12,
+                    AskedAt = DateTime.UtcNow,
+                    ChangedAt = DateTime.UtcNow,
+                }
+            );
             await db.SaveChangesAsync();
         }
 
@@ -97,7 +109,20 @@ public sealed class StartTests : IDisposable
         listener.Stop();
         // Where the tests themselves run in the background Ctrl+C is ignored, and so it would be here.
         var start = new ProcessStartInfo("env") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { "--default-signal=INT", "dotnet", Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll"), "--Urls", address.ToString(), "--Data", data, "--Demo", "true" })
+        foreach (
+            var argument in new[]
+            {
+                "--default-signal=INT",
+                "dotnet",
+                Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll"),
+                "--Urls",
+                address.ToString(),
+                "--Data",
+                data,
+                "--Demo",
+                "true",
+            }
+        )
         {
             start.ArgumentList.Add(argument);
         }

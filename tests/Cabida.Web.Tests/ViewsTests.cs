@@ -72,7 +72,9 @@ public sealed class ViewsTests : IDisposable
     public async Task A_typeface_that_lacks_a_letter_of_a_motif_is_told_there()
     {
         var motif = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![1]!["text"] = "трамвай");
-        Application.Words(motif["notes"]!.AsArray().ShouldHaveSingleItem()!["message"]).ShouldContain("their words are set in Montserrat SemiBold");
+        Application
+            .Words(motif["notes"]!.AsArray().ShouldHaveSingleItem()!["message"])
+            .ShouldContain("their words are set in Montserrat SemiBold");
         var alone = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![1]!["ownFaceOnly"] = true);
         Application.Words(alone["notes"]!.AsArray().ShouldHaveSingleItem()!["message"]).ShouldContain("lacks a character");
     }
@@ -102,12 +104,16 @@ public sealed class ViewsTests : IDisposable
     [Fact]
     public async Task A_cutter_that_reaches_less_than_a_piece_holds_it_back_and_says_both_sizes()
     {
-        var changed = await app.Change("/api/cutters/bench-cutter", "cutter", c => (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120"));
+        var changed = await app.Change("/api/cutters/bench-cutter", "cutter", c =>
+            (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120")
+        );
         await app.Change("/api/runs/depot-glasses", "run", r => r["cutter"]!["revision"] = (int)changed["revision"]!);
         var loads = await app.Get("/api/runs/depot-glasses/loads");
         loads["loads"]!.AsArray().ShouldBeEmpty();
         loads["held"]!.AsArray().Count.ShouldBe(6);
-        Application.Words(loads["held"]![0]!["why"]).ShouldContain("is larger than what the cutter reaches of a sheet, 120.0 mm × 120.0 mm");
+        Application
+            .Words(loads["held"]![0]!["why"])
+            .ShouldContain("is larger than what the cutter reaches of a sheet, 120.0 mm × 120.0 mm");
     }
 
     [Fact]
@@ -124,7 +130,9 @@ public sealed class ViewsTests : IDisposable
     public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
     {
         await app.Change("/api/runs/crew-mugs", "run", r => r["scissorsRoom"]!["text"] = "a bit");
-        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["field"]!.ToString().ShouldBe("scissorsRoom");
+        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["field"]!
+            .ToString()
+            .ShouldBe("scissorsRoom");
         ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");
     }
 
@@ -149,9 +157,27 @@ public sealed class ViewsTests : IDisposable
     [Fact]
     public async Task Jobs_come_by_the_day_they_are_due_and_those_without_a_day_last()
     {
-        await app.Post("/api/jobs", new { name = "Some day", customer = "", due = "" });
-        await app.Post("/api/jobs", new { name = "Soon", customer = "", due = "2026-11-30" });
-        (await app.List("/api/jobs")).Select(j => (string)j!["job"]!["name"]!).ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
+        await app.Post(
+            "/api/jobs",
+            new
+            {
+                name = "Some day",
+                customer = "",
+                due = "",
+            }
+        );
+        await app.Post(
+            "/api/jobs",
+            new
+            {
+                name = "Soon",
+                customer = "",
+                due = "2026-11-30",
+            }
+        );
+        (await app.List("/api/jobs"))
+            .Select(j => (string)j!["job"]!["name"]!)
+            .ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
     }
 
     [Fact]
@@ -182,7 +208,9 @@ public sealed class ViewsTests : IDisposable
         (await app.Send(HttpMethod.Delete, "/api/runs/luggage-tags", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await app.Send(HttpMethod.Delete, "/api/runs/tea-mugs", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         (await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        var problem = await (await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")).Content.ReadFromJsonAsync<JsonNode>();
+        var problem = await (
+            await app.Send(HttpMethod.Delete, "/api/jobs/fernhollow-depot", null, "*")
+        ).Content.ReadFromJsonAsync<JsonNode>();
         problem!["title"]!.ToString().ShouldBe("Not here");
     }
 }

@@ -28,7 +28,17 @@ export function App() {
           <Route path="/motifs/:id" element={<MotifPage />} />
           <Route path="/motifs/:id/try/:partId" element={<TrialPage />} />
           <Route path="/stock" element={<StockPage />} />
-          <Route path="*" element={<div className="page"><h1>Nothing here</h1><p>This address leads nowhere. <a href="/jobs">To the jobs</a></p></div>} />
+          <Route
+            path="*"
+            element={
+              <div className="page">
+                <h1>Nothing here</h1>
+                <p>
+                  This address leads nowhere. <a href="/jobs">To the jobs</a>
+                </p>
+              </div>
+            }
+          />
         </Routes>
       </main>
     </>

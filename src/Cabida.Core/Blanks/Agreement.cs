@@ -14,7 +14,13 @@ internal static class Agreement
     /// <param name="findings">Where the finding goes.</param>
     /// <param name="words">The finding, given how far they differ and how far they may.</param>
     public static void Same(
-        Dimension expected, Dimension read, DimensionKind kind, ReadHow how, List<BlankFinding> findings, Func<Length, Length, Phrase> words)
+        Dimension expected,
+        Dimension read,
+        DimensionKind kind,
+        ReadHow how,
+        List<BlankFinding> findings,
+        Func<Length, Length, Phrase> words
+    )
     {
         var differ = Length.Mm(Math.Abs((expected.Value - read.Value).Millimetres));
         var allowed = Dimension.Combined(expected.Uncertainty, read.Uncertainty);
@@ -24,12 +30,25 @@ internal static class Agreement
         }
 
         var told = words(differ, allowed);
-        findings.Add(new BlankFinding(false, [kind], LikelyMistake.Of(expected.Value, new Suspect("the reading", SuspectIs.Distance, read.Value, how)) is { } mistake ? told.Then(mistake) : told));
+        findings.Add(
+            new BlankFinding(
+                false,
+                [kind],
+                LikelyMistake.Of(expected.Value, new Suspect("the reading", SuspectIs.Distance, read.Value, how)) is { } mistake
+                    ? told.Then(mistake)
+                    : told
+            )
+        );
     }
 
     /// <summary>What cannot be larger than something else.</summary>
     public static bool Smaller(
-        Dimension? inner, Dimension? outer, DimensionKind kind, List<BlankFinding> findings, Func<Length, Phrase> words)
+        Dimension? inner,
+        Dimension? outer,
+        DimensionKind kind,
+        List<BlankFinding> findings,
+        Func<Length, Phrase> words
+    )
     {
         if (inner is null || outer is null || (inner.Value - outer.Value) <= Dimension.Combined(inner.Uncertainty, outer.Uncertainty))
         {

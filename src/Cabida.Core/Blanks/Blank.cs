@@ -28,7 +28,11 @@ public sealed record MeasuredDimension(DimensionKind Dimension, [property: MaxLe
 /// <param name="Name">What it is called.</param>
 /// <param name="Surface">How its surface is shaped.</param>
 /// <param name="Measured">What was read.</param>
-public sealed record Blank([property: MaxLength(DocumentGate.LongestName)] string Name, SurfaceKind Surface, [property: MaxLength(400)] IReadOnlyList<MeasuredDimension> Measured)
+public sealed record Blank(
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    SurfaceKind Surface,
+    [property: MaxLength(400)] IReadOnlyList<MeasuredDimension> Measured
+)
 {
     /// <summary>Where artwork may go; the first is what a run takes unless told otherwise.</summary>
     [MaxLength(40)]

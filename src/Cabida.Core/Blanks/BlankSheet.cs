@@ -70,9 +70,19 @@ public sealed record ClearPlace(string Name, bool IsHole, NetTopologySuite.Geome
 /// <param name="Zones">Its zones in order.</param>
 /// <param name="WorksOut">What follows.</param>
 public sealed record SizeSheet(
-    string Size, Wall? Wall, BelliedWall? Bellied, Panel? Panel, FrameMats? Mats, IReadOnlyList<ClearPlace> Places, IReadOnlyList<LaidZone> Zones, IReadOnlyList<WorkedOut> WorksOut)
+    string Size,
+    Wall? Wall,
+    BelliedWall? Bellied,
+    Panel? Panel,
+    FrameMats? Mats,
+    IReadOnlyList<ClearPlace> Places,
+    IReadOnlyList<LaidZone> Zones,
+    IReadOnlyList<WorkedOut> WorksOut
+)
 {
-    /// <summary>The back of a cloth thing, or of a flat one that has something on it, laid to the right of its front; null for others.</summary>
+    /// <summary>
+    /// The back of a cloth thing, or of a flat one that has something on it, laid to the right of its front; null for others.
+    /// </summary>
     public Panel? Back { get; init; }
 
     /// <summary>Its faces with an outline of their own.</summary>
@@ -80,7 +90,9 @@ public sealed record SizeSheet(
 
     /// <summary>One flat face; null where it is unknown or there is none.</summary>
     public Panel? PanelOf(FaceKey face) =>
-        face.IsOwn ? Faces.FirstOrDefault(f => f.Spec.Id == face.Own)?.Panel : face.Facing == Facing.Back ? Back : Panel;
+        face.IsOwn ? Faces.FirstOrDefault(f => f.Spec.Id == face.Own)?.Panel
+        : face.Facing == Facing.Back ? Back
+        : Panel;
 
     /// <summary>The first zone on its wall; null on flat things and where there is none.</summary>
     public LaidZone? OnWall => Zones.FirstOrDefault(z => z is { Zone: not null, Wall: not null });
@@ -89,7 +101,12 @@ public sealed record SizeSheet(
     public FrameMats? MatsOf(LaidZone zone) => zone.Face.IsOwn ? null : Mats;
 
     /// <summary>A zone by its id; the first when none is named.</summary>
-    public LaidZone? ZoneOf(string id) => id.Length == 0 ? Zones.Count > 0 ? Zones[0] : null : Zones.FirstOrDefault(z => z.Spec.Id == id);
+    public LaidZone? ZoneOf(string id) =>
+        id.Length == 0
+            ? Zones.Count > 0
+                ? Zones[0]
+                : null
+            : Zones.FirstOrDefault(z => z.Spec.Id == id);
 }
 
 /// <summary>
@@ -106,7 +123,8 @@ public sealed record BlankSheet(
     IReadOnlyList<LaidClear> KeptClear,
     IReadOnlyList<BlankFinding> Findings,
     IReadOnlyList<SizeSheet> Sizes,
-    Phrase? StripProblem)
+    Phrase? StripProblem
+)
 {
     /// <summary>The wall of the only size.</summary>
     public Wall? Wall => Sizes[0].Wall;
@@ -145,7 +163,12 @@ public sealed record BlankSheet(
         IEnumerable<string> names = blank.Surface == SurfaceKind.Garment && blank.Garment.Sizes.Count > 0 ? blank.Garment.Sizes : [""];
         var sizes = names.Distinct().Select(s => SurfaceReadings.Of(blank, new Estimates(rows, s), clear, findings)).ToList();
         return new BlankSheet(
-            rows, [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes, k.Read.Readings))], [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)], sizes, strip.Problem);
+            rows,
+            [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes, k.Read.Readings))],
+            [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)],
+            sizes,
+            strip.Problem
+        );
     }
 
     private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)
@@ -156,28 +179,54 @@ public sealed record BlankSheet(
         List<(ReadLength Read, MeasuringTool Tool)> readings = [.. good.Select(r => (r.Read.Value, r.Tool))];
         var estimate = good.Count == 0 ? null : DimensionEstimate.From(readings, row.Along, strip);
         findings.AddRange((estimate?.Told(row.Title, readings) ?? []).Select(t => new BlankFinding(false, [row.Kind], t)));
-        var echoes = read.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
-            r.Typed,
-            r.Read.ValueOrDefault?.Value,
-            r.Typed.IsEmpty ? null : r.Read.Problem,
-            estimate?.Outliers.Any(o => ReferenceEquals(good[o.Index].Typed, r.Typed)) == true ? Phrase.Say($"stands apart") : null))]).ToList();
-        return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum)
-        {
-            How = ReadHow.Of(readings),
-        };
+        var echoes = read.Select(
+                IReadOnlyList<ReadingEcho> (l) =>
+                    [
+                        .. l.Select(r => new ReadingEcho(
+                            r.Typed,
+                            r.Read.ValueOrDefault?.Value,
+                            r.Typed.IsEmpty ? null : r.Read.Problem,
+                            estimate?.Outliers.Any(o => ReferenceEquals(good[o.Index].Typed, r.Typed)) == true
+                                ? Phrase.Say($"stands apart")
+                                : null
+                        )),
+                    ]
+            )
+            .ToList();
+        return new DimensionResult(row, echoes, estimate?.Dimension, estimate?.Sum) { How = ReadHow.Of(readings) };
     }
 
-    /// <summary>Bare numbers that were typed while another unit was in force than the rest: right as they stand, but easily a slip.</summary>
+    /// <summary>
+    /// Bare numbers that were typed while another unit was in force than the rest: right as they stand, but easily a slip.
+    /// </summary>
     private static void MixedUnits(Blank blank, List<BlankFinding> findings)
     {
-        var bare = blank.Measured.SelectMany(m => m.Lines).SelectMany(l => l.Readings).Where(t => !t.IsEmpty)
-            .Where(t => t.Text.All(c => char.IsDigit(c) || c is '.' or ',' or ' ')).GroupBy(t => t.Unit).OrderBy(g => g.Count()).ToList();
+        var bare = blank
+            .Measured.SelectMany(m => m.Lines)
+            .SelectMany(l => l.Readings)
+            .Where(t => !t.IsEmpty)
+            .Where(t => t.Text.All(c => char.IsDigit(c) || c is '.' or ',' or ' '))
+            .GroupBy(t => t.Unit)
+            .OrderBy(g => g.Count())
+            .ToList();
         if (bare.Count > 1)
         {
             var few = bare[0];
-            var unit = few.Key == LengthUnit.Inch ? "inches" : few.Key == LengthUnit.Centimetre ? "centimetres" : "millimetres";
-            findings.Add(new BlankFinding(false, [], Phrase.Say(
-                $"Bare numbers were typed in more than one unit: {string.Join(", ", few.Select(t => t.Text.Trim()).Take(4)):strong} in {unit}, the rest not. They keep the unit they were typed in; write the unit behind them if that was a slip.")));
+            var unit =
+                few.Key == LengthUnit.Inch ? "inches"
+                : few.Key == LengthUnit.Centimetre ? "centimetres"
+                : "millimetres";
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [],
+                    Phrase.Say(
+                        $"Bare numbers were typed in more than one unit: "
+                            + $"{string.Join(", ", few.Select(t => t.Text.Trim()).Take(4)):strong} in {unit}, the rest not. They keep the "
+                            + $"unit they were typed in; write the unit behind them if that was a slip."
+                    )
+                )
+            );
         }
     }
 }

@@ -35,7 +35,13 @@ internal static class SurfaceFigures
         }
         else if (sheet.Panel is { } panel)
         {
-            figures.Add(new("Surface", Phrase.Say($"{panel.Width.Value} × {panel.Height.Value}"), Phrase.Say($"± {panel.Width.Uncertainty}, ± {panel.Height.Uncertainty}")));
+            figures.Add(
+                new(
+                    "Surface",
+                    Phrase.Say($"{panel.Width.Value} × {panel.Height.Value}"),
+                    Phrase.Say($"± {panel.Width.Uncertainty}, ± {panel.Height.Uncertainty}")
+                )
+            );
             if (rows.Is(DimensionKind.Thickness) is { } thick)
             {
                 figures.Add(new("Thick", Phrase.Say($"{thick.Value}"), Phrase.Say($"± {thick.Uncertainty}")));
@@ -46,9 +52,13 @@ internal static class SurfaceFigures
         {
             if (face.Panel is { } own)
             {
-                figures.Add(new(
-                    face.Spec.Name, Phrase.Say($"{own.Width.Value} × {own.Height.Value}"),
-                    Phrase.Say($"± {own.Width.Uncertainty}, ± {own.Height.Uncertainty}")));
+                figures.Add(
+                    new(
+                        face.Spec.Name,
+                        Phrase.Say($"{own.Width.Value} × {own.Height.Value}"),
+                        Phrase.Say($"± {own.Width.Uncertainty}, ± {own.Height.Uncertainty}")
+                    )
+                );
             }
         }
 
@@ -62,8 +72,20 @@ internal static class SurfaceFigures
             return;
         }
 
-        figures.Add(new(Named(prefix, "workable"), Phrase.Say($"{zone.Width.Value} × {zone.Height.Value}"), laid.Wall?.Cone is null ? Phrase.Say($"by the best values") : Phrase.Say($"at its middle height")));
-        figures.Add(new(Named(prefix, "to be safe"), Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious}"), Phrase.Say($"less what is uncertain")));
+        figures.Add(
+            new(
+                Named(prefix, "workable"),
+                Phrase.Say($"{zone.Width.Value} × {zone.Height.Value}"),
+                laid.Wall?.Cone is null ? Phrase.Say($"by the best values") : Phrase.Say($"at its middle height")
+            )
+        );
+        figures.Add(
+            new(
+                Named(prefix, "to be safe"),
+                Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious}"),
+                Phrase.Say($"less what is uncertain")
+            )
+        );
         if (laid.Wall is { } wall)
         {
             var covers = Coverage.Of(zone.Width.Value, wall.GirthAt(zone.MiddleHeight).Value);
@@ -83,26 +105,54 @@ internal static class SurfaceFigures
         }
 
         var wide = cone.WideRadius;
-        figures.Add(new("Laid flat", Phrase.Say($"ring sector, {cone.Sweep.Degrees:0.00}°"), Phrase.Say($"radii {wide.Value} and {cone.NarrowRadius}, ± {wide.Uncertainty}")));
-        figures.Add(new("Taper", Phrase.Say($"{cone.HalfAngle.Degrees:0.00}° a side"), Phrase.Say($"{(cone.WideUp ? "wider" : "narrower")} at the top")));
+        figures.Add(
+            new(
+                "Laid flat",
+                Phrase.Say($"ring sector, {cone.Sweep.Degrees:0.00}°"),
+                Phrase.Say($"radii {wide.Value} and {cone.NarrowRadius}, ± {wide.Uncertainty}")
+            )
+        );
+        figures.Add(
+            new(
+                "Taper",
+                Phrase.Say($"{cone.HalfAngle.Degrees:0.00}° a side"),
+                Phrase.Say($"{(cone.WideUp ? "wider" : "narrower")} at the top")
+            )
+        );
         figures.Add(new("Upright, A to B", Phrase.Say($"{cone.UprightHeight}"), Phrase.Say($"from the wall and the taper")));
         var v = zone?.MiddleHeight ?? wall.Height.Value.Millimetres / 2;
         var ring = Length.Mm(wall.RingAt(v));
         // R is uncertain by about the same share at every height, and the bow falls as R grows.
         var share = wide.Uncertainty / wide.Value;
         var bow = Cone.Bow(ring, QuotedWidth);
-        figures.Add(new("Straight line bows", Phrase.Say($"{bow} at {QuotedWidth} wide"), Phrase.Say($"± {share * bow}; {NoticedBow} at {Cone.WidestWithin(ring, NoticedBow)}")));
+        figures.Add(
+            new(
+                "Straight line bows",
+                Phrase.Say($"{bow} at {QuotedWidth} wide"),
+                Phrase.Say($"± {share * bow}; {NoticedBow} at {Cone.WidestWithin(ring, NoticedBow)}")
+            )
+        );
     }
 
     private static void Bellied(BelliedWall wall, List<WorkedOut> figures)
     {
         var belly = wall.Belly;
-        var heights = Enumerable.Range(0, (int)((belly.Highest - belly.Lowest) / FilmStrain.Grid) + 1).Select(i => belly.Lowest + (i * FilmStrain.Grid)).ToList();
+        var heights = Enumerable
+            .Range(0, (int)((belly.Highest - belly.Lowest) / FilmStrain.Grid) + 1)
+            .Select(i => belly.Lowest + (i * FilmStrain.Grid))
+            .ToList();
         var widest = heights.MaxBy(belly.GirthAt);
         figures.Add(new("Widest", Phrase.Say($"{Length.Mm(belly.GirthAt(widest))} round"), Phrase.Say($"{Length.Mm(widest)} up the wall")));
         var strain = FilmStrain.OfBand(belly, belly.Lowest, belly.Highest);
-        StrainAt most = strain.MaxBy(s => s.Strain), least = strain.MinBy(s => s.Strain);
-        figures.Add(new("A full turn stretches", Phrase.Say($"{100 * most.Strain:0.00} %"), Phrase.Say($"at {Length.Mm(most.V)}, laid from {Length.Mm(belly.Lowest)} to {Length.Mm(belly.Highest)}")));
+        StrainAt most = strain.MaxBy(s => s.Strain),
+            least = strain.MinBy(s => s.Strain);
+        figures.Add(
+            new(
+                "A full turn stretches",
+                Phrase.Say($"{100 * most.Strain:0.00} %"),
+                Phrase.Say($"at {Length.Mm(most.V)}, laid from {Length.Mm(belly.Lowest)} to {Length.Mm(belly.Highest)}")
+            )
+        );
         if (least.Strain < 0)
         {
             figures.Add(new("and gathers", Phrase.Say($"{-100 * least.Strain:0.00} %"), Phrase.Say($"at {Length.Mm(least.V)}")));
@@ -113,13 +163,28 @@ internal static class SurfaceFigures
     {
         if (mats.Openings.Count > 0)
         {
-            figures.Add(new("Mats, outside", Phrase.Say($"{mats.Outside.Width} × {mats.Outside.Height}"), Phrase.Say($"rebate less play at both sides")));
+            figures.Add(
+                new(
+                    "Mats, outside",
+                    Phrase.Say($"{mats.Outside.Width} × {mats.Outside.Height}"),
+                    Phrase.Say($"rebate less play at both sides")
+                )
+            );
         }
 
         for (var i = 0; i < mats.Openings.Count; i++)
         {
-            var name = mats.Openings.Count == 1 ? "Opening" : i == 0 ? "Opening, top mat" : $"Opening, mat {i + 1}";
-            figures.Add(new(name, Phrase.Say($"{Length.Mm(mats.Openings[i].Width)} × {Length.Mm(mats.Openings[i].Height)}"), i == 0 ? Phrase.Say($"outside less the borders") : Phrase.Say($"one step smaller")));
+            var name =
+                mats.Openings.Count == 1 ? "Opening"
+                : i == 0 ? "Opening, top mat"
+                : $"Opening, mat {i + 1}";
+            figures.Add(
+                new(
+                    name,
+                    Phrase.Say($"{Length.Mm(mats.Openings[i].Width)} × {Length.Mm(mats.Openings[i].Height)}"),
+                    i == 0 ? Phrase.Say($"outside less the borders") : Phrase.Say($"one step smaller")
+                )
+            );
         }
 
         if (mats.Held is { } held)

@@ -3,7 +3,9 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Blanks;
 
-/// <summary>One size of a blank → its surface, zones and what follows. A zone whose size is given outright works without a surface.</summary>
+/// <summary>
+/// One size of a blank → its surface, zones and what follows. A zone whose size is given outright works without a surface.
+/// </summary>
 internal static class SurfaceReadings
 {
     public static SizeSheet Of(Blank blank, Estimates rows, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
@@ -47,7 +49,8 @@ internal static class SurfaceReadings
         var faces = OwnFaces.Of(blank, rows, wall, panel, findings);
         var limits = ReadLimits.Of(blank, blank.Surface == SurfaceKind.Flat ? blank.Outline.Rim : TypedLength.Empty, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
-        var mayBeGiven = asked.Where(f => f.Stops).All(f => f.AsksFor)
+        var mayBeGiven =
+            asked.Where(f => f.Stops).All(f => f.AsksFor)
             && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(f => f.Dimensions).All(d => IsUnread(rows, d)));
         var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
         var laying = new ZoneLaying(wall, bellied, panel, back, mats, faces, kept, limits, extent);
@@ -58,9 +61,20 @@ internal static class SurfaceReadings
         findings.AddRange(works ? asked.Select(f => f with { Stops = false }) : asked);
         if (works)
         {
-            findings.Add(new BlankFinding(false, [], blank.Surface is SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied
-                ? Phrase.Say($"Only the workable area is given. How far it goes round, and how far it stands from the handle, stays unknown until the wall is measured.")
-                : Phrase.Say($"Only the workable area is given. Where it stands on the goods stays unknown until they are measured.")));
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [],
+                    blank.Surface is SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied
+                        ? Phrase.Say(
+                            $"Only the workable area is given. How far it goes round, and how far it stands from the handle, stays "
+                                + $"unknown until the wall is measured."
+                        )
+                        : Phrase.Say(
+                            $"Only the workable area is given. Where it stands on the goods stays unknown until they are measured."
+                        )
+                )
+            );
         }
 
         findings.AddRange(zones.Where(z => z.Problem is not null).Select(z => new BlankFinding(true, [], z.Problem!)));

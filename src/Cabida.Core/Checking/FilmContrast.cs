@@ -6,7 +6,9 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;
 
-/// <summary>Contrast of each film with what lies behind it: a film below it, or the goods, or their backdrop where they are clear.</summary>
+/// <summary>
+/// Contrast of each film with what lies behind it: a film below it, or the goods, or their backdrop where they are clear.
+/// </summary>
 public static class FilmContrast
 {
     /// <summary>A film lies on another when so much of its ink does.</summary>
@@ -28,19 +30,38 @@ public static class FilmContrast
                 continue;
             }
 
-            var below = films.Take(i).Reverse().FirstOrDefault(b => b.Film.FilmId != films[i].Film.FilmId && Outlines.Within(films[i].Ink, b.Ink).Area > LiesOn * films[i].Ink.Area);
-            var (colour, named) = below is not null ? (filmOf(below.Film)?.Colour ?? "", filmOf(below.Film)?.Name ?? "") : (material?.SeenAgainst ?? "", Behind(material));
+            var below = films
+                .Take(i)
+                .Reverse()
+                .FirstOrDefault(b =>
+                    b.Film.FilmId != films[i].Film.FilmId && Outlines.Within(films[i].Ink, b.Ink).Area > LiesOn * films[i].Ink.Area
+                );
+            var (colour, named) = below is not null
+                ? (filmOf(below.Film)?.Colour ?? "", filmOf(below.Film)?.Name ?? "")
+                : (material?.SeenAgainst ?? "", Behind(material));
             if (FilmOnBlank.Contrast(film.Colour, colour) is { } contrast && contrast < FilmOnBlank.LeastContrast)
             {
-                notes.Add(new MotifNote("", Severity.Look, Phrase.Say(
-                    $"{film.Name:strong} on {named}: the contrast is {contrast:0.0} to 1; below {FilmOnBlank.LeastContrast:0.0} it is hard to read.")));
+                notes.Add(
+                    new MotifNote(
+                        "",
+                        Severity.Look,
+                        Phrase.Say(
+                            $"{film.Name:strong} on {named}: the contrast is {contrast:0.0} to 1; below "
+                                + $"{FilmOnBlank.LeastContrast:0.0} it is hard to read."
+                        )
+                    )
+                );
             }
         }
 
         return notes;
     }
 
-    private static string Behind(Material? material) => material is null ? ""
-        : material.Opacity == Opacity.Clear ? material.Behind.Length > 0 ? material.Behind : "what is seen through the goods"
-        : material.Name.Length > 0 ? material.Name : "the goods";
+    private static string Behind(Material? material) =>
+        material is null ? ""
+        : material.Opacity == Opacity.Clear
+            ? material.Behind.Length > 0 ? material.Behind
+                : "what is seen through the goods"
+        : material.Name.Length > 0 ? material.Name
+        : "the goods";
 }

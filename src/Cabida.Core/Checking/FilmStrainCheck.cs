@@ -16,10 +16,23 @@ public sealed class FilmStrainCheck : ICheck
 
         foreach (var film in piece.Films.Select(f => f.Film).Distinct())
         {
-            foreach (var (needs, may, verb) in new[] { (stretch, film.Gives.Stretch, "stretch"), (gather, film.Gives.Gather, "gather") }.Where(n => n.Item1 > n.Item2))
+            foreach (
+                var (needs, may, verb) in new[] { (stretch, film.Gives.Stretch, "stretch"), (gather, film.Gives.Gather, "gather") }.Where(
+                    n => n.Item1 > n.Item2
+                )
+            )
             {
-                yield return new Finding(Rule.FilmStrain, Severity.Look, null, null, null, Phrase.Say(
-                    $"{piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {film.Name} gives {100 * may:0.0} %. Make it smaller, or cut it into strips."));
+                yield return new Finding(
+                    Rule.FilmStrain,
+                    Severity.Look,
+                    null,
+                    null,
+                    null,
+                    Phrase.Say(
+                        $"{piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {film.Name} gives "
+                            + $"{100 * may:0.0} %. Make it smaller, or cut it into strips."
+                    )
+                );
             }
         }
     }

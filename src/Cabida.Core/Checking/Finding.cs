@@ -91,7 +91,8 @@ public sealed record CheckedPiece(
     Rooms? Cautious,
     Rooms? Nominal,
     IReadOnlyList<CheckedFilm> Films,
-    (double Stretch, double Gather)? Strain = null)
+    (double Stretch, double Gather)? Strain = null
+)
 {
     /// <summary>What was set by hand and no longer applies.</summary>
     public IReadOnlyList<Phrase> Lost { get; init; } = [];
@@ -110,9 +111,19 @@ public interface ICheck
 /// <summary>All checks, in the order in which their findings are shown.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new MissingCharacters(), new OtherFace(), new HeatOfGoods(), new OutsideZone(), new LostOverrides(), new LackingForms(), new CrowdedRound(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All =
+    [
+        new MissingCharacters(),
+        new OtherFace(),
+        new HeatOfGoods(),
+        new OutsideZone(),
+        new LostOverrides(),
+        new LackingForms(),
+        new CrowdedRound(),
+        new FilmStrainCheck(),
+        new ThinStrokes(),
+    ];
 
     /// <summary>Everything the checks notice on a piece, most serious first.</summary>
-    public static IReadOnlyList<Finding> Of(CheckedPiece piece) =>
-        [.. All.SelectMany(c => c.Look(piece)).OrderBy(f => f.Severity)];
+    public static IReadOnlyList<Finding> Of(CheckedPiece piece) => [.. All.SelectMany(c => c.Look(piece)).OrderBy(f => f.Severity)];
 }

@@ -9,6 +9,10 @@ public sealed class LackingForms : ICheck
     public IEnumerable<Finding> Look(CheckedPiece piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return piece.Composition.Lines.OrderBy(l => l.Key, StringComparer.Ordinal).SelectMany(l => l.Value.Unmet.Select(a => new Finding(Rule.FormLacking, Severity.Look, null, null, null, LackingForm.Say(l.Value, a))));
+        return piece
+            .Composition.Lines.OrderBy(l => l.Key, StringComparer.Ordinal)
+            .SelectMany(l =>
+                l.Value.Unmet.Select(a => new Finding(Rule.FormLacking, Severity.Look, null, null, null, LackingForm.Say(l.Value, a)))
+            );
     }
 }

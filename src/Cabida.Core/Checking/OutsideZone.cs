@@ -28,19 +28,29 @@ public sealed class OutsideZone : ICheck
         if (rooms.StandsOn is { } on)
         {
             var depth = Length.Mm(rooms.Outside);
-            var there = on == LimitKind.KeptClear ? Phrase.Say($"what stays clear there reaches {depth:strong} into it") : Phrase.Say($"the zone ends {depth:strong} within it");
+            var there =
+                on == LimitKind.KeptClear
+                    ? Phrase.Say($"what stays clear there reaches {depth:strong} into it")
+                    : Phrase.Say($"the zone ends {depth:strong} within it");
             yield return new Finding(
-                Rule.StandsOnClear, state == FitState.Over ? Severity.Stop : Severity.Look, Box.Of(piece.Ink) is { } place ? new(place.CentreX, place.CentreY) : null, -rooms.Outside, 0,
-                Phrase.Say($"{piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand."));
+                Rule.StandsOnClear,
+                state == FitState.Over ? Severity.Stop : Severity.Look,
+                Box.Of(piece.Ink) is { } place ? new(place.CentreX, place.CentreY) : null,
+                -rooms.Outside,
+                0,
+                Phrase.Say($"{piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand.")
+            );
             yield break;
         }
 
         // Ink is centred, so it usually stands out at two sides at once: one sentence for the width, one for the height.
-        foreach (var (a, b, atA, atB, way) in new (Room, Room, Func<Box, PlanePoint>, Func<Box, PlanePoint>, string)[]
-        {
-            (rooms.Left, rooms.Right, box => new(box.MinX, box.CentreY), box => new(box.MaxX, box.CentreY), "wider"),
-            (rooms.Above, rooms.Below, box => new(box.CentreX, box.MaxY), box => new(box.CentreX, box.MinY), "higher"),
-        })
+        foreach (
+            var (a, b, atA, atB, way) in new (Room, Room, Func<Box, PlanePoint>, Func<Box, PlanePoint>, string)[]
+            {
+                (rooms.Left, rooms.Right, box => new(box.MinX, box.CentreY), box => new(box.MaxX, box.CentreY), "wider"),
+                (rooms.Above, rooms.Below, box => new(box.CentreX, box.MaxY), box => new(box.CentreX, box.MinY), "higher"),
+            }
+        )
         {
             if (Math.Min(a.Distance, b.Distance) >= -Tolerances.Fit)
             {
@@ -57,7 +67,11 @@ public sealed class OutsideZone : ICheck
                 0,
                 state == FitState.Over
                     ? Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than the zone.")
-                    : Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their uncertainty may take that away."));
+                    : Phrase.Say(
+                        $"{piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their "
+                            + $"uncertainty may take that away."
+                    )
+            );
         }
     }
 }

@@ -33,11 +33,23 @@ public static class SidesOverlap
                 }
 
                 var ink = sides[a].Ink[0];
-                var common = sides[b].Ink.Where(i => i.EnvelopeInternal.Intersects(ink.EnvelopeInternal)).Select(i => Overlay.Intersection(ink, i)).FirstOrDefault(c => c.Area > Touch);
+                var common = sides[b]
+                    .Ink.Where(i => i.EnvelopeInternal.Intersects(ink.EnvelopeInternal))
+                    .Select(i => Overlay.Intersection(ink, i))
+                    .FirstOrDefault(c => c.Area > Touch);
                 if (common is not null && Box.Of(common) is { } box)
                 {
-                    yield return new Finding(Rule.SidesOverlap, Severity.Look, new PlanePoint(box.CentreX, box.CentreY), null, null, Phrase.Say(
-                        $"{name:strong} has two sides on one another: {sides[a].Zone} and {sides[b].Zone} share {Length.Mm(box.Width):strong} × {Length.Mm(box.Height):strong}. Make one of them smaller, or move it."));
+                    yield return new Finding(
+                        Rule.SidesOverlap,
+                        Severity.Look,
+                        new PlanePoint(box.CentreX, box.CentreY),
+                        null,
+                        null,
+                        Phrase.Say(
+                            $"{name:strong} has two sides on one another: {sides[a].Zone} and {sides[b].Zone} share "
+                                + $"{Length.Mm(box.Width):strong} × {Length.Mm(box.Height):strong}. Make one of them smaller, or move it."
+                        )
+                    );
                 }
             }
         }

@@ -14,9 +14,18 @@ public sealed class ThinStrokes : ICheck
     public IEnumerable<Finding> Look(CheckedPiece piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return piece.Films.SelectMany(f => f.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
-            .OrderBy(t => t.Thin.LeastWidth).Take(MostShown).Select(t => new Finding(
-                Rule.ThinStrokes, Severity.Look, t.Thin.At, t.Thin.LeastWidth, t.Limit.Millimetres, Say(piece, t.Thin, t.Limit)));
+        return piece
+            .Films.SelectMany(f => f.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
+            .OrderBy(t => t.Thin.LeastWidth)
+            .Take(MostShown)
+            .Select(t => new Finding(
+                Rule.ThinStrokes,
+                Severity.Look,
+                t.Thin.At,
+                t.Thin.LeastWidth,
+                t.Limit.Millimetres,
+                Say(piece, t.Thin, t.Limit)
+            ));
     }
 
     private static Phrase Say(CheckedPiece piece, ThinPart thin, Length limit)
@@ -24,6 +33,9 @@ public sealed class ThinStrokes : ICheck
         var what = thin.Kind == ThinKind.Tip ? "A tip" : "A stroke";
         var letter = piece.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
         var where = letter is null ? Phrase.Empty : Phrase.Say($" in {letter:strong}");
-        return Phrase.Say($"{what} of {Length.Mm(thin.LeastWidth):strong fine}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly from {limit:fine}.");
+        return Phrase.Say(
+            $"{what} of {Length.Mm(thin.LeastWidth):strong fine}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly "
+                + $"from {limit:fine}."
+        );
     }
 }

@@ -62,19 +62,27 @@ public static class DocumentGate
     private sealed record Field(string Name, PropertyInfo Property, bool MayLack, bool ItemsMayLack, RangeAttribute? Range, int? MaxLength);
 
     private static IReadOnlyList<Field> FieldsOf(System.Type type) => Known.GetOrAdd(type, t =>
-    {
-        var nullability = new NullabilityInfoContext();
-        return [.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
-            .Where(p => p.GetIndexParameters().Length == 0 && p.CanWrite && p.GetCustomAttribute<JsonIgnoreAttribute>() is null)
-            .Select(p => FieldOf(p, nullability.Create(p)))];
-    });
+        {
+            var nullability = new NullabilityInfoContext();
+            return
+            [
+                .. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+                    .Where(p => p.GetIndexParameters().Length == 0 && p.CanWrite && p.GetCustomAttribute<JsonIgnoreAttribute>() is null)
+                    .Select(p => FieldOf(p, nullability.Create(p))),
+            ];
+        });
 
     private static Field FieldOf(PropertyInfo property, NullabilityInfo info)
     {
         var item = info.ElementType ?? (info.GenericTypeArguments.Length > 0 ? info.GenericTypeArguments[^1] : null);
         return new Field(
-            JsonNamingPolicy.CamelCase.ConvertName(property.Name), property, info.ReadState == NullabilityState.Nullable, item?.ReadState == NullabilityState.Nullable,
-            property.GetCustomAttribute<RangeAttribute>(), property.GetCustomAttribute<MaxLengthAttribute>()?.Length);
+            JsonNamingPolicy.CamelCase.ConvertName(property.Name),
+            property,
+            info.ReadState == NullabilityState.Nullable,
+            item?.ReadState == NullabilityState.Nullable,
+            property.GetCustomAttribute<RangeAttribute>(),
+            property.GetCustomAttribute<MaxLengthAttribute>()?.Length
+        );
     }
 
     /// <summary>One look through a document.</summary>
@@ -94,7 +102,9 @@ public static class DocumentGate
 
             if (++values > MostValues)
             {
-                problems.Add(new FieldProblem(path, Phrase.Say($"There is more in it than {MostValues} values; nobody made so much by hand.")));
+                problems.Add(
+                    new FieldProblem(path, Phrase.Say($"There is more in it than {MostValues} values; nobody made so much by hand."))
+                );
                 return;
             }
 

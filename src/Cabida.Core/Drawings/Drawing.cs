@@ -67,7 +67,16 @@ public enum DimensionPlace
 /// <param name="Level">How far out, from 0.</param>
 /// <param name="OfZone">Whether it measures the zone.</param>
 public sealed record DimensionLine(
-    string? Letter, string Word, double? Millimetres, double? Uncertainty, PlanePoint From, PlanePoint To, DimensionPlace Place, int Level, bool OfZone = false);
+    string? Letter,
+    string Word,
+    double? Millimetres,
+    double? Uncertainty,
+    PlanePoint From,
+    PlanePoint To,
+    DimensionPlace Place,
+    int Level,
+    bool OfZone = false
+);
 
 /// <summary>A figure with a leader to the place it belongs to.</summary>
 /// <param name="Letter">The letter of the reading it stands for.</param>
@@ -83,7 +92,12 @@ public sealed record Callout(string Letter, string Word, double? Millimetres, Pl
 /// <param name="Callouts">Figures with leaders.</param>
 /// <param name="Guessed">Whether the shape is only an example, because too little was read.</param>
 public sealed record Drawing(
-    Box Box, IReadOnlyList<Stroke> Strokes, IReadOnlyList<DimensionLine> Dimensions, IReadOnlyList<Callout> Callouts, bool Guessed = false)
+    Box Box,
+    IReadOnlyList<Stroke> Strokes,
+    IReadOnlyList<DimensionLine> Dimensions,
+    IReadOnlyList<Callout> Callouts,
+    bool Guessed = false
+)
 {
     /// <summary>Whether the box shows only part of what is drawn, so that lines end at it.</summary>
     public bool IsWindow { get; init; }

@@ -19,7 +19,8 @@ public static class FlatDrawing
     public static Drawing Of(LaidZone laid, SizeSheet sheet, params IReadOnlyList<LaidZone> others)
     {
         var whole = Whole(laid, sheet, others);
-        return laid.Panel is null || others.Any(o => o.Face != laid.Face) ? whole
+        return laid.Panel is null || others.Any(o => o.Face != laid.Face)
+            ? whole
             : PanelDrawing.Around(whole, [laid.Zone!, .. others.Select(o => o.Zone).OfType<Zone>()]);
     }
 
@@ -59,7 +60,10 @@ public static class FlatDrawing
         if (sheet.Wall is { } wall)
         {
             // A bellied wall has no one development: the first zone's is shown, and the others where they lie on it.
-            var shown = sheet.Bellied is null ? wall : zones.FirstOrDefault()?.Wall is { } first ? first with { Turn = default } : wall;
+            var shown =
+                sheet.Bellied is null ? wall
+                : zones.FirstOrDefault()?.Wall is { } first ? first with { Turn = default }
+                : wall;
             var laid = zones.Where(z => z.Zone is not null);
             return OfWall(shown, sheet, [.. laid.Select(z => (z.Zone!, zones.Count > 1 ? z.Spec.Name : null, z.Wall!))]);
         }
@@ -89,16 +93,50 @@ public static class FlatDrawing
 
         foreach (var place in film is null ? sheet.Places.Where(p => !p.Face.IsOwn) : [])
         {
-            strokes.AddRange(WallZone.OnWall(wall, place.Area).Select(p => new Stroke(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, Points(p), Closed: true, place.Name)));
+            strokes.AddRange(
+                WallZone
+                    .OnWall(wall, place.Area)
+                    .Select(p => new Stroke(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, Points(p), Closed: true, place.Name))
+            );
         }
 
-        strokes.Add(new(StrokeKind.Centre, [wall.Laid(-Shift(low), low) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default, wall.Laid(-Shift(height), 1.04 * height)]));
+        strokes.Add(
+            new(
+                StrokeKind.Centre,
+                [
+                    wall.Laid(-Shift(low), low) is var foot ? foot with { Y = foot.Y - (0.04 * height) } : default,
+                    wall.Laid(-Shift(height), 1.04 * height),
+                ]
+            )
+        );
         var box = Box.Of(Outlines.Ring(strokes[0].Points))!.Value;
         var dimensions = new List<DimensionLine>
         {
-            new(null, film is not null ? "film, at its top" : wall.Cone is null ? "girth" : "girth at the rim", Girth(height), wall.GirthAt(height).Uncertainty.Millimetres,
-                wall.Laid(Left(height), height), wall.Laid(Right(height), height), DimensionPlace.Above, 1),
-            new(null, "", height - low, wall.Height.Uncertainty.Millimetres, new(box.MaxX, wall.Laid(0, low).Y), wall.Laid(0, height) with { X = box.MaxX }, DimensionPlace.Right, 0),
+            new(
+                null,
+                film is not null ? "film, at its top"
+                    : wall.Cone is null ? "girth"
+                    : "girth at the rim",
+                Girth(height),
+                wall.GirthAt(height).Uncertainty.Millimetres,
+                wall.Laid(Left(height), height),
+                wall.Laid(Right(height), height),
+                DimensionPlace.Above,
+                1
+            ),
+            new(
+                null,
+                "",
+                height - low,
+                wall.Height.Uncertainty.Millimetres,
+                new(box.MaxX, wall.Laid(0, low).Y),
+                wall.Laid(0, height) with
+                {
+                    X = box.MaxX,
+                },
+                DimensionPlace.Right,
+                0
+            ),
         };
         var shown = 0;
         foreach (var (zone, name, turned) in zones)
@@ -121,7 +159,9 @@ public static class FlatDrawing
             strokes.Add(new(StrokeKind.NominalZone, [.. zone.Nominal.Edges.Select(e => Placed(e.From))], Closed: true));
             foreach (var (part, i) in Outlines.RingsOf(zone.Cautious.Outline).Select((r, i) => (r, i)))
             {
-                strokes.Add(new(StrokeKind.Zone, [.. part.Coordinates.Select(c => Placed(new(c.X, c.Y)))], Closed: true, i == 0 ? name : null));
+                strokes.Add(
+                    new(StrokeKind.Zone, [.. part.Coordinates.Select(c => Placed(new(c.X, c.Y)))], Closed: true, i == 0 ? name : null)
+                );
             }
 
             if (shown < 2)
@@ -140,11 +180,31 @@ public static class FlatDrawing
         var safe = zone.Cautious.Bounds;
         if (wall.Cone is null)
         {
-            return new(null, "", safe.Width, null, placed(new(safe.MinX, safe.MaxY)), placed(new(safe.MaxX, safe.MaxY)), DimensionPlace.Above, 0, OfZone: true);
+            return new(
+                null,
+                "",
+                safe.Width,
+                null,
+                placed(new(safe.MinX, safe.MaxY)),
+                placed(new(safe.MaxX, safe.MaxY)),
+                DimensionPlace.Above,
+                0,
+                OfZone: true
+            );
         }
 
         var half = zone.Width.Cautious.Millimetres / 2;
-        return new(null, "round the middle", 2 * half, null, placed(wall.Laid(-half, zone.MiddleHeight)), placed(wall.Laid(half, zone.MiddleHeight)), DimensionPlace.Above, 0, OfZone: true);
+        return new(
+            null,
+            "round the middle",
+            2 * half,
+            null,
+            placed(wall.Laid(-half, zone.MiddleHeight)),
+            placed(wall.Laid(half, zone.MiddleHeight)),
+            DimensionPlace.Above,
+            0,
+            OfZone: true
+        );
     }
 
     private static Drawing OfZoneAlone(Zone zone)
@@ -160,15 +220,18 @@ public static class FlatDrawing
                 new(null, "", box.Width, null, new(box.MinX, box.MaxY), new(box.MaxX, box.MaxY), DimensionPlace.Above, 0, OfZone: true),
                 new(null, "", box.Height, null, new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), DimensionPlace.Right, 0, OfZone: true),
             ],
-            []);
+            []
+        );
     }
 
-    internal static List<PlanePoint> Points(Polygon polygon) => [.. polygon.ExteriorRing.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
+    internal static List<PlanePoint> Points(Polygon polygon) =>
+        [.. polygon.ExteriorRing.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
 
     private static List<PlanePoint> Band(Wall wall, double low, double height, Func<double, double> left, Func<double, double> right) =>
         [.. Ring(wall, low, left(low), right(low)), .. Enumerable.Reverse(Ring(wall, height, left(height), right(height)))];
 
-    private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) => wall.Cone is null
-        ? [wall.Laid(from, v), wall.Laid(to, v)]
-        : [.. Enumerable.Range(0, ArcSteps + 1).Select(i => wall.Laid(from + ((to - from) * i / ArcSteps), v))];
+    private static List<PlanePoint> Ring(Wall wall, double v, double from, double to) =>
+        wall.Cone is null
+            ? [wall.Laid(from, v), wall.Laid(to, v)]
+            : [.. Enumerable.Range(0, ArcSteps + 1).Select(i => wall.Laid(from + ((to - from) * i / ArcSteps), v))];
 }

@@ -33,9 +33,16 @@ internal static class HandleShape
         var height = wall.Height.Value.Millimetres;
         var inset = (Reach - reach) * 0.9 * height;
         var across = reach * height * Math.Sin(degrees * Math.PI / 180);
-        PlanePoint high = Projection.Of(wall, degrees, (Upper * height) - inset), low = Projection.Of(wall, degrees, (Lower * height) + inset);
-        return [.. Enumerable.Range(0, Steps + 1).Select(i => (double)i / Steps).Select(t => high.Towards(low, t) is var p
-            ? new PlanePoint(p.X + (across * Math.Pow(Math.Sin(Math.PI * t), Fullness)), p.Y)
-            : p)];
+        PlanePoint high = Projection.Of(wall, degrees, (Upper * height) - inset),
+            low = Projection.Of(wall, degrees, (Lower * height) + inset);
+        return
+        [
+            .. Enumerable
+                .Range(0, Steps + 1)
+                .Select(i => (double)i / Steps)
+                .Select(t =>
+                    high.Towards(low, t) is var p ? new PlanePoint(p.X + (across * Math.Pow(Math.Sin(Math.PI * t), Fullness)), p.Y) : p
+                ),
+        ];
     }
 }

@@ -25,7 +25,14 @@ internal static class PanelDrawing
             strokes.Add(new(StrokeKind.NominalZone, FlatDrawing.Points(zone.Nominal.Outline), Closed: true));
             foreach (var (ring, i) in Outlines.RingsOf(zone.Cautious.Outline).Select((r, i) => (r, i)))
             {
-                strokes.Add(new(StrokeKind.Zone, [.. ring.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true, i == 0 && zones.Count > 1 ? laid.Spec.Name : null));
+                strokes.Add(
+                    new(
+                        StrokeKind.Zone,
+                        [.. ring.Coordinates.Select(c => new PlanePoint(c.X, c.Y))],
+                        Closed: true,
+                        i == 0 && zones.Count > 1 ? laid.Spec.Name : null
+                    )
+                );
             }
 
             var safe = zone.Cautious.Bounds;
@@ -34,7 +41,19 @@ internal static class PanelDrawing
                 // Lines to the right of the front would cross the back beside it: they stand at its left, within those of the whole.
                 var isBesideBack = faces.Count > 1 && laid.Face == FaceKey.Front;
                 var (side, x) = isBesideBack ? (DimensionPlace.Left, safe.MinX) : (DimensionPlace.Right, safe.MaxX);
-                dimensions.Add(new(null, "", safe.Width, null, new(safe.MinX, safe.MaxY), new(safe.MaxX, safe.MaxY), DimensionPlace.Above, 0, OfZone: true));
+                dimensions.Add(
+                    new(
+                        null,
+                        "",
+                        safe.Width,
+                        null,
+                        new(safe.MinX, safe.MaxY),
+                        new(safe.MaxX, safe.MaxY),
+                        DimensionPlace.Above,
+                        0,
+                        OfZone: true
+                    )
+                );
                 dimensions.Add(new(null, "", safe.Height, null, new(x, safe.MinY), new(x, safe.MaxY), side, 0, OfZone: true));
             }
         }
@@ -42,21 +61,38 @@ internal static class PanelDrawing
         if (sheet.PanelOf(faces[0]) is { } panel)
         {
             var whole = panel.Datums.Box;
-            dimensions.Add(new(
-                null, "", panel.Width.Value.Millimetres, panel.Width.Uncertainty.Millimetres,
-                new(whole.MinX, whole.MaxY), new(whole.MaxX, whole.MaxY), DimensionPlace.Above, 1));
-            dimensions.Add(new(
-                null, "", panel.Height.Value.Millimetres, panel.Height.Uncertainty.Millimetres,
-                new(whole.MinX, whole.MinY), new(whole.MinX, whole.MaxY), DimensionPlace.Left, faces.Count > 1 ? 1 : 0));
+            dimensions.Add(
+                new(
+                    null,
+                    "",
+                    panel.Width.Value.Millimetres,
+                    panel.Width.Uncertainty.Millimetres,
+                    new(whole.MinX, whole.MaxY),
+                    new(whole.MaxX, whole.MaxY),
+                    DimensionPlace.Above,
+                    1
+                )
+            );
+            dimensions.Add(
+                new(
+                    null,
+                    "",
+                    panel.Height.Value.Millimetres,
+                    panel.Height.Uncertainty.Millimetres,
+                    new(whole.MinX, whole.MinY),
+                    new(whole.MinX, whole.MaxY),
+                    DimensionPlace.Left,
+                    faces.Count > 1 ? 1 : 0
+                )
+            );
         }
 
         return new Drawing(box, strokes, dimensions, []);
     }
 
     /// <summary>The faces of the thing itself that zones are on, front first; of a thing without zones its front.</summary>
-    public static IReadOnlyList<FaceKey> FacesOf(SizeSheet sheet, IReadOnlyList<LaidZone> zones) => sheet.Back is null || zones.Count == 0
-        ? [FaceKey.Front]
-        : [.. zones.Select(z => z.Face).Distinct().OrderBy(f => f.Facing)];
+    public static IReadOnlyList<FaceKey> FacesOf(SizeSheet sheet, IReadOnlyList<LaidZone> zones) =>
+        sheet.Back is null || zones.Count == 0 ? [FaceKey.Front] : [.. zones.Select(z => z.Face).Distinct().OrderBy(f => f.Facing)];
 
     /// <summary>
     /// A drawing seen through a window round one zone where the zone is much smaller than the surface, so that artwork on it
@@ -102,23 +138,47 @@ internal static class PanelDrawing
         }
         else
         {
-            strokes.AddRange(Outlines.RingsOf(panel.Nominal).Select((r, i) => new Stroke(i == 0 ? StrokeKind.Edge : StrokeKind.Hole, [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
+            strokes.AddRange(
+                Outlines
+                    .RingsOf(panel.Nominal)
+                    .Select(
+                        (r, i) =>
+                            new Stroke(
+                                i == 0 ? StrokeKind.Edge : StrokeKind.Hole,
+                                [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))],
+                                Closed: true
+                            )
+                    )
+            );
         }
 
         foreach (var place in sheet.Places.Where(p => p.Face == panel.Face))
         {
-            var within = place.IsHole ? place.Area : Outlines.PolygonsOf(Overlay.Intersection(place.Area, panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
+            var within = place.IsHole
+                ? place.Area
+                : Outlines.PolygonsOf(Overlay.Intersection(place.Area, panel.Nominal)).OrderByDescending(p => p.Area).FirstOrDefault();
             if (within is not null)
             {
-                strokes.Add(new(place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear, FlatDrawing.Points(within), Closed: true, place.IsHole ? null : place.Name));
+                strokes.Add(
+                    new(
+                        place.IsHole ? StrokeKind.Hole : StrokeKind.KeptClear,
+                        FlatDrawing.Points(within),
+                        Closed: true,
+                        place.IsHole ? null : place.Name
+                    )
+                );
             }
         }
 
         var box = panel.Datums.Box;
         var beyond = 0.04 * box.Height;
-        strokes.Add(new(
-            StrokeKind.Centre, [new(box.CentreX, box.MinY - beyond), new(box.CentreX, box.MaxY + beyond)],
-            Label: named ? panel.Name : null));
+        strokes.Add(
+            new(
+                StrokeKind.Centre,
+                [new(box.CentreX, box.MinY - beyond), new(box.CentreX, box.MaxY + beyond)],
+                Label: named ? panel.Name : null
+            )
+        );
         return strokes;
     }
 
@@ -160,7 +220,15 @@ internal static class PanelDrawing
             yield return Rectangle(StrokeKind.Edge, box);
             foreach (var reach in new[] { 0.34, 0.28 })
             {
-                yield return new Stroke(StrokeKind.Edge, [.. Enumerable.Range(0, 25).Select(i => Math.PI * i / 24).Select(a => new PlanePoint(middle + ((reach - 0.06) * w * Math.Cos(a)), top + (reach * w * Math.Sin(a))))]);
+                yield return new Stroke(
+                    StrokeKind.Edge,
+                    [
+                        .. Enumerable
+                            .Range(0, 25)
+                            .Select(i => Math.PI * i / 24)
+                            .Select(a => new PlanePoint(middle + ((reach - 0.06) * w * Math.Cos(a)), top + (reach * w * Math.Sin(a)))),
+                    ]
+                );
             }
 
             yield break;
@@ -173,10 +241,25 @@ internal static class PanelDrawing
         var collar = isRead ? top : shoulder - ((shoulder - front) / 3);
         List<PlanePoint> right =
         [
-            .. new PlanePoint[] { new(w / 2, 0), new(w / 2, front - (0.34 * w)), new(0.66 * w, front - (0.44 * w)), new(0.78 * w, front - (0.28 * w)), new(0.47 * w, shoulder - (0.1 * w)), new(0.17 * w, shoulder) },
-            .. Enumerable.Range(1, 8).Select(i => Math.PI / 2 * i / 8).Select(a => new PlanePoint(0.17 * w * Math.Cos(a), shoulder - ((shoulder - collar) * Math.Sin(a)))),
+            .. new PlanePoint[]
+            {
+                new(w / 2, 0),
+                new(w / 2, front - (0.34 * w)),
+                new(0.66 * w, front - (0.44 * w)),
+                new(0.78 * w, front - (0.28 * w)),
+                new(0.47 * w, shoulder - (0.1 * w)),
+                new(0.17 * w, shoulder),
+            },
+            .. Enumerable
+                .Range(1, 8)
+                .Select(i => Math.PI / 2 * i / 8)
+                .Select(a => new PlanePoint(0.17 * w * Math.Cos(a), shoulder - ((shoulder - collar) * Math.Sin(a)))),
         ];
         right = [.. right.Select(p => p with { X = middle + p.X })];
-        yield return new Stroke(StrokeKind.Edge, [.. right, .. Enumerable.Reverse(right).Skip(1).Select(p => new PlanePoint((2 * middle) - p.X, p.Y))], Closed: true);
+        yield return new Stroke(
+            StrokeKind.Edge,
+            [.. right, .. Enumerable.Reverse(right).Skip(1).Select(p => new PlanePoint((2 * middle) - p.X, p.Y))],
+            Closed: true
+        );
     }
 }

@@ -18,9 +18,16 @@ public readonly record struct ProfilePoint(double Radius, double Up, double Alon
 /// <param name="Profile">Base to rim.</param>
 /// <param name="SkinWidth">Once round.</param>
 /// <param name="SkinHeight">Along the wall.</param>
-/// <param name="Handle">The middle line of the handle from where it leaves the rim's end to where it meets the base's: radius and upright height; empty without one. Its place is measured, its shape is a sign.</param>
+/// <param name="Handle">The middle line of the handle from where it leaves the rim's end to where it meets the base's: radius and upright
+/// height; empty without one. Its place is measured, its shape is a sign.</param>
 /// <param name="HandleThick">How thick it is drawn.</param>
-public sealed record RoundObject(IReadOnlyList<ProfilePoint> Profile, double SkinWidth, double SkinHeight, IReadOnlyList<ProfilePoint> Handle, double HandleThick)
+public sealed record RoundObject(
+    IReadOnlyList<ProfilePoint> Profile,
+    double SkinWidth,
+    double SkinHeight,
+    IReadOnlyList<ProfilePoint> Handle,
+    double HandleThick
+)
 {
     private const int ProfileSteps = 48;
     private const int HandleSteps = 24;
@@ -37,7 +44,13 @@ public sealed record RoundObject(IReadOnlyList<ProfilePoint> Profile, double Ski
         ArgumentNullException.ThrowIfNull(wall);
         var height = wall.Height.Value.Millimetres;
         var profile = Enumerable.Range(0, ProfileSteps + 1).Select(i => At(wall, height * i / ProfileSteps)).ToList();
-        return new RoundObject(profile, SkinWidthOf(wall, profile), height, wall.Handle is null ? [] : [.. HandleOf(wall, height)], Thick * height);
+        return new RoundObject(
+            profile,
+            SkinWidthOf(wall, profile),
+            height,
+            wall.Handle is null ? [] : [.. HandleOf(wall, height)],
+            Thick * height
+        );
     }
 
     /// <summary>Ink of a wall's development on the skin; what reaches over its end comes in again at the other.</summary>
@@ -46,17 +59,23 @@ public sealed record RoundObject(IReadOnlyList<ProfilePoint> Profile, double Ski
         ArgumentNullException.ThrowIfNull(wall);
         var height = wall.Height.Value.Millimetres;
         var width = SkinWidthOf(wall, [.. Enumerable.Range(0, ProfileSteps + 1).Select(i => At(wall, height * i / ProfileSteps))]);
-        var laid = Outlines.Mapped(developed, p =>
-        {
-            var (round, v) = wall.OnWall(p);
-            return new PlanePoint((round.Degrees + wall.Turn.Degrees) / 360 * width, v);
-        }, Step);
+        var laid = Outlines.Mapped(
+            developed,
+            p =>
+            {
+                var (round, v) = wall.OnWall(p);
+                return new PlanePoint((round.Degrees + wall.Turn.Degrees) / 360 * width, v);
+            },
+            Step
+        );
         var skin = Outlines.Rectangle(new Box(-width / 2, -height, width / 2, 2 * height));
-        return Outlines.Together([.. new[] { -width, 0, width }.SelectMany(turn => Outlines.PolygonsOf(Outlines.Within(Outlines.Placed(laid, 1, turn, 0), skin)))]);
+        return Outlines.Together([
+            .. new[] { -width, 0, width }.SelectMany(turn => Outlines.PolygonsOf(Outlines.Within(Outlines.Placed(laid, 1, turn, 0), skin))),
+        ]);
     }
 
-    private static double SkinWidthOf(Wall wall, IReadOnlyList<ProfilePoint> profile) => wall.Cone is null && wall.Belly is null
-        ? wall.StraightGirth.Value.Millimetres : 2 * Math.PI * profile.Max(p => p.Radius);
+    private static double SkinWidthOf(Wall wall, IReadOnlyList<ProfilePoint> profile) =>
+        wall.Cone is null && wall.Belly is null ? wall.StraightGirth.Value.Millimetres : 2 * Math.PI * profile.Max(p => p.Radius);
 
     private static ProfilePoint At(Wall wall, double v) =>
         new(wall.AcrossAt(v).Millimetres / 2, wall.Belly?.UprightAt(v) ?? (v * Math.Cos(wall.Cone?.HalfAngle.Radians ?? 0)), v);
@@ -65,7 +84,13 @@ public sealed record RoundObject(IReadOnlyList<ProfilePoint> Profile, double Ski
     {
         var (high, low) = (At(wall, HandleShape.Upper * height), At(wall, HandleShape.Lower * height));
         var reach = (HandleShape.Reach - (Thick / 2)) * height;
-        return Enumerable.Range(0, HandleSteps + 1).Select(i => (double)i / HandleSteps).Select(t => new ProfilePoint(
-            high.Radius + (t * (low.Radius - high.Radius)) + (reach * Math.Pow(Math.Sin(Math.PI * t), HandleShape.Fullness)), high.Up + (t * (low.Up - high.Up)), 0));
+        return Enumerable
+            .Range(0, HandleSteps + 1)
+            .Select(i => (double)i / HandleSteps)
+            .Select(t => new ProfilePoint(
+                high.Radius + (t * (low.Radius - high.Radius)) + (reach * Math.Pow(Math.Sin(Math.PI * t), HandleShape.Fullness)),
+                high.Up + (t * (low.Up - high.Up)),
+                0
+            ));
     }
 }

@@ -34,7 +34,16 @@ public static class SeenDrawing
         var height = wall.Height.Value.Millimetres;
         var strokes = new List<Stroke>
         {
-            new(StrokeKind.Edge, [.. Ring(wall, 0, -90, 90), .. Projection.Profile(wall, 90), .. Ring(wall, height, 90, -90), .. Enumerable.Reverse(Projection.Profile(wall, -90))], Closed: true),
+            new(
+                StrokeKind.Edge,
+                [
+                    .. Ring(wall, 0, -90, 90),
+                    .. Projection.Profile(wall, 90),
+                    .. Ring(wall, height, 90, -90),
+                    .. Enumerable.Reverse(Projection.Profile(wall, -90)),
+                ],
+                Closed: true
+            ),
             new(StrokeKind.Edge, Ring(wall, height, -180, 180), Closed: true),
         };
         var handle = wall.Handle is null ? [] : HandleShape.At(wall, 180 - turn).Select(o => new Stroke(StrokeKind.Edge, o)).ToList();
@@ -48,7 +57,12 @@ public static class SeenDrawing
         // The box is that of a blank with its handle at the side, so that turning does not change the scale.
         var reach = wall.Handle is null ? 0 : HandleShape.Reach * height;
         var across = Projection.Profile(wall, 90).Max(p => p.X);
-        return new Drawing(new Box(-across - reach, Projection.Of(wall, 0, 0).Y, across + reach, Projection.Of(wall, 180, height).Y), strokes, [], []);
+        return new Drawing(
+            new Box(-across - reach, Projection.Of(wall, 0, 0).Y, across + reach, Projection.Of(wall, 180, height).Y),
+            strokes,
+            [],
+            []
+        );
     }
 
     /// <summary>The part of a developed area that faces the reader, projected.</summary>
@@ -82,7 +96,8 @@ public static class SeenDrawing
 
     private static Polygon Mapped(Polygon polygon, Func<PlanePoint, PlanePoint> map)
     {
-        LinearRing Ring(LineString ring) => Outlines.Factory.CreateLinearRing([.. ring.Coordinates.Select(c => map(new(c.X, c.Y)).ToCoordinate())]);
+        LinearRing Ring(LineString ring) =>
+            Outlines.Factory.CreateLinearRing([.. ring.Coordinates.Select(c => map(new(c.X, c.Y)).ToCoordinate())]);
         return Outlines.Factory.CreatePolygon(Ring(polygon.ExteriorRing), [.. polygon.InteriorRings.Select(Ring)]);
     }
 

@@ -24,7 +24,9 @@ public static class StandingDrawing
             : OfPanel(blank, shown, letters);
     }
 
-    /// <summary>The back of a size of a cloth thing, with the places to measure there; null for what has none, or where too little was read.</summary>
+    /// <summary>
+    /// The back of a size of a cloth thing, with the places to measure there; null for what has none, or where too little was read.
+    /// </summary>
     public static Drawing? Behind(BlankSheet sheet, string size = "")
     {
         ArgumentNullException.ThrowIfNull(sheet);
@@ -38,12 +40,19 @@ public static class StandingDrawing
         var strokes = PanelDrawing.Strokes(shown, [FaceKey.Back]);
         strokes.AddRange(Zones(shown, FaceKey.Back));
         var box = back.Datums.Box;
-        var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.Width, new(box.MinX, box.MinY), new(box.MaxX, box.MinY), DimensionPlace.Below) };
+        var dimensions = new List<DimensionLine>
+        {
+            letters.Line(DimensionKind.Width, new(box.MinX, box.MinY), new(box.MaxX, box.MinY), DimensionPlace.Below),
+        };
         var callouts = new List<Callout>();
         if (back.Garment == GarmentKind.Shirt)
         {
             dimensions.Add(letters.Line(DimensionKind.BackCollarToHem, new(box.MinX, 0), new(box.MinX, box.MaxY), DimensionPlace.Left));
-            callouts.AddRange(back.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder) ? [letters.Call(DimensionKind.ShoulderToCollar, "shoulder", new(box.CentreX + (0.17 * box.Width), shoulder))] : []);
+            callouts.AddRange(
+                back.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder)
+                    ? [letters.Call(DimensionKind.ShoulderToCollar, "shoulder", new(box.CentreX + (0.17 * box.Width), shoulder))]
+                    : []
+            );
         }
 
         return new Drawing(PanelDrawing.BoxOf(strokes), strokes, dimensions, callouts);
@@ -69,9 +78,14 @@ public static class StandingDrawing
         return new Drawing(PanelDrawing.BoxOf(strokes), strokes, FlatLines(face.Outline.Kind, box, letters), callouts);
     }
 
-    private static IEnumerable<Stroke> Zones(SizeSheet sheet, FaceKey face) => sheet.Zones
-        .Where(z => z is { Zone: not null, Panel: not null } && z.Face == face)
-        .SelectMany(z => Outlines.RingsOf(z.Zone!.Cautious.Outline).Select(r => new Stroke(StrokeKind.Zone, [.. r.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true)));
+    private static IEnumerable<Stroke> Zones(SizeSheet sheet, FaceKey face) =>
+        sheet
+            .Zones.Where(z => z is { Zone: not null, Panel: not null } && z.Face == face)
+            .SelectMany(z =>
+                Outlines
+                    .RingsOf(z.Zone!.Cautious.Outline)
+                    .Select(r => new Stroke(StrokeKind.Zone, [.. r.Coordinates.Select(c => new PlanePoint(c.X, c.Y))], Closed: true))
+            );
 
     private static Drawing OfWall(Blank blank, SizeSheet sheet, Letters letters)
     {
@@ -94,8 +108,11 @@ public static class StandingDrawing
         foreach (var laid in sheet.Zones.Where(z => z is { Zone: not null, Wall: not null }))
         {
             // What of the zone faces the reader, as its own edges lie on the wall.
-            strokes.AddRange(Outlines.PolygonsOf(SeenDrawing.Seen(laid.Wall! with { Belly = wall.Belly }, laid.Zone!.Cautious.Outline, 0))
-                .Select(p => new Stroke(StrokeKind.Zone, FlatDrawing.Points(p), Closed: true)));
+            strokes.AddRange(
+                Outlines
+                    .PolygonsOf(SeenDrawing.Seen(laid.Wall! with { Belly = wall.Belly }, laid.Zone!.Cautious.Outline, 0))
+                    .Select(p => new Stroke(StrokeKind.Zone, FlatDrawing.Points(p), Closed: true))
+            );
         }
 
         var (dimensions, callouts) = blank.Surface switch
@@ -119,8 +136,18 @@ public static class StandingDrawing
             letters.Line(DimensionKind.Height, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, height), DimensionPlace.Left),
         };
         var callouts = new List<Callout> { letters.Call(DimensionKind.Girth, "girth", Projection.Of(wall, 62, ring)) };
-        callouts.AddRange(letters.Is(DimensionKind.HalfGirth) is null ? [] : [letters.Call(DimensionKind.HalfGirth, "half round", Projection.Of(wall, 80, 0.4 * height))]);
-        callouts.Add(letters.Call(DimensionKind.Handle, "handle", hasHandle ? HandleShape.At(wall, 90).First()[^1] : Projection.Of(wall, 85, 0.2 * height)));
+        callouts.AddRange(
+            letters.Is(DimensionKind.HalfGirth) is null
+                ? []
+                : [letters.Call(DimensionKind.HalfGirth, "half round", Projection.Of(wall, 80, 0.4 * height))]
+        );
+        callouts.Add(
+            letters.Call(
+                DimensionKind.Handle,
+                "handle",
+                hasHandle ? HandleShape.At(wall, 90).First()[^1] : Projection.Of(wall, 85, 0.2 * height)
+            )
+        );
         return (dimensions, callouts);
     }
 
@@ -134,7 +161,10 @@ public static class StandingDrawing
             strokes.Add(new(StrokeKind.GirthMark, Ring(wall, v, -90, 90)));
         }
 
-        var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.WallBetween, Projection.Of(wall, -90, lower), Projection.Of(wall, -90, upper), DimensionPlace.Along) };
+        var dimensions = new List<DimensionLine>
+        {
+            letters.Line(DimensionKind.WallBetween, Projection.Of(wall, -90, lower), Projection.Of(wall, -90, upper), DimensionPlace.Along),
+        };
         AddWhenRead(DimensionKind.UprightBetween, Projection.Of(wall, 90, lower), Projection.Of(wall, 90, upper), DimensionPlace.Right);
         AddWhenRead(DimensionKind.AcrossUpper, Projection.Of(wall, -90, upper), Projection.Of(wall, 90, upper), DimensionPlace.Above);
         AddWhenRead(DimensionKind.AcrossLower, Projection.Of(wall, -90, lower), Projection.Of(wall, 90, lower), DimensionPlace.Below);
@@ -145,7 +175,11 @@ public static class StandingDrawing
             letters.Call(DimensionKind.GirthUpper, "girth", Projection.Of(wall, 62, upper)),
             letters.Call(DimensionKind.GirthLower, "girth", Projection.Of(wall, 62, lower)),
         };
-        callouts.AddRange(letters.Is(DimensionKind.Handle) is null ? [] : [letters.Call(DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]);
+        callouts.AddRange(
+            letters.Is(DimensionKind.Handle) is null
+                ? []
+                : [letters.Call(DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]
+        );
         return (dimensions, callouts);
 
         void AddWhenRead(DimensionKind kind, PlanePoint from, PlanePoint to, DimensionPlace place)
@@ -157,28 +191,50 @@ public static class StandingDrawing
         }
     }
 
-    private static (List<DimensionLine>, List<Callout>) Bellied(Wall wall, BelliedWall? measured, int girths, Letters letters, List<Stroke> strokes)
+    private static (List<DimensionLine>, List<Callout>) Bellied(
+        Wall wall,
+        BelliedWall? measured,
+        int girths,
+        Letters letters,
+        List<Stroke> strokes
+    )
     {
         var height = wall.Height.Value.Millimetres;
         var callouts = new List<Callout>();
-        var dimensions = new List<DimensionLine> { letters.Line(DimensionKind.Height, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, height), DimensionPlace.Left) };
+        var dimensions = new List<DimensionLine>
+        {
+            letters.Line(DimensionKind.Height, Projection.Of(wall, -90, 0), Projection.Of(wall, -90, height), DimensionPlace.Left),
+        };
         for (var i = 1; i <= Math.Clamp(girths, 3, DimensionRows.MostGirths); i++)
         {
             var nth = DimensionRows.Nth(i);
             var v = letters.Is(DimensionKind.UpTo, nth)?.Value.Millimetres ?? height * (i - 0.5) / girths;
-            if (v > height || (measured is not null && letters.Is(DimensionKind.GirthAt, nth) is null && letters.Is(DimensionKind.AcrossAt, nth) is null))
+            if (
+                v > height
+                || (
+                    measured is not null
+                    && letters.Is(DimensionKind.GirthAt, nth) is null
+                    && letters.Is(DimensionKind.AcrossAt, nth) is null
+                )
+            )
             {
                 continue;
             }
 
             strokes.Add(new(StrokeKind.GirthMark, Ring(wall, v, -90, 90)));
             // A ring that was only read across is called by that.
-            callouts.Add(letters.Is(DimensionKind.GirthAt, nth) is null && letters.Is(DimensionKind.AcrossAt, nth) is not null
-                ? letters.Call(DimensionKind.AcrossAt, $"across {nth}", Projection.Of(wall, 62, v), nth)
-                : letters.Call(DimensionKind.GirthAt, $"girth {nth}", Projection.Of(wall, 62, v), nth));
+            callouts.Add(
+                letters.Is(DimensionKind.GirthAt, nth) is null && letters.Is(DimensionKind.AcrossAt, nth) is not null
+                    ? letters.Call(DimensionKind.AcrossAt, $"across {nth}", Projection.Of(wall, 62, v), nth)
+                    : letters.Call(DimensionKind.GirthAt, $"girth {nth}", Projection.Of(wall, 62, v), nth)
+            );
         }
 
-        callouts.AddRange(letters.Is(DimensionKind.Handle) is null ? [] : [letters.Call(DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]);
+        callouts.AddRange(
+            letters.Is(DimensionKind.Handle) is null
+                ? []
+                : [letters.Call(DimensionKind.Handle, "handle", HandleShape.At(wall, 90).First()[^1])]
+        );
         return (dimensions, callouts);
     }
 
@@ -192,8 +248,10 @@ public static class StandingDrawing
         var box = drawn.Panel!.Datums.Box;
         var (dimensions, callouts) = blank.Surface switch
         {
-            SurfaceKind.Flat =>
-                (FlatLines(blank.Outline.Kind, box, letters), FlatCallouts(blank.Outline.Kind, box, letters, isThick: true)),
+            SurfaceKind.Flat => (
+                FlatLines(blank.Outline.Kind, box, letters),
+                FlatCallouts(blank.Outline.Kind, box, letters, isThick: true)
+            ),
             SurfaceKind.Garment => GarmentLines(drawn.Panel!, letters, strokes),
             _ => FrameLines(drawn.Mats!, letters),
         };
@@ -202,7 +260,12 @@ public static class StandingDrawing
 
     private static List<DimensionLine> FlatLines(OutlineKind kind, Box box, Letters letters)
     {
-        var across = kind switch { OutlineKind.Circle => DimensionKind.Across, OutlineKind.Polygon => DimensionKind.AcrossFlats, _ => DimensionKind.Width };
+        var across = kind switch
+        {
+            OutlineKind.Circle => DimensionKind.Across,
+            OutlineKind.Polygon => DimensionKind.AcrossFlats,
+            _ => DimensionKind.Width,
+        };
         var lines = new List<DimensionLine>();
         if (kind == OutlineKind.Polygon)
         {
@@ -224,12 +287,16 @@ public static class StandingDrawing
         var callouts = new List<Callout>();
         if (kind == OutlineKind.Rounded)
         {
-            callouts.Add(letters.Call(DimensionKind.CornerRadius, "radius", new(box.MaxX - (0.02 * box.Width), box.MaxY - (0.02 * box.Width))));
+            callouts.Add(
+                letters.Call(DimensionKind.CornerRadius, "radius", new(box.MaxX - (0.02 * box.Width), box.MaxY - (0.02 * box.Width)))
+            );
         }
 
         if (kind == OutlineKind.Circle)
         {
-            callouts.Add(letters.Call(DimensionKind.Girth, "round", new(box.CentreX + (0.35 * box.Width), box.CentreY + (0.35 * box.Width))));
+            callouts.Add(
+                letters.Call(DimensionKind.Girth, "round", new(box.CentreX + (0.35 * box.Width), box.CentreY + (0.35 * box.Width)))
+            );
         }
 
         callouts.AddRange(isThick ? [letters.Call(DimensionKind.Thickness, "thick", new(box.MaxX, box.MinY + (0.1 * box.Height)))] : []);
@@ -264,19 +331,31 @@ public static class StandingDrawing
     private static (List<DimensionLine>, List<Callout>) FrameLines(FrameMats mats, Letters letters)
     {
         var sight = mats.Visible.Datums.Box;
-        double dx = (mats.Rebate.Width - mats.Sight.Width).Millimetres / 2, dy = (mats.Rebate.Height - mats.Sight.Height).Millimetres / 2;
+        double dx = (mats.Rebate.Width - mats.Sight.Width).Millimetres / 2,
+            dy = (mats.Rebate.Height - mats.Sight.Height).Millimetres / 2;
         var rebate = new Box(sight.MinX - dx, sight.MinY - dy, sight.MaxX + dx, sight.MaxY + dy);
         List<DimensionLine> dimensions =
         [
             letters.Line(DimensionKind.RebateWidth, new(rebate.MinX, rebate.MaxY), new(rebate.MaxX, rebate.MaxY), DimensionPlace.Above),
-            letters.Line(DimensionKind.RebateHeight, new(rebate.MinX, rebate.MinY), new(rebate.MinX, rebate.MaxY), DimensionPlace.Left) with { Level = 1 },
+            letters.Line(DimensionKind.RebateHeight, new(rebate.MinX, rebate.MinY), new(rebate.MinX, rebate.MaxY), DimensionPlace.Left) with
+            {
+                Level = 1,
+            },
             letters.Line(DimensionKind.SightWidth, new(sight.MinX, sight.MinY), new(sight.MaxX, sight.MinY), DimensionPlace.Below),
             letters.Line(DimensionKind.SightHeight, new(sight.MinX, sight.MinY), new(sight.MinX, sight.MaxY), DimensionPlace.Left),
         ];
         var lowest = mats.Openings.Count > 0 ? mats.Openings[^1] : sight;
         List<Callout> callouts = [];
-        callouts.AddRange(letters.Is(DimensionKind.PaneWidth) is null ? [] : [letters.Call(DimensionKind.PaneWidth, "pane across", new(rebate.MaxX, rebate.MaxY))]);
-        callouts.AddRange(letters.Is(DimensionKind.PrintWidth) is null ? [] : [letters.Call(DimensionKind.PrintWidth, "print across", new(lowest.MaxX, lowest.CentreY))]);
+        callouts.AddRange(
+            letters.Is(DimensionKind.PaneWidth) is null
+                ? []
+                : [letters.Call(DimensionKind.PaneWidth, "pane across", new(rebate.MaxX, rebate.MaxY))]
+        );
+        callouts.AddRange(
+            letters.Is(DimensionKind.PrintWidth) is null
+                ? []
+                : [letters.Call(DimensionKind.PrintWidth, "print across", new(lowest.MaxX, lowest.CentreY))]
+        );
         return (dimensions, callouts);
     }
 

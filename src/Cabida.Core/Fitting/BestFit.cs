@@ -34,24 +34,48 @@ public static class BestFit
         if (rules.Turning == Turning.Range && rules.TurnRange > 0)
         {
             var upright = OneTurn(ink, allScales, zone, rules, 0, ScaleSearch.Least);
-            var turned = rules.Placing == Placing.Free && !zone.IsConvex ? TurnedFit.Find(ink, zone, rules.TurnRange, upright) : OverAngles(ink, allScales, zone, rules, upright);
+            var turned =
+                rules.Placing == Placing.Free && !zone.IsConvex
+                    ? TurnedFit.Find(ink, zone, rules.TurnRange, upright)
+                    : OverAngles(ink, allScales, zone, rules, upright);
             return turned is not null && (upright is null || turned.Scale >= upright.Scale * WorthTurning) ? turned : upright;
         }
 
         FitPlace? best = null;
         foreach (var angle in rules.Angles)
         {
-            best = OneTurn(ink, allScales, zone, rules, angle, best is null ? ScaleSearch.Least : best.Scale * (best.Turn == 0 ? WorthTurning : 1 + 1e-6)) ?? best;
+            best = OneTurn(
+                ink,
+                allScales,
+                zone,
+                rules,
+                angle,
+                best is null ? ScaleSearch.Least : best.Scale * (best.Turn == 0 ? WorthTurning : 1 + 1e-6)
+            ) ?? best;
         }
 
         return best;
     }
 
-    /// <summary>The largest scale at just a place: a little below, or above, what a search found for ink that was nearly the same.</summary>
+    /// <summary>
+    /// The largest scale at just a place: a little below, or above, what a search found for ink that was nearly the same.
+    /// </summary>
     private static FitPlace? Exact(IScaledInk ink, ZoneShape zone, FitPlace near)
     {
         var allowed = Overlay.Covering(zone.Outline);
-        return ScaleSearch.Downwards(near.Scale * (1 + Nearly), near.Scale * (1 - (20 * Nearly)), s => allowed(Outlines.Moved(ink.InkAt(s), near.Motion)), ExactTo) is { } scale ? near with { Scale = scale } : null;
+        return
+            ScaleSearch.Downwards(
+                near.Scale * (1 + Nearly),
+                near.Scale * (1 - (20 * Nearly)),
+                s => allowed(Outlines.Moved(ink.InkAt(s), near.Motion)),
+                ExactTo
+            )
+                is { } scale
+            ? near with
+            {
+                Scale = scale,
+            }
+            : null;
     }
 
     /// <summary>How much sizes may differ by how curves are flattened, as a share.</summary>
@@ -60,7 +84,8 @@ public static class BestFit
     private const double ExactTo = 1e-5;
 
     /// <summary>
-    /// The best turn where each turn has one best place: about a fixed one, or in a convex zone. A long thin thing fits a narrow way at a narrow range of turns only, so angles are
+    /// The best turn where each turn has one best place: about a fixed one, or in a convex zone. A long thin thing fits a narrow way at a
+    /// narrow range of turns only, so angles are
     /// looked at as finely as it is thin, whatever the range; every top among them that could be the highest is climbed.
     /// </summary>
     private static FitPlace? OverAngles(IScaledInk ink, bool allScales, ZoneShape zone, FitRules rules, FitPlace? upright)
@@ -90,7 +115,11 @@ public static class BestFit
             {
                 foreach (var angle in new[] { top.Turn - step, top.Turn + step })
                 {
-                    top = Math.Abs(angle) <= rules.TurnRange && OneTurn(ink, allScales, zone, rules, angle, top.Scale * (1 + 1e-6)) is { } higher ? higher : top;
+                    top =
+                        Math.Abs(angle) <= rules.TurnRange
+                        && OneTurn(ink, allScales, zone, rules, angle, top.Scale * (1 + 1e-6)) is { } higher
+                            ? higher
+                            : top;
                 }
             }
 
@@ -98,7 +127,9 @@ public static class BestFit
         }
     }
 
-    /// <summary>Where ink of a given scale stands: as near to upright and to its datum as it fits; on its datum and upright where it fits nowhere.</summary>
+    /// <summary>
+    /// Where ink of a given scale stands: as near to upright and to its datum as it fits; on its datum and upright where it fits nowhere.
+    /// </summary>
     public static FitPlace PlaceAt(IScaledInk ink, double scale, ZoneShape zone, FitRules rules)
     {
         ArgumentNullException.ThrowIfNull(zone);

@@ -18,7 +18,10 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     /// <summary>Closing up and making smaller go in steps of a tenth of a hundredth.</summary>
     private const double StepsPerPercent = 10;
 
-    /// <summary>The sides that the piece is short of at the size of its set, before anything is conceded; where none is told, those it is centred between.</summary>
+    /// <summary>
+    /// The sides that the piece is short of at the size of its set, before anything is conceded; where none is told, those it is centred
+    /// between.
+    /// </summary>
     private readonly Once<ShortSides> shortSides = new(() =>
     {
         var set = setting.Set(setting.Own);
@@ -76,15 +79,25 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
         return null;
     }
 
-    private int MostSteps(Concession c) => c.Kind switch
-    {
-        ConcessionKind.CloseUp => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostCloseUp) * StepsPerPercent),
-        ConcessionKind.Margin => ground.Margins.Most(shortSides.Value, Least(c)),
-        ConcessionKind.TwoLines => setting.Name is { } name && PieceVariant.CanBreak(name) && setting.Own.Lines is null && PieceVariant.Breaks(setting.Words).Any() ? 1 : 0,
-        ConcessionKind.Face => setting.Own.TypefaceId.Length == 0 && ground.Faces.Find(c.TypefaceId) is not null && c.TypefaceId != setting.Name?.TypefaceId ? 1 : 0,
-        ConcessionKind.Smaller => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostSmaller) * StepsPerPercent),
-        _ => throw new ArgumentOutOfRangeException(nameof(c)),
-    };
+    private int MostSteps(Concession c) =>
+        c.Kind switch
+        {
+            ConcessionKind.CloseUp => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostCloseUp) * StepsPerPercent),
+            ConcessionKind.Margin => ground.Margins.Most(shortSides.Value, Least(c)),
+            ConcessionKind.TwoLines => setting.Name is { } name
+            && PieceVariant.CanBreak(name)
+            && setting.Own.Lines is null
+            && PieceVariant.Breaks(setting.Words).Any()
+                ? 1
+                : 0,
+            ConcessionKind.Face => setting.Own.TypefaceId.Length == 0
+            && ground.Faces.Find(c.TypefaceId) is not null
+            && c.TypefaceId != setting.Name?.TypefaceId
+                ? 1
+                : 0,
+            ConcessionKind.Smaller => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostSmaller) * StepsPerPercent),
+            _ => throw new ArgumentOutOfRangeException(nameof(c)),
+        };
 
     private static double Least(Concession c) => c.LeastMargin.OrZero(LengthRange.Margin).Millimetres;
 
@@ -130,7 +143,10 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
         }
 
         var set = breaks ? BestBreak(variant, zone) : setting.Set(variant, zone);
-        if (setting.WantedScale(set, smaller) is not { } scale || (variant.TypefaceId != setting.Own.TypefaceId && set.Composition.Lacking.Any()))
+        if (
+            setting.WantedScale(set, smaller) is not { } scale
+            || (variant.TypefaceId != setting.Own.TypefaceId && set.Composition.Lacking.Any())
+        )
         {
             return null;
         }
@@ -140,16 +156,25 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     }
 
     /// <summary>The best place for a line break is the one that leaves the narrowest piece.</summary>
-    private Setting BestBreak(PieceVariant variant, Blanks.Zone zone) => PieceVariant.Breaks(setting.Words)
-        .Select(lines => setting.Set(variant with { Lines = lines }, zone))
-        .MinBy(s => s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.StartsWith($"{name.Id}~", StringComparison.Ordinal)).Max(l => l.Value.BoxAt(1)?.Width ?? 0))!;
+    private Setting BestBreak(PieceVariant variant, Blanks.Zone zone) =>
+        PieceVariant
+            .Breaks(setting.Words)
+            .Select(lines => setting.Set(variant with { Lines = lines }, zone))
+            .MinBy(s =>
+                s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.StartsWith($"{name.Id}~", StringComparison.Ordinal))
+                    .Max(l => l.Value.BoxAt(1)?.Width ?? 0)
+            )!;
 
-    private Phrase Say(Step step, Result result) => step.Concession.Kind switch
-    {
-        ConcessionKind.CloseUp => Phrase.Say($"closed up {step.Steps / StepsPerPercent:0.0} %"),
-        ConcessionKind.Margin => MarginSteps.Say(shortSides.Value, ground.Margins.At(shortSides.Value, step.Steps, Least(step.Concession))),
-        ConcessionKind.TwoLines => Phrase.Say($"two lines"),
-        ConcessionKind.Face => Phrase.Say($"{ground.Faces.Find(step.Concession.TypefaceId)?.Info.Name ?? ""}"),
-        _ => Phrase.Say($"{100 * result.Smaller:0.0} % smaller"),
-    };
+    private Phrase Say(Step step, Result result) =>
+        step.Concession.Kind switch
+        {
+            ConcessionKind.CloseUp => Phrase.Say($"closed up {step.Steps / StepsPerPercent:0.0} %"),
+            ConcessionKind.Margin => MarginSteps.Say(
+                shortSides.Value,
+                ground.Margins.At(shortSides.Value, step.Steps, Least(step.Concession))
+            ),
+            ConcessionKind.TwoLines => Phrase.Say($"two lines"),
+            ConcessionKind.Face => Phrase.Say($"{ground.Faces.Find(step.Concession.TypefaceId)?.Info.Name ?? ""}"),
+            _ => Phrase.Say($"{100 * result.Smaller:0.0} % smaller"),
+        };
 }

@@ -24,12 +24,13 @@ public sealed record FitRules(Placing Placing, Turning Turning, double TurnRange
     public static FitRules OnDatum { get; } = new(Placing.Anchored, Turning.Upright, 0, default);
 
     /// <summary>The angles that are tried, those nearest to upright first; artwork is never turned upside down.</summary>
-    internal IReadOnlyList<double> Angles => Turning switch
-    {
-        Turning.QuarterTurn => [0, 90, -90],
-        Turning.Range when TurnRange > 0 => [.. Steps(TurnRange)],
-        _ => [0],
-    };
+    internal IReadOnlyList<double> Angles =>
+        Turning switch
+        {
+            Turning.QuarterTurn => [0, 90, -90],
+            Turning.Range when TurnRange > 0 => [.. Steps(TurnRange)],
+            _ => [0],
+        };
 
     /// <summary>The angles of a range at which a piece of a given size is placed lie so far apart, in degrees.</summary>
     private const double PlacingStep = 2.5;
@@ -37,9 +38,13 @@ public sealed record FitRules(Placing Placing, Turning Turning, double TurnRange
     private const double WidestStep = 1;
     private const double FinestStep = 0.2;
 
-    /// <summary>How finely angles are looked at for ink: a quarter of the turn by which a thing so long moves out of a way so narrow.</summary>
-    internal static double StepFor(Motifs.IScaledInk ink) => ink.BoxAt(1) is { Width: > 0, Height: > 0 } b
-        ? Math.Clamp(Math.Atan2(Math.Min(b.Width, b.Height), Math.Max(b.Width, b.Height)) * 180 / Math.PI / 4, FinestStep, WidestStep) : WidestStep;
+    /// <summary>
+    /// How finely angles are looked at for ink: a quarter of the turn by which a thing so long moves out of a way so narrow.
+    /// </summary>
+    internal static double StepFor(Motifs.IScaledInk ink) =>
+        ink.BoxAt(1) is { Width: > 0, Height: > 0 } b
+            ? Math.Clamp(Math.Atan2(Math.Min(b.Width, b.Height), Math.Max(b.Width, b.Height)) * 180 / Math.PI / 4, FinestStep, WidestStep)
+            : WidestStep;
 
     private static IEnumerable<double> Steps(double range)
     {

@@ -20,7 +20,8 @@ internal static class FreeFit
     public static (double Scale, PlanePoint At)? Find(IScaledInk ink, bool allScales, ZoneShape zone, double above = ScaleSearch.Least)
     {
         var room = zone.Bounds;
-        bool BoxFits(double s) => ink.BoxAt(s) is { } b && b.Width <= room.Width + Tolerances.Fit && b.Height <= room.Height + Tolerances.Fit;
+        bool BoxFits(double s) =>
+            ink.BoxAt(s) is { } b && b.Width <= room.Width + Tolerances.Fit && b.Height <= room.Height + Tolerances.Fit;
         if (ink.BoxAt(1) is not { } one || !BoxFits(above))
         {
             return null;
@@ -38,7 +39,10 @@ internal static class FreeFit
     {
         bool Fits(double s) => InnerFit.Of(zone, ink.InkAt(s)).Count > 0;
         // Whatever fits a convex zone fits it smaller as well, when all of it scales.
-        var scale = !allScales ? ScaleSearch.Downwards(bound, above, Fits) : Fits(above) ? ScaleSearch.Bisect(above, bound, Fits) : null;
+        var scale =
+            !allScales ? ScaleSearch.Downwards(bound, above, Fits)
+            : Fits(above) ? ScaleSearch.Bisect(above, bound, Fits)
+            : null;
         return scale is { } s && InnerFit.Nearest(zone, ink.InkAt(s), zone.Datum) is { } at ? (s, at) : null;
     }
 
@@ -46,14 +50,25 @@ internal static class FreeFit
     {
         var places = FreePlaces.In(zone);
         (double Scale, PlanePoint At)? best = null;
-        for (var top = bound; top >= Math.Max(above, best?.Scale ?? 0);)
+        for (var top = bound; top >= Math.Max(above, best?.Scale ?? 0); )
         {
-            if (ScaleSearch.Downwards(top, Math.Max(above, best?.Scale ?? 0), s => places.Any(ink.InkAt(s), places.Finest) is not null, Coarse) is not { } near)
+            if (
+                ScaleSearch.Downwards(
+                    top,
+                    Math.Max(above, best?.Scale ?? 0),
+                    s => places.Any(ink.InkAt(s), places.Finest) is not null,
+                    Coarse
+                )
+                is not { } near
+            )
             {
                 break;
             }
 
-            if (Refined(ink, zone, places, near, places.Any(ink.InkAt(near), places.Finest)!.Value) is { } found && found.Scale >= Math.Max(above, best?.Scale ?? 0))
+            if (
+                Refined(ink, zone, places, near, places.Any(ink.InkAt(near), places.Finest)!.Value) is { } found
+                && found.Scale >= Math.Max(above, best?.Scale ?? 0)
+            )
             {
                 best = found;
                 if (found.Scale >= near * (1 - (2 * Coarse)))
@@ -74,24 +89,34 @@ internal static class FreeFit
 
     private static Box AroundOf(PlanePoint at, double far) => new(at.X - far, at.Y - far, at.X + far, at.Y + far);
 
-    /// <summary>The fit about a place that fits but for the slack: places near it are searched finely, and the scale is then exact for the place.</summary>
+    /// <summary>
+    /// The fit about a place that fits but for the slack: places near it are searched finely, and the scale is then exact for the place.
+    /// </summary>
     private static (double Scale, PlanePoint At)? Refined(IScaledInk ink, ZoneShape zone, FreePlaces places, double scale, PlanePoint at)
     {
         var slack = places.Finest / Finer;
         var lower = scale * (1 - (4 * Coarse));
         // Where ink sits in a wedge a little less size moves its place a long way.
-        var (best, around) = Windows.Select(w => AroundOf(at, w * places.Finest)).Select(a => (Place: places.Any(ink.InkAt(lower), slack, a), a)).FirstOrDefault(f => f.Place is not null);
+        var (best, around) = Windows
+            .Select(w => AroundOf(at, w * places.Finest))
+            .Select(a => (Place: places.Any(ink.InkAt(lower), slack, a), a))
+            .FirstOrDefault(f => f.Place is not null);
         if (best is null)
         {
             return null;
         }
 
-        ScaleSearch.Bisect(lower, scale * (1 + (2 * Coarse)), s =>
-        {
-            var place = places.Any(ink.InkAt(s), slack, around);
-            best = place ?? best;
-            return place is not null;
-        }, precision: 1e-4);
+        ScaleSearch.Bisect(
+            lower,
+            scale * (1 + (2 * Coarse)),
+            s =>
+            {
+                var place = places.Any(ink.InkAt(s), slack, around);
+                best = place ?? best;
+                return place is not null;
+            },
+            precision: 1e-4
+        );
         var allowed = Overlay.Covering(zone.Outline);
         bool Covers(double s) => allowed(Outlines.Placed(ink.InkAt(s), 1, best.Value.X, best.Value.Y));
         return ScaleSearch.Downwards(scale * (1 + (2 * Coarse)), lower * 0.98, Covers, 1e-6) is { } exact ? (exact, best.Value) : null;

@@ -66,8 +66,8 @@ internal sealed class FreePlaces
     /// <param name="ink">The ink about its origin.</param>
     /// <param name="slack">By how much it may stand outside, in millimetres.</param>
     /// <param name="around">Places to look at; null for all.</param>
-    public PlanePoint? Any(Area ink, double slack, Box? around = null) => Whole(ink) is not { } all ? null
-        : Search(ink, around is not { } a ? all : Common(all, a), slack, slack, null, _ => true)?.At;
+    public PlanePoint? Any(Area ink, double slack, Box? around = null) =>
+        Whole(ink) is not { } all ? null : Search(ink, around is not { } a ? all : Common(all, a), slack, slack, null, _ => true)?.At;
 
     /// <summary>A place and a turn at which ink stands outside by no more than a slack; null when there is none.</summary>
     /// <param name="ink">The ink about its origin.</param>
@@ -86,16 +86,32 @@ internal sealed class FreePlaces
         return (t, limit) => Exact(t, sampled, limit);
     }
 
-    private static Box? Common(Box a, Box b) => new Box(Math.Max(a.MinX, b.MinX), Math.Max(a.MinY, b.MinY), Math.Min(a.MaxX, b.MaxX), Math.Min(a.MaxY, b.MaxY)) is var c && c.Width >= 0 && c.Height >= 0 ? c : null;
+    private static Box? Common(Box a, Box b) =>
+        new Box(Math.Max(a.MinX, b.MinX), Math.Max(a.MinY, b.MinY), Math.Min(a.MaxX, b.MaxX), Math.Min(a.MaxY, b.MaxY)) is var c
+        && c.Width >= 0
+        && c.Height >= 0
+            ? c
+            : null;
 
     /// <summary>The places at which the ink's box lies inside the zone's.</summary>
-    private Box? Whole(Area ink) => Box.Of(ink) is { } b && b.Width <= zone.Bounds.Width + Tolerances.Fit && b.Height <= zone.Bounds.Height + Tolerances.Fit
-        ? Upright(new Box(zone.Bounds.MinX - b.MinX, zone.Bounds.MinY - b.MinY, zone.Bounds.MaxX - b.MaxX, zone.Bounds.MaxY - b.MaxY)) : null;
+    private Box? Whole(Area ink) =>
+        Box.Of(ink) is { } b && b.Width <= zone.Bounds.Width + Tolerances.Fit && b.Height <= zone.Bounds.Height + Tolerances.Fit
+            ? Upright(new Box(zone.Bounds.MinX - b.MinX, zone.Bounds.MinY - b.MinY, zone.Bounds.MaxX - b.MaxX, zone.Bounds.MaxY - b.MaxY))
+            : null;
 
-    private static Box Upright(Box b) => new(Math.Min(b.MinX, b.MaxX), Math.Min(b.MinY, b.MaxY), Math.Max(b.MinX, b.MaxX), Math.Max(b.MinY, b.MaxY));
+    private static Box Upright(Box b) =>
+        new(Math.Min(b.MinX, b.MaxX), Math.Min(b.MinY, b.MaxY), Math.Max(b.MinX, b.MaxX), Math.Max(b.MinY, b.MaxY));
 
     /// <summary>The first place that is found; with a point to be near to, the nearest.</summary>
-    private TurnedPlace? Search(Area ink, Box? places, double slack, double finest, PlanePoint? near, Func<TurnedPlace, bool> accept, Turns turns = default)
+    private TurnedPlace? Search(
+        Area ink,
+        Box? places,
+        double slack,
+        double finest,
+        PlanePoint? near,
+        Func<TurnedPlace, bool> accept,
+        Turns turns = default
+    )
     {
         if (places is not { } box)
         {
@@ -107,12 +123,21 @@ internal sealed class FreePlaces
         var cells = new PriorityQueue<Cell, double>();
         Add(new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * sampled.Radius));
         (TurnedPlace At, double Far)? best = null;
-        for (var looked = 0; looked < most && cells.TryDequeue(out var cell, out var least) && (best is null || least < best.Value.Far - (finest / 2)); looked++)
+        for (
+            var looked = 0;
+            looked < most && cells.TryDequeue(out var cell, out var least) && (best is null || least < best.Value.Far - (finest / 2));
+            looked++
+        )
         {
             Effort.Spend(StepsPerCell);
             var far = near is { } n ? cell.Middle.To(n) : 0;
             var at = new TurnedPlace(cell.Middle, cell.Turn);
-            if (cell.Violation <= slack && (best is null || far < best.Value.Far) && Violation(new Cell(cell.X, cell.Y, 0, 0, cell.Turn, 0), sampled) <= slack && accept(at))
+            if (
+                cell.Violation <= slack
+                && (best is null || far < best.Value.Far)
+                && Violation(new Cell(cell.X, cell.Y, 0, 0, cell.Turn, 0), sampled) <= slack
+                && accept(at)
+            )
             {
                 if (near is null)
                 {
@@ -158,7 +183,8 @@ internal sealed class FreePlaces
         for (var i = 0; i < samples.Length; i++)
         {
             var p = samples[i];
-            double px = x + (cos * p.X) - (sin * p.Y), py = y + (sin * p.X) + (cos * p.Y);
+            double px = x + (cos * p.X) - (sin * p.Y),
+                py = y + (sin * p.X) + (cos * p.Y);
             var about = distance.About(px, py);
             if (about + doubt <= most)
             {
@@ -176,7 +202,8 @@ internal sealed class FreePlaces
 
         foreach (var q in corners)
         {
-            double qx = q.X - x, qy = q.Y - y;
+            double qx = q.X - x,
+                qy = q.Y - y;
             var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
             if (ink.Holds(back.X, back.Y))
             {
@@ -201,7 +228,8 @@ internal sealed class FreePlaces
         for (var i = 0; i < samples.Length; i++)
         {
             var p = samples[i];
-            double px = at.At.X + (cos * p.X) - (sin * p.Y), py = at.At.Y + (sin * p.X) + (cos * p.Y);
+            double px = at.At.X + (cos * p.X) - (sin * p.Y),
+                py = at.At.Y + (sin * p.X) + (cos * p.Y);
             if (distance.About(px, py) + doubt > most)
             {
                 most = Math.Max(most, distance.Signed(px, py));
@@ -215,7 +243,8 @@ internal sealed class FreePlaces
 
         foreach (var q in corners)
         {
-            double qx = q.X - at.At.X, qy = q.Y - at.At.Y;
+            double qx = q.X - at.At.X,
+                qy = q.Y - at.At.Y;
             var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
             if (ink.Holds(back.X, back.Y))
             {
@@ -235,13 +264,23 @@ internal sealed class FreePlaces
     /// unless the zone's own edge pokes into the part, which <see cref="corners"/> tell.
     /// </summary>
     private static PlanePoint[] Samples(Area ink) =>
-        [.. Outlines.PolygonsOf(ink).SelectMany(p => p.ConvexHull().Coordinates).Select(c => new PlanePoint(c.X, c.Y)).Distinct().OrderByDescending(p => (p.X * p.X) + (p.Y * p.Y))];
+        [
+            .. Outlines
+                .PolygonsOf(ink)
+                .SelectMany(p => p.ConvexHull().Coordinates)
+                .Select(c => new PlanePoint(c.X, c.Y))
+                .Distinct()
+                .OrderByDescending(p => (p.X * p.X) + (p.Y * p.Y)),
+        ];
 
-    /// <summary>Points of the zone's edge that can lie within ink all of whose hull lies inside: those of holes and of bays, near one another.</summary>
+    /// <summary>
+    /// Points of the zone's edge that can lie within ink all of whose hull lies inside: those of holes and of bays, near one another.
+    /// </summary>
     private static PlanePoint[] Poking(ZoneShape zone, double finest)
     {
         var hull = zone.Outline.ConvexHull();
-        bool OnHull(ZoneEdge e) => hull.Boundary.IsWithinDistance(Outlines.Factory.CreatePoint(e.From.Towards(e.To, 0.5).ToCoordinate()), ZoneShape.OnEdge);
+        bool OnHull(ZoneEdge e) =>
+            hull.Boundary.IsWithinDistance(Outlines.Factory.CreatePoint(e.From.Towards(e.To, 0.5).ToCoordinate()), ZoneShape.OnEdge);
         var edges = zone.Edges.Where(e => !OnHull(e)).ToList();
         var gap = Math.Max(GapOfFinest * finest, edges.Sum(e => e.From.To(e.To)) / MostPoking);
         return [.. edges.SelectMany(e => Outlines.Divided(e.From, e.To, gap)).Concat(edges.Select(e => e.To)).Distinct()];
@@ -256,7 +295,12 @@ internal sealed class FreePlaces
     private sealed class SampledInk(Area ink, PlanePoint[] samples)
     {
         private readonly IndexedPointInAreaLocator within = new(ink);
-        private readonly (PlanePoint From, PlanePoint To)[] edges = [.. Outlines.RingsOf(ink).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (new PlanePoint(a.X, a.Y), new PlanePoint(b.X, b.Y))))];
+        private readonly (PlanePoint From, PlanePoint To)[] edges =
+        [
+            .. Outlines
+                .RingsOf(ink)
+                .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (new PlanePoint(a.X, a.Y), new PlanePoint(b.X, b.Y)))),
+        ];
 
         public PlanePoint[] Samples => samples;
 
@@ -289,14 +333,27 @@ internal sealed class FreePlaces
 
         public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY)) + HalfArc;
 
-        public double NearestTo(PlanePoint p) => Math.Sqrt(Square(Math.Max(0, Math.Abs(p.X - X) - HalfX)) + Square(Math.Max(0, Math.Abs(p.Y - Y) - HalfY)));
+        public double NearestTo(PlanePoint p) =>
+            Math.Sqrt(Square(Math.Max(0, Math.Abs(p.X - X) - HalfX)) + Square(Math.Max(0, Math.Abs(p.Y - Y) - HalfY)));
 
         public IEnumerable<Cell> Halves(double radius)
         {
             if (HalfArc > HalfX && HalfArc > HalfY)
             {
                 var quarter = HalfArc / 2 / radius * 180 / Math.PI;
-                return [this with { Turn = Turn - quarter, HalfArc = HalfArc / 2 }, this with { Turn = Turn + quarter, HalfArc = HalfArc / 2 }];
+                return
+                [
+                    this with
+                    {
+                        Turn = Turn - quarter,
+                        HalfArc = HalfArc / 2,
+                    },
+                    this with
+                    {
+                        Turn = Turn + quarter,
+                        HalfArc = HalfArc / 2,
+                    },
+                ];
             }
 
             return HalfX >= HalfY

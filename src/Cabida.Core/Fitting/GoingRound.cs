@@ -16,7 +16,15 @@ namespace Cabida.Core.Fitting;
 /// The share of its ink on the half that faces a drinker who holds the handle in the right hand: from the front line to the
 /// right, as far as the handle. Null without a handle.
 /// </param>
-public sealed record GoingRound(Coverage Covers, Length? HandleLeft, Length? HandleRight, Length SeamLeft, Length SeamRight, Length Overlap, double? DrinkerSees)
+public sealed record GoingRound(
+    Coverage Covers,
+    Length? HandleLeft,
+    Length? HandleRight,
+    Length SeamLeft,
+    Length SeamRight,
+    Length Overlap,
+    double? DrinkerSees
+)
 {
     /// <summary>Measures ink on a wall.</summary>
     /// <param name="ink">The ink laid flat.</param>
@@ -31,19 +39,29 @@ public sealed record GoingRound(Coverage Covers, Length? HandleLeft, Length? Han
             Coverage.Of(Length.Mm((on.Right - on.Left) * girth / (2 * Math.PI)), Length.Mm(girth)),
             blocked is { } l ? Length.Mm(on.LeftToBack - l) : null,
             blocked is { } r ? Length.Mm(on.RightToBack - r) : null,
-            Length.Mm(on.LeftToBack), Length.Mm(on.RightToBack), Length.Mm(on.Width - girth),
-            wall.Handle is null ? null : DrinkersShare(ink, wall));
+            Length.Mm(on.LeftToBack),
+            Length.Mm(on.RightToBack),
+            Length.Mm(on.Width - girth),
+            wall.Handle is null ? null : DrinkersShare(ink, wall)
+        );
     }
 
     /// <summary>By the wall's own measures, degrees round and millimetres up, in which a half turn is a strip whatever the taper.</summary>
     private static double DrinkersShare(Area ink, Wall wall)
     {
-        double seen = 0, all = 0;
+        double seen = 0,
+            all = 0;
         foreach (var polygon in Outlines.PolygonsOf(ink))
         {
             foreach (var (ring, sign) in polygon.InteriorRings.Select(h => (h, -1)).Prepend((polygon.ExteriorRing, 1)))
             {
-                var round = ring.Coordinates.Select(c => wall.OnWall(new PlanePoint(c.X, c.Y)) is var (angle, v) ? new PlanePoint(angle.Degrees + wall.Turn.Degrees, v) : default).ToList();
+                var round = ring
+                    .Coordinates.Select(c =>
+                        wall.OnWall(new PlanePoint(c.X, c.Y)) is var (angle, v)
+                            ? new PlanePoint(angle.Degrees + wall.Turn.Degrees, v)
+                            : default
+                    )
+                    .ToList();
                 all += sign * AreaBetween(round, double.NegativeInfinity, double.PositiveInfinity);
                 // The same half comes again a whole turn further on either side.
                 seen += sign * new[] { -360.0, 0, 360 }.Sum(turn => AreaBetween(round, turn, turn + 180));

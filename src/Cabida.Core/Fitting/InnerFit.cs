@@ -50,7 +50,9 @@ internal static class InnerFit
 
         var bounds = zone.Bounds;
         // Half a millimetre more on every side, so that the edges decide.
-        List<PlanePoint> places = Corners(new Box(bounds.MinX - box.MinX - 0.5, bounds.MinY - box.MinY - 0.5, bounds.MaxX - box.MaxX + 0.5, bounds.MaxY - box.MaxY + 0.5));
+        List<PlanePoint> places = Corners(
+            new Box(bounds.MinX - box.MinX - 0.5, bounds.MinY - box.MinY - 0.5, bounds.MaxX - box.MaxX + 0.5, bounds.MaxY - box.MaxY + 0.5)
+        );
         if (bounds.Width - box.Width < -Rounding || bounds.Height - box.Height < -Rounding)
         {
             return [];
@@ -58,7 +60,9 @@ internal static class InnerFit
 
         foreach (var edge in zone.Edges)
         {
-            double dx = edge.To.X - edge.From.X, dy = edge.To.Y - edge.From.Y, length = Math.Sqrt((dx * dx) + (dy * dy));
+            double dx = edge.To.X - edge.From.X,
+                dy = edge.To.Y - edge.From.Y,
+                length = Math.Sqrt((dx * dx) + (dy * dy));
             if (length == 0)
             {
                 continue;

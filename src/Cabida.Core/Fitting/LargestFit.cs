@@ -29,7 +29,12 @@ public static class LargestFit
         ArgumentNullException.ThrowIfNull(zone);
         var origin = at ?? zone.Datum;
         var limits = zone.Bounds.Moved(-origin.X, -origin.Y);
-        bool BoxFits(double s) => ink.BoxAt(s) is { } b && b.MinX >= limits.MinX - Rounding && b.MaxX <= limits.MaxX + Rounding && b.MinY >= limits.MinY - Rounding && b.MaxY <= limits.MaxY + Rounding;
+        bool BoxFits(double s) =>
+            ink.BoxAt(s) is { } b
+            && b.MinX >= limits.MinX - Rounding
+            && b.MaxX <= limits.MaxX + Rounding
+            && b.MinY >= limits.MinY - Rounding
+            && b.MaxY <= limits.MaxY + Rounding;
         if (ink.BoxAt(1) is null || !BoxFits(above))
         {
             return null;
@@ -48,14 +53,22 @@ public static class LargestFit
         }
 
         return allScales && zone.SeesAllFrom(origin)
-            ? fits(above) ? ScaleSearch.Bisect(above, bound, fits) : null
+            ? fits(above)
+                ? ScaleSearch.Bisect(above, bound, fits)
+                : null
             : ScaleSearch.Downwards(bound, above, fits);
     }
 
     /// <summary>Whether ink, its origin somewhere, lies inside the zone.</summary>
     internal static bool Fits(IScaledInk ink, double scale, ZoneShape zone, PlanePoint at)
     {
-        if (ink.BoxAt(scale)?.Moved(at.X, at.Y) is not { } b || b.MinX < zone.Bounds.MinX - Tolerances.Fit || b.MaxX > zone.Bounds.MaxX + Tolerances.Fit || b.MinY < zone.Bounds.MinY - Tolerances.Fit || b.MaxY > zone.Bounds.MaxY + Tolerances.Fit)
+        if (
+            ink.BoxAt(scale)?.Moved(at.X, at.Y) is not { } b
+            || b.MinX < zone.Bounds.MinX - Tolerances.Fit
+            || b.MaxX > zone.Bounds.MaxX + Tolerances.Fit
+            || b.MinY < zone.Bounds.MinY - Tolerances.Fit
+            || b.MaxY > zone.Bounds.MaxY + Tolerances.Fit
+        )
         {
             return false;
         }

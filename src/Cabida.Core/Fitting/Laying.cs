@@ -33,7 +33,9 @@ internal sealed class Laying
 
     /// <summary>The laying of a zone; straight where there is no taper to follow.</summary>
     public static Laying Of(Zone zone, Wall? wall, TaperWay way) =>
-        wall?.Cone is null || way == TaperWay.Ignored ? new(zone, null, false) : new(zone, new TaperBend(wall, zone.MiddleHeight), way == TaperWay.RigidLetters);
+        wall?.Cone is null || way == TaperWay.Ignored
+            ? new(zone, null, false)
+            : new(zone, new TaperBend(wall, zone.MiddleHeight), way == TaperWay.RigidLetters);
 
     /// <summary>The largest fit; null when nothing fits.</summary>
     public FitPlace? Largest(Composition composition, FitRules rules)
@@ -45,16 +47,23 @@ internal sealed class Laying
         }
 
         bool Fits(double s) => FitsRigid(composition, straight with { Scale = s });
-        return Fits(straight.Scale * (1 - RigidNear)) ? straight with { Scale = ScaleSearch.Bisect(straight.Scale * (1 - RigidNear), straight.Scale * (1 + RigidNear), Fits, precision: 1e-4) } : null;
+        return Fits(straight.Scale * (1 - RigidNear))
+            ? straight with
+            {
+                Scale = ScaleSearch.Bisect(straight.Scale * (1 - RigidNear), straight.Scale * (1 + RigidNear), Fits, precision: 1e-4),
+            }
+            : null;
     }
 
     /// <summary>Where artwork of a given scale stands.</summary>
-    public FitPlace PlaceAt(Composition composition, double scale, FitRules rules) => BestFit.PlaceAt(composition, scale, Straight.Cautious, rules);
+    public FitPlace PlaceAt(Composition composition, double scale, FitRules rules) =>
+        BestFit.PlaceAt(composition, scale, Straight.Cautious, rules);
 
     /// <summary>Whether artwork fits at a place.</summary>
-    public bool Fits(Composition composition, FitPlace place) => rigid
-        ? FitsRigid(composition, place)
-        : LargestFit.Fits(TurnedInk.Of(composition, place.Turn), place.Scale, Straight.Cautious, place.At);
+    public bool Fits(Composition composition, FitPlace place) =>
+        rigid
+            ? FitsRigid(composition, place)
+            : LargestFit.Fits(TurnedInk.Of(composition, place.Turn), place.Scale, Straight.Cautious, place.At);
 
     /// <summary>The room of artwork at a place, in the zone that is judged; null for no ink.</summary>
     public Rooms? RoomsAt(Composition composition, FitPlace place)
@@ -65,7 +74,8 @@ internal sealed class Laying
     }
 
     /// <summary>Parts in their places, straight.</summary>
-    public static IReadOnlyList<PlacedPart> InPlace(Composition composition, FitPlace place) => [.. composition.PartsAt(place.Scale).Select(p => p.Then(place.Motion))];
+    public static IReadOnlyList<PlacedPart> InPlace(Composition composition, FitPlace place) =>
+        [.. composition.PartsAt(place.Scale).Select(p => p.Then(place.Motion))];
 
     /// <summary>Straight parts laid flat on the film.</summary>
     public IReadOnlyList<PlacedPart> Flat(IReadOnlyList<PlacedPart> straight) => bend is null ? straight : [.. straight.Select(Bent)];
@@ -74,7 +84,8 @@ internal sealed class Laying
     public TaperDistortion? DistortionOf(Box straight) => bend?.DistortionAt(straight.MaxY, straight.MinY);
 
     private bool FitsRigid(Composition composition, FitPlace place) =>
-        composition.ToFit(Flat(InPlace(composition, place)), place.Scale) is { IsEmpty: false } ink && Rooms.Of(ink, Judged.Cautious).Least >= -Tolerances.Fit;
+        composition.ToFit(Flat(InPlace(composition, place)), place.Scale) is { IsEmpty: false } ink
+        && Rooms.Of(ink, Judged.Cautious).Least >= -Tolerances.Fit;
 
     /// <summary>A part bent; of rigid lettering each letter is moved whole.</summary>
     private PlacedPart Bent(PlacedPart part)
@@ -84,20 +95,38 @@ internal sealed class Laying
         var box = part.Part is BackingPart ? part.Box : Box.Around(ink.Value.Select(i => i.Box).OfType<Box>()) ?? part.Box;
         return new PlacedPart(
             part.Part,
-            new PartBody($"{bend!.Key} {rigid} {part.Key}", box, () => ink.Value) { Line = part.Line, Straight = at => part.Motion.Back(bend.Straight(at)), Inner = [.. part.Body.Inner.Select(p => p.Within(part)).Select(Bent)], Repeated = part.Body.Repeated, Stretched = part.Body.Stretched },
-            Motion.None);
+            new PartBody($"{bend!.Key} {rigid} {part.Key}", box, () => ink.Value)
+            {
+                Line = part.Line,
+                Straight = at => part.Motion.Back(bend.Straight(at)),
+                Inner = [.. part.Body.Inner.Select(p => p.Within(part)).Select(Bent)],
+                Repeated = part.Body.Repeated,
+                Stretched = part.Body.Stretched,
+            },
+            Motion.None
+        );
     }
 
     private IEnumerable<FilmInk> InkOf(PlacedPart part)
     {
         if (rigid && part.Line is { } line)
         {
-            return [new FilmInk(new FilmPly(part.Part.FilmId, part.Part.Ply), Outlines.Join([.. line.Letters.Select(l => bend!.OnRing(Outlines.Moved(l, part.Motion)))]))];
+            return
+            [
+                new FilmInk(
+                    new FilmPly(part.Part.FilmId, part.Part.Ply),
+                    Outlines.Join([.. line.Letters.Select(l => bend!.OnRing(Outlines.Moved(l, part.Motion)))])
+                ),
+            ];
         }
 
         // Lines of lettering that only stand together are moved letter by letter as well.
         return rigid && part.Body is { Inner.Count: > 0, Repeated: null } && part.Body.Inner.All(p => p.Part.Action == PartAction.Adds)
-            ? part.Body.Inner.Select(p => p.Within(part)).SelectMany(InkOf).GroupBy(i => i.Film).Select(g => new FilmInk(g.Key, Outlines.Join([.. g.SelectMany(i => Outlines.PolygonsOf(i.Ink)).Select(Area (p) => p)])))
+            ? part
+                .Body.Inner.Select(p => p.Within(part))
+                .SelectMany(InkOf)
+                .GroupBy(i => i.Film)
+                .Select(g => new FilmInk(g.Key, Outlines.Join([.. g.SelectMany(i => Outlines.PolygonsOf(i.Ink)).Select(Area (p) => p)])))
             : part.Ink.Select(i => new FilmInk(i.Film, bend!.Bent(i.Ink)));
     }
 }

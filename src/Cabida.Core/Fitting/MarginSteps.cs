@@ -44,7 +44,10 @@ public sealed record MarginSteps(SideInsets Typed, Func<SideInsets, Zone?> ZoneW
     {
         ArgumentNullException.ThrowIfNull(rooms);
         ShortSides Side(Room room, ShortSides side) => room.Distance < -Tolerances.Fit ? side : ShortSides.None;
-        return Side(rooms.Left, ShortSides.Left) | Side(rooms.Right, ShortSides.Right) | Side(rooms.Below, ShortSides.Bottom) | Side(rooms.Above, ShortSides.Top);
+        return Side(rooms.Left, ShortSides.Left)
+            | Side(rooms.Right, ShortSides.Right)
+            | Side(rooms.Below, ShortSides.Bottom)
+            | Side(rooms.Above, ShortSides.Top);
     }
 
     /// <summary>How many steps sides can give before the last of them is at the least margin.</summary>
@@ -54,19 +57,41 @@ public sealed record MarginSteps(SideInsets Typed, Func<SideInsets, Zone?> ZoneW
     /// <summary>The margins once sides have given so many steps; none gives more than leaves the least margin.</summary>
     public SideInsets At(ShortSides sides, int steps, double least)
     {
-        double Cut(double margin, ShortSides side) => sides.HasFlag(side) ? Math.Max(Math.Min(margin, least), margin - (steps * Step)) : margin;
-        return new SideInsets(Cut(Typed.Left, ShortSides.Left), Cut(Typed.Right, ShortSides.Right), Cut(Typed.Bottom, ShortSides.Bottom), Cut(Typed.Top, ShortSides.Top));
+        double Cut(double margin, ShortSides side) =>
+            sides.HasFlag(side) ? Math.Max(Math.Min(margin, least), margin - (steps * Step)) : margin;
+        return new SideInsets(
+            Cut(Typed.Left, ShortSides.Left),
+            Cut(Typed.Right, ShortSides.Right),
+            Cut(Typed.Bottom, ShortSides.Bottom),
+            Cut(Typed.Top, ShortSides.Top)
+        );
     }
 
     /// <summary>What was given, in words: the margin that is left at each side that gave.</summary>
     public static Phrase Say(ShortSides sides, SideInsets left)
     {
-        var names = new[] { (ShortSides.Left, "left", left.Left), (ShortSides.Right, "right", left.Right), (ShortSides.Bottom, "bottom", left.Bottom), (ShortSides.Top, "top", left.Top) }.Where(s => sides.HasFlag(s.Item1)).ToList();
+        var names = new[]
+        {
+            (ShortSides.Left, "left", left.Left),
+            (ShortSides.Right, "right", left.Right),
+            (ShortSides.Bottom, "bottom", left.Bottom),
+            (ShortSides.Top, "top", left.Top),
+        }
+            .Where(s => sides.HasFlag(s.Item1))
+            .ToList();
         return names.Select(n => Math.Round(n.Item3, 2)).Distinct().Count() == 1
             ? Phrase.Say($"margin {Length.Mm(names[0].Item3)} {string.Join(" and ", names.Select(n => n.Item2))}")
             : names.Select(n => Phrase.Say($"margin {Length.Mm(n.Item3)} {n.Item2}")).Aggregate((a, b) => Phrase.Say($"{a}, {b}"));
     }
 
-    private IEnumerable<double> Each(ShortSides sides) => new[] { (ShortSides.Left, Typed.Left), (ShortSides.Right, Typed.Right), (ShortSides.Bottom, Typed.Bottom), (ShortSides.Top, Typed.Top) }
-        .Where(s => sides.HasFlag(s.Item1)).Select(s => s.Item2);
+    private IEnumerable<double> Each(ShortSides sides) =>
+        new[]
+        {
+            (ShortSides.Left, Typed.Left),
+            (ShortSides.Right, Typed.Right),
+            (ShortSides.Bottom, Typed.Bottom),
+            (ShortSides.Top, Typed.Top),
+        }
+            .Where(s => sides.HasFlag(s.Item1))
+            .Select(s => s.Item2);
 }

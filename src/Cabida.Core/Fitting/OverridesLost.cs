@@ -5,7 +5,9 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Fitting;
 
-/// <summary>Overrides of a piece that no longer apply, since its name, its motif or a typeface has changed. They are said, never guessed at.</summary>
+/// <summary>
+/// Overrides of a piece that no longer apply, since its name, its motif or a typeface has changed. They are said, never guessed at.
+/// </summary>
 internal static class OverridesLost
 {
     /// <summary>Those that do not apply, in words.</summary>
@@ -13,12 +15,18 @@ internal static class OverridesLost
     {
         if (!LinesApply(own, setting))
         {
-            yield return Phrase.Say($"The two lines set by hand, “{string.Join(" / ", own.TwoLines.ReplaceLineEndings("\n").Split('\n'))}”, are not what the name says now, {setting.Words:strong}. It stands as the set has it.");
+            yield return Phrase.Say(
+                $"The two lines set by hand, “{string.Join(" / ", own.TwoLines.ReplaceLineEndings("\n").Split('\n'))}”, are not "
+                    + $"what the name says now, {setting.Words:strong}. It stands as the set has it."
+            );
         }
 
         foreach (var letter in own.Letters.Where(l => !LetterApplies(l, setting, ground)))
         {
-            yield return Phrase.Say($"The other form of {letter.Form.Letter:strong} was chosen in “{letter.Form.Words}”, which the line no longer says. It stands as the set has it.");
+            yield return Phrase.Say(
+                $"The other form of {letter.Form.Letter:strong} was chosen in “{letter.Form.Words}”, which the line no longer says. "
+                    + $"It stands as the set has it."
+            );
         }
 
         if (!FaceApplies(own, ground))
@@ -28,16 +36,19 @@ internal static class OverridesLost
     }
 
     /// <summary>The overrides that apply.</summary>
-    public static Overrides Without(Overrides own, PieceSetting setting, RunGround ground) => own with
-    {
-        TwoLines = LinesApply(own, setting) ? own.TwoLines : "",
-        Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, ground))],
-        TypefaceId = FaceApplies(own, ground) ? own.TypefaceId : "",
-    };
+    public static Overrides Without(Overrides own, PieceSetting setting, RunGround ground) =>
+        own with
+        {
+            TwoLines = LinesApply(own, setting) ? own.TwoLines : "",
+            Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, ground))],
+            TypefaceId = FaceApplies(own, ground) ? own.TypefaceId : "",
+        };
 
-    private static bool FaceApplies(Overrides own, RunGround ground) => own.TypefaceId.Length == 0 || ground.Faces.Find(own.TypefaceId) is not null;
+    private static bool FaceApplies(Overrides own, RunGround ground) =>
+        own.TypefaceId.Length == 0 || ground.Faces.Find(own.TypefaceId) is not null;
 
-    private static bool LinesApply(Overrides own, PieceSetting setting) => own.TwoLines.Length == 0
+    private static bool LinesApply(Overrides own, PieceSetting setting) =>
+        own.TwoLines.Length == 0
         || (setting.Name is { } name && PieceVariant.CanBreak(name) && Letters(own.TwoLines) == Letters(setting.Words));
 
     private static string Letters(string words) => string.Concat(words.Where(c => !char.IsWhiteSpace(c)));
@@ -51,6 +62,8 @@ internal static class OverridesLost
 
         var words = Motifs.Fields.Fill(line.Text, setting.Fields).Trim();
         var starts = StringInfo.ParseCombiningCharacters(words);
-        return letter.Form.Words == words && letter.Form.Index < starts.Length && StringInfo.GetNextTextElement(words, starts[letter.Form.Index]) == letter.Form.Letter;
+        return letter.Form.Words == words
+            && letter.Form.Index < starts.Length
+            && StringInfo.GetNextTextElement(words, starts[letter.Form.Index]) == letter.Form.Letter;
     }
 }

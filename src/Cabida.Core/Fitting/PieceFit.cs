@@ -53,7 +53,8 @@ public sealed record PieceFit(
     StraightBow? Bow,
     TaperDistortion? Distortion,
     IReadOnlyList<Conceded> Concessions,
-    IReadOnlyList<Finding> Findings)
+    IReadOnlyList<Finding> Findings
+)
 {
     /// <summary>Width samples are taken this close, in millimetres.</summary>
     private const double WidthStep = 4;
@@ -92,8 +93,34 @@ public sealed record PieceFit(
         ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(ground);
         return new PieceFit(
-            piece, FitState.NotSet, new FitPlace(1, 0, ground.Zone.Cautious.Datum), ground.Zone, [], Outlines.Empty, [], null, null, 0, null, null, null, null, null, null, [],
-            [new Finding(Rule.NotWorkedOut, Severity.Stop, null, null, null, Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}"))]);
+            piece,
+            FitState.NotSet,
+            new FitPlace(1, 0, ground.Zone.Cautious.Datum),
+            ground.Zone,
+            [],
+            Outlines.Empty,
+            [],
+            null,
+            null,
+            0,
+            null,
+            null,
+            null,
+            null,
+            null,
+            null,
+            [],
+            [
+                new Finding(
+                    Rule.NotWorkedOut,
+                    Severity.Stop,
+                    null,
+                    null,
+                    null,
+                    Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}")
+                ),
+            ]
+        );
     }
 
     private static PieceFit Fitted(Piece piece, RunGround ground)
@@ -101,41 +128,67 @@ public sealed record PieceFit(
         var setting = new PieceSetting(piece, ground);
         var set = setting.Set(setting.Own);
         var largest = setting.LargestOf(set);
-        var highest = largest is { } l && setting.NameHeight(set.Composition.PartsAt(l.Scale)) is var height and > 0 ? height : (double?)null;
+        var highest =
+            largest is { } l && setting.NameHeight(set.Composition.PartsAt(l.Scale)) is var height and > 0 ? height : (double?)null;
         var place = PlaceOf(setting, set, largest);
         IReadOnlyList<Conceded> made = [];
-        if (ground.Concessions.Count > 0 && !piece.Own.NoConcessions && setting.WantedScale(set) is not null && !set.Composition.IsFixed
-            && set.Composition.BoxAt(place.Scale) is not null && !set.Laying.Fits(set.Composition, place) && new Conceding(setting, ground).Find() is { } conceded)
+        if (
+            ground.Concessions.Count > 0
+            && !piece.Own.NoConcessions
+            && setting.WantedScale(set) is not null
+            && !set.Composition.IsFixed
+            && set.Composition.BoxAt(place.Scale) is not null
+            && !set.Laying.Fits(set.Composition, place)
+            && new Conceding(setting, ground).Find() is { } conceded
+        )
         {
             (set, place, made) = (conceded.Set, conceded.Place, conceded.Made);
         }
 
-        return Measured(piece, ground, setting, set, place, made) with { LargestLetterHeight = highest, LargestScale = largest?.Scale };
+        return Measured(piece, ground, setting, set, place, made) with
+        {
+            LargestLetterHeight = highest,
+            LargestScale = largest?.Scale,
+        };
     }
 
-    /// <summary>The largest scale at which a piece fits by itself; null when none does, nothing scales, or it cannot be worked out: it takes no set with it.</summary>
+    /// <summary>
+    /// The largest scale at which a piece fits by itself; null when none does, nothing scales, or it cannot be worked out: it takes no set
+    /// with it.
+    /// </summary>
     internal static double? LargestOf(Piece piece, RunGround ground)
     {
         using (Effort.Within(Effort.Large))
         {
-            return Outcome<double?>.Try(() => new PieceSetting(piece, ground) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null).ValueOrDefault;
+            return Outcome<double?>
+                .Try(() => new PieceSetting(piece, ground) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null)
+                .ValueOrDefault;
         }
     }
 
     private static FitPlace PlaceOf(PieceSetting setting, Setting set, FitPlace? largest)
     {
         var rules = setting.RulesFor(set.Composition);
-        return setting.WantedScale(set) is { } wanted ? set.Laying.PlaceAt(set.Composition, wanted, rules)
+        return setting.WantedScale(set) is { } wanted
+            ? set.Laying.PlaceAt(set.Composition, wanted, rules)
             : largest ?? set.Laying.PlaceAt(set.Composition, LargestFit.LeastScale, rules);
     }
 
-    private static PieceFit Measured(Piece piece, RunGround ground, PieceSetting setting, Setting set, FitPlace place, IReadOnlyList<Conceded> made)
+    private static PieceFit Measured(
+        Piece piece,
+        RunGround ground,
+        PieceSetting setting,
+        Setting set,
+        FitPlace place,
+        IReadOnlyList<Conceded> made
+    )
     {
         var (composition, laying) = (set.Composition, set.Laying);
         var straight = Laying.InPlace(composition, place);
         var parts = laying.Flat(straight);
         var films = composition.FilmsOf(parts, place.Scale);
-        Area Joined(IReadOnlyList<PlacedPart> of) => composition.HasMats ? composition.ToFit(of, place.Scale) : FilmLayers.Joined(composition.FilmsOf(of, place.Scale));
+        Area Joined(IReadOnlyList<PlacedPart> of) =>
+            composition.HasMats ? composition.ToFit(of, place.Scale) : FilmLayers.Joined(composition.FilmsOf(of, place.Scale));
         var ink = ReferenceEquals(parts, straight) && !composition.HasMats ? FilmLayers.Joined(films) : Joined(parts);
         // What follows a taper is measured as it was fitted, straight.
         var judged = laying.Judged == laying.Straight && !ReferenceEquals(parts, straight) ? Joined(straight) : ink;
@@ -143,20 +196,50 @@ public sealed record PieceFit(
         var cautious = box is null ? null : Rooms.Of(judged, laying.Judged.Cautious);
         var nominal = box is null ? null : Rooms.Of(judged, laying.Judged.Nominal);
         var looked = films.Select(f => Looked(f, ground.FilmOf(f.Film.FilmId))).ToList();
-        var findings = Checks.Of(new CheckedPiece(
-            piece.Name, composition, parts, ink, cautious, nominal, [.. looked.Select(l => new CheckedFilm(l.Film, l.Thin))], StrainOf(Box.Of(ink), ground))
-        { Lost = setting.Lost, Material = ground.Material });
+        var findings = Checks.Of(
+            new CheckedPiece(
+                piece.Name,
+                composition,
+                parts,
+                ink,
+                cautious,
+                nominal,
+                [.. looked.Select(l => new CheckedFilm(l.Film, l.Thin))],
+                StrainOf(Box.Of(ink), ground)
+            )
+            {
+                Lost = setting.Lost,
+                Material = ground.Material,
+            }
+        );
         var distortion = box is { } d ? laying.DistortionOf(d) : null;
         return new PieceFit(
             piece,
-            cautious is null || nominal is null ? films.Count > 0 ? FitState.Fits : FitState.NotSet : FitStates.Of(cautious, nominal),
-            place, set.Zone, parts, ink, films, cautious, nominal,
-            setting.NameHeight(parts), null, null,
+            cautious is null || nominal is null
+                ? films.Count > 0
+                    ? FitState.Fits
+                    : FitState.NotSet
+                : FitStates.Of(cautious, nominal),
+            place,
+            set.Zone,
+            parts,
+            ink,
+            films,
+            cautious,
+            nominal,
+            setting.NameHeight(parts),
+            null,
+            null,
             !ink.IsEmpty && ground.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
             looked.Where(l => l.Thinnest is not null).MinBy(l => l.Thinnest!.Value.Width)?.Thinnest,
             box is { } bow && distortion is null ? BowOf(bow, ground) : null,
-            distortion, made, findings)
-        { MayBeMoved = !composition.HangsOnGround };
+            distortion,
+            made,
+            findings
+        )
+        {
+            MayBeMoved = !composition.HangsOnGround,
+        };
     }
 
     /// <summary>The widths of one film's ink against its limit.</summary>
@@ -171,12 +254,19 @@ public sealed record PieceFit(
     private sealed record FilmLooked(Film Film, IReadOnlyList<ThinPart> Thin, (double Width, PlanePoint At)? Thinnest);
 
     private static (double Stretch, double Gather)? StrainOf(Box? ink, RunGround ground) =>
-        ink is { } box && ground.Wall?.Belly is { } belly ? FilmStrain.OfArtwork(belly, ground.Zone.MiddleHeight, box.Width, box.Height) : null;
+        ink is { } box && ground.Wall?.Belly is { } belly
+            ? FilmStrain.OfArtwork(belly, ground.Zone.MiddleHeight, box.Width, box.Height)
+            : null;
 
     private static StraightBow? BowOf(Box box, RunGround ground)
     {
         var ring = ground.Wall?.RingAt(ground.Zone.MiddleHeight) ?? double.PositiveInfinity;
-        return double.IsInfinity(ring) ? null : new StraightBow(
-            Cone.Bow(Length.Mm(ring), Length.Mm(box.Width)), Cone.Gathers(Length.Mm(ring), Length.Mm(box.Width), Length.Mm(box.Height)), Length.Mm(ring));
+        return double.IsInfinity(ring)
+            ? null
+            : new StraightBow(
+                Cone.Bow(Length.Mm(ring), Length.Mm(box.Width)),
+                Cone.Gathers(Length.Mm(ring), Length.Mm(box.Width), Length.Mm(box.Height)),
+                Length.Mm(ring)
+            );
     }
 }

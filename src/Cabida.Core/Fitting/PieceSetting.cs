@@ -31,7 +31,12 @@ internal sealed class PieceSetting
         letters = own.Letters;
         Own = PieceVariant.Of(own);
         var (right, up) = (own.Right.OrZero(LengthRange.Offset).Millimetres, own.Up.OrZero(LengthRange.Offset).Millimetres);
-        Rules = ground.Rules with { Turning = ground.Zone.Turning, TurnRange = ground.Zone.TurnRange, Nudge = new(ground.Rules.Nudge.X + right, ground.Rules.Nudge.Y + up) };
+        Rules = ground.Rules with
+        {
+            Turning = ground.Zone.Turning,
+            TurnRange = ground.Zone.TurnRange,
+            Nudge = new(ground.Rules.Nudge.X + right, ground.Rules.Nudge.Y + up),
+        };
         Height = own.LetterHeight.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres ?? ground.LetterHeightOf(piece);
     }
 
@@ -60,14 +65,20 @@ internal sealed class PieceSetting
     public Setting Set(PieceVariant variant, Zone? zone = null)
     {
         var on = zone ?? ground.Zone;
-        return new(variant, on, Laying.Of(on, ground.Wall, ground.Taper), Composition.Of(variant.On(ground.Motif, Name?.Id, Words, letters), fields, ground.Composing(on)));
+        return new(
+            variant,
+            on,
+            Laying.Of(on, ground.Wall, ground.Taper),
+            Composition.Of(variant.On(ground.Motif, Name?.Id, Words, letters), fields, ground.Composing(on))
+        );
     }
 
     /// <summary>What may be done with a composition: what hangs on its ground has a place and a way up.</summary>
     public FitRules RulesFor(Composition composition) => composition.HangsOnGround ? FitRules.OnDatum : Rules;
 
     /// <summary>The largest fit of a setting; null when nothing fits or nothing scales.</summary>
-    public FitPlace? LargestOf(Setting set) => set.Composition.IsFixed ? null : set.Laying.Largest(set.Composition, RulesFor(set.Composition));
+    public FitPlace? LargestOf(Setting set) =>
+        set.Composition.IsFixed ? null : set.Laying.Largest(set.Composition, RulesFor(set.Composition));
 
     /// <summary>The scale that is wanted of a setting; null for as large as it can be.</summary>
     /// <param name="set">The setting.</param>
@@ -85,5 +96,9 @@ internal sealed class PieceSetting
 
     /// <summary>The height of the capitals of the name's line, or of the first line where no line holds a name; zero without it.</summary>
     public double NameHeight(IReadOnlyList<PlacedPart> parts) =>
-        parts.SelectMany(p => p.WithInner).FirstOrDefault(p => Name is { } name ? PieceVariant.IsName(p.Part.Id, name.Id) && p.Line is not null : p.Line is not null)?.CapitalHeight ?? 0;
+        parts
+            .SelectMany(p => p.WithInner)
+            .FirstOrDefault(p => Name is { } name ? PieceVariant.IsName(p.Part.Id, name.Id) && p.Line is not null : p.Line is not null)
+            ?.CapitalHeight
+        ?? 0;
 }

@@ -31,14 +31,26 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
     /// <param name="words">What that line says in the piece.</param>
     /// <param name="letters">Letters in other forms.</param>
     public Motif On(Motif motif, string? nameId, string words, IReadOnlyList<PieceLetter> letters) =>
-        CloseUp == 0 && TypefaceId.Length == 0 && Lines is null && letters.Count == 0 ? motif : motif with { Parts = [.. motif.Parts.Select(p => Set(p, nameId, words, letters))] };
+        CloseUp == 0 && TypefaceId.Length == 0 && Lines is null && letters.Count == 0
+            ? motif
+            : motif with
+            {
+                Parts = [.. motif.Parts.Select(p => Set(p, nameId, words, letters))],
+            };
 
-    private Part Set(Part part, string? nameId, string words, IReadOnlyList<PieceLetter> letters) => part switch
-    {
-        GroupPart group => group with { Parts = [.. group.Parts.Select(p => Set(p, nameId, words, letters))] },
-        LetteringPart line => Named(line with { Alternates = [.. line.Alternates, .. letters.Where(l => l.PartId == line.Id).Select(l => l.Form)] }, line.Id == nameId ? words : null),
-        _ => part,
-    };
+    private Part Set(Part part, string? nameId, string words, IReadOnlyList<PieceLetter> letters) =>
+        part switch
+        {
+            GroupPart group => group with { Parts = [.. group.Parts.Select(p => Set(p, nameId, words, letters))] },
+            LetteringPart line => Named(
+                line with
+                {
+                    Alternates = [.. line.Alternates, .. letters.Where(l => l.PartId == line.Id).Select(l => l.Form)],
+                },
+                line.Id == nameId ? words : null
+            ),
+            _ => part,
+        };
 
     private Part Named(LetteringPart line, string? words)
     {
@@ -48,11 +60,14 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
         }
 
         var set = line with { Spacing = line.Spacing - CloseUp, TypefaceId = TypefaceId.Length > 0 ? TypefaceId : line.TypefaceId };
-        return Lines is { } lines && CanBreak(line) ? Broken(set with { Alternates = [.. line.Alternates.SelectMany(a => OnLines(a, words, lines))] }, lines) : set;
+        return Lines is { } lines && CanBreak(line)
+            ? Broken(set with { Alternates = [.. line.Alternates.SelectMany(a => OnLines(a, words, lines))] }, lines)
+            : set;
     }
 
     /// <summary>Whether a line can be broken: only one sized by its capitals keeps its size on two lines.</summary>
-    public static bool CanBreak(LetteringPart line) => line is { SizedBy: LetteringSize.CapitalHeight, Shape: Type.LineShape.Straight, Stretching: Stretching.None };
+    public static bool CanBreak(LetteringPart line) =>
+        line is { SizedBy: LetteringSize.CapitalHeight, Shape: Type.LineShape.Straight, Stretching: Stretching.None };
 
     /// <summary>A letter's form where the letter has come to stand: the line that has it now says other words.</summary>
     private static IEnumerable<Alternate> OnLines(Alternate form, string words, (string First, string Second) lines)
@@ -66,7 +81,9 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
         var at = Elements(words).Take(form.Index).Count(e => !string.IsNullOrWhiteSpace(e));
         return new[] { lines.First, lines.Second }
             .SelectMany(line => Elements(line).Select((e, i) => (Line: line, Letter: e, Index: i)))
-            .Where(l => !string.IsNullOrWhiteSpace(l.Letter)).Skip(at).Take(1)
+            .Where(l => !string.IsNullOrWhiteSpace(l.Letter))
+            .Skip(at)
+            .Take(1)
             .Where(l => l.Letter == form.Letter)
             .Select(l => form with { Words = l.Line, Index = l.Index });
     }
@@ -76,21 +93,22 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
 
     private static GroupPart Broken(LetteringPart line, (string First, string Second) lines)
     {
-        LetteringPart Line(int number, string words, MotifLength gap) => line with
-        {
-            Id = $"{line.Id}{LineMark}{number}",
-            Text = words,
-            // The name begins on the first line and ends on the second.
-            Alternates = [.. line.Alternates.Where(a => a.Scope != (number == 1 ? AlternateScope.Last : AlternateScope.First))],
-            Place = PartPlace.Below,
-            Gap = gap,
-            FromBaseline = false,
-            Anchor = Anchor.OnStack,
-            Nudge = Nudge.None,
-            Action = PartAction.Adds,
-            Turn = 0,
-            Flipped = false,
-        };
+        LetteringPart Line(int number, string words, MotifLength gap) =>
+            line with
+            {
+                Id = $"{line.Id}{LineMark}{number}",
+                Text = words,
+                // The name begins on the first line and ends on the second.
+                Alternates = [.. line.Alternates.Where(a => a.Scope != (number == 1 ? AlternateScope.Last : AlternateScope.First))],
+                Place = PartPlace.Below,
+                Gap = gap,
+                FromBaseline = false,
+                Anchor = Anchor.OnStack,
+                Nudge = Nudge.None,
+                Action = PartAction.Adds,
+                Turn = 0,
+                Flipped = false,
+            };
         var gap = line.Size with { Typed = TypedLength.Mm(line.Size.Typed.OrZero(LengthRange.Artwork).Millimetres * LineGap) };
         return new GroupPart(line.Id, line.Place, line.Gap, [Line(1, lines.First, gap), Line(2, lines.Second, gap)], RowAlignment.Centre)
         {

@@ -24,7 +24,9 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
     /// <summary>How deep ink stands outside the zone, or the zone's corners within the ink; zero where it lies inside.</summary>
     public double Outside { get; init; }
 
-    /// <summary>What it stands on where it lies within the zone's extents and yet outside: in a hole, in a notch, over what stays clear.</summary>
+    /// <summary>
+    /// What it stands on where it lies within the zone's extents and yet outside: in a hole, in a notch, over what stays clear.
+    /// </summary>
     public LimitKind? StandsOn { get; init; }
 
     /// <summary>The least; negative by how deep the ink stands outside, also where no side tells so.</summary>
@@ -54,12 +56,14 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             new Room(box.MaxY - ink.MaxY, Along(e => e.To.X < e.From.X && e.From.Y == e.To.Y)),
             new Room(ink.MinY - box.MinY, Along(e => e.To.X > e.From.X && e.From.Y == e.To.Y)),
             new Room(ink.MinX - box.MinX, Along(e => e.To.Y < e.From.Y && e.From.X == e.To.X)),
-            new Room(box.MaxX - ink.MaxX, Along(e => e.To.Y > e.From.Y && e.From.X == e.To.X)));
+            new Room(box.MaxX - ink.MaxX, Along(e => e.To.Y > e.From.Y && e.From.X == e.To.X))
+        );
     }
 
     private static Rooms InPolygon(NetTopologySuite.Geometries.Geometry ink, ZoneShape zone)
     {
-        var boundary = Outlines.RingsOf(ink)
+        var boundary = Outlines
+            .RingsOf(ink)
             .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => new ZoneEdge(default, new(a.X, a.Y), new(b.X, b.Y))))
             .ToList();
         // Ink that stands wholly beside the zone meets nothing on its way past: there the extents tell how far it is.
@@ -70,14 +74,19 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
             Known(Upwards(boundary, zone.Edges, p => p), its.MaxY - mine.MaxY),
             Known(Upwards(boundary, zone.Edges, p => new(-p.X, -p.Y)), mine.MinY - its.MinY),
             Known(Upwards(boundary, zone.Edges, p => new(p.Y, -p.X)), mine.MinX - its.MinX),
-            Known(Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)), its.MaxX - mine.MaxX));
+            Known(Upwards(boundary, zone.Edges, p => new(-p.Y, p.X)), its.MaxX - mine.MaxX)
+        );
         if (Standing.Of(ink, zone) is not { } outside || outside.Depth <= Tolerances.Fit)
         {
             return rooms;
         }
 
         // Where a side is already over, that side tells of it.
-        return rooms with { Outside = outside.Depth, StandsOn = rooms.All.All(r => r.Distance > -outside.Depth / 2) ? outside.Limit : null };
+        return rooms with
+        {
+            Outside = outside.Depth,
+            StandsOn = rooms.All.All(r => r.Distance > -outside.Depth / 2) ? outside.Limit : null,
+        };
     }
 
     /// <summary>
@@ -107,8 +116,13 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 
         return least;
 
-        Room? Raised(PlanePoint p) => OverInside(zoneEdges, p with { Y = p.Y + Tolerances.Fit }) is { } room
-            ? room with { Distance = room.Distance + Tolerances.Fit } : null;
+        Room? Raised(PlanePoint p) =>
+            OverInside(zoneEdges, p with { Y = p.Y + Tolerances.Fit }) is { } room
+                ? room with
+                {
+                    Distance = room.Distance + Tolerances.Fit,
+                }
+                : null;
 
         void Take(Room? room)
         {
@@ -119,7 +133,9 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
         }
     }
 
-    /// <summary>From a vertex of an upper edge down to the ink; when the vertex is inside ink, by how much the ink stands over it.</summary>
+    /// <summary>
+    /// From a vertex of an upper edge down to the ink; when the vertex is inside ink, by how much the ink stands over it.
+    /// </summary>
     private static Room? UnderOutside(ZoneEdge[] ink, PlanePoint p, LimitKind limit)
     {
         var (under, over) = Nearest(ink, p, out var isWithin);
@@ -139,9 +155,13 @@ public sealed record Rooms(Room Above, Room Below, Room Left, Room Right)
 
     /// <summary>The edges next under and over a point, with how far they are along y; and whether it lies within them.</summary>
     private static ((ZoneEdge Edge, double Far)? Under, (ZoneEdge Edge, double Far)? Over) Nearest(
-        ZoneEdge[] edges, PlanePoint p, out bool isWithin)
+        ZoneEdge[] edges,
+        PlanePoint p,
+        out bool isWithin
+    )
     {
-        (ZoneEdge Edge, double Far)? under = null, over = null;
+        (ZoneEdge Edge, double Far)? under = null,
+            over = null;
         isWithin = false;
         foreach (var edge in edges)
         {

@@ -16,7 +16,15 @@ namespace Cabida.Core.Fitting;
 /// <param name="Faces">The typefaces at hand.</param>
 /// <param name="Cache">Where outlines are kept.</param>
 public sealed record RunGround(
-    Motif Motif, Wall? Wall, Panel? Panel, Zone Zone, Film Film, double? LetterHeight, ITypefaces Faces, InkCache Cache)
+    Motif Motif,
+    Wall? Wall,
+    Panel? Panel,
+    Zone Zone,
+    Film Film,
+    double? LetterHeight,
+    ITypefaces Faces,
+    InkCache Cache
+)
 {
     /// <summary>The graphics at hand.</summary>
     public IGraphics Graphics { get; init; } = NoGraphics.Instance;
@@ -37,7 +45,8 @@ public sealed record RunGround(
     public double? Scale { get; init; }
 
     /// <summary>The field by which pieces are grouped, and the letter heights of groups that have their own; millimetres.</summary>
-    public (string Field, IReadOnlyDictionary<string, double> Heights) Groups { get; init; } = ("", new Dictionary<string, double>(StringComparer.Ordinal));
+    public (string Field, IReadOnlyDictionary<string, double> Heights) Groups { get; init; } =
+        ("", new Dictionary<string, double>(StringComparer.Ordinal));
 
     /// <summary>What a fit may do besides scaling; whether it may turn is the zone's to say.</summary>
     public FitRules Rules { get; init; } = FitRules.OnDatum;

@@ -42,7 +42,13 @@ internal static class ScaleSearch
     /// <param name="holds">Whether a scale holds.</param>
     /// <param name="guess">About where the answer lies; only how soon it is found depends on it.</param>
     /// <param name="precision">To what share of the scale it is refined.</param>
-    public static double Bisect(double holding, double tooLarge, Func<double, bool> holds, double? guess = null, double precision = Precision)
+    public static double Bisect(
+        double holding,
+        double tooLarge,
+        Func<double, bool> holds,
+        double? guess = null,
+        double precision = Precision
+    )
     {
         if (guess is { } g && g * GuessBelow > holding && g / GuessBelow < tooLarge && holds(g * GuessBelow) && !holds(g / GuessBelow))
         {

@@ -9,7 +9,8 @@ namespace Cabida.Core.Fitting;
 
 /// <summary>
 /// How deep ink stands outside a zone: the most that a corner of it lies from the zone, the middle of a stretch of its edge
-/// that lies outside, or how deep a corner of the zone's edge lies within the ink. It tells what the room to the sides cannot: ink that lies whole in a hole has room on all of them.
+/// that lies outside, or how deep a corner of the zone's edge lies within the ink. It tells what the room to the sides cannot: ink that
+/// lies whole in a hole has room on all of them.
 /// </summary>
 /// <param name="Depth">Millimetres; zero where all of it lies inside.</param>
 /// <param name="Limit">What it stands on.</param>
@@ -35,7 +36,12 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
         }
 
         var inInk = new IndexedPointInAreaLocator(ink);
-        var inkEdges = Outlines.RingsOf(ink).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (From: new PlanePoint(a.X, a.Y), To: new PlanePoint(b.X, b.Y)))).ToList();
+        var inkEdges = Outlines
+            .RingsOf(ink)
+            .SelectMany(r =>
+                r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (From: new PlanePoint(a.X, a.Y), To: new PlanePoint(b.X, b.Y)))
+            )
+            .ToList();
         foreach (var edge in zone.Edges)
         {
             if (inInk.Locate(edge.From.ToCoordinate()) == Location.Interior)
@@ -75,22 +81,32 @@ internal readonly record struct Standing(double Depth, LimitKind Limit)
     {
         List<double>? at = null;
         var (minX, maxX, minY, maxY) = (Math.Min(from.X, to.X), Math.Max(from.X, to.X), Math.Min(from.Y, to.Y), Math.Max(from.Y, to.Y));
-        double dx = to.X - from.X, dy = to.Y - from.Y;
+        double dx = to.X - from.X,
+            dy = to.Y - from.Y;
         foreach (var e in zone.Edges)
         {
-            if (Math.Max(e.From.X, e.To.X) < minX - Slack || Math.Min(e.From.X, e.To.X) > maxX + Slack
-                || Math.Max(e.From.Y, e.To.Y) < minY - Slack || Math.Min(e.From.Y, e.To.Y) > maxY + Slack)
+            if (
+                Math.Max(e.From.X, e.To.X) < minX - Slack
+                || Math.Min(e.From.X, e.To.X) > maxX + Slack
+                || Math.Max(e.From.Y, e.To.Y) < minY - Slack
+                || Math.Min(e.From.Y, e.To.Y) > maxY + Slack
+            )
             {
                 continue;
             }
 
-            double ex = e.To.X - e.From.X, ey = e.To.Y - e.From.Y, across = (dx * ey) - (dy * ex);
+            double ex = e.To.X - e.From.X,
+                ey = e.To.Y - e.From.Y,
+                across = (dx * ey) - (dy * ex);
             if (across == 0)
             {
                 continue;
             }
 
-            double ax = e.From.X - from.X, ay = e.From.Y - from.Y, t = ((ax * ey) - (ay * ex)) / across, u = ((ax * dy) - (ay * dx)) / across;
+            double ax = e.From.X - from.X,
+                ay = e.From.Y - from.Y,
+                t = ((ax * ey) - (ay * ex)) / across,
+                u = ((ax * dy) - (ay * dx)) / across;
             if (t is > -Slack and < 1 + Slack && u is >= -Slack and <= 1 + Slack)
             {
                 (at ??= [0, 1]).Add(Math.Clamp(t, 0, 1));

@@ -78,9 +78,12 @@ public sealed class TaperBend(Wall wall, double height)
         ArgumentNullException.ThrowIfNull(straight);
         var x = Box.Of(straight)!.Value.CentreX;
         var degrees = x / ring * 180 / Math.PI;
-        return Outlines.Moved(straight, wideUp
-            ? Motion.Move(-x, ringAtBase).Then(Motion.TurnLeft(-degrees)).Moved(0, -ringAtBase)
-            : Motion.Move(-x, -ringAtBase).Then(Motion.TurnLeft(degrees)).Moved(0, ringAtBase));
+        return Outlines.Moved(
+            straight,
+            wideUp
+                ? Motion.Move(-x, ringAtBase).Then(Motion.TurnLeft(-degrees)).Moved(0, -ringAtBase)
+                : Motion.Move(-x, -ringAtBase).Then(Motion.TurnLeft(degrees)).Moved(0, ringAtBase)
+        );
     }
 
     /// <summary>By how much widths differ from those on the reference ring at two heights.</summary>

@@ -42,9 +42,17 @@ internal static class TurnedFit
         var best = known;
         var least = ScaleSearch.Least;
         // Downwards, and again from below what was found and did not hold.
-        for (var s = bound; s > Math.Max(least, (best?.Scale ?? 0) * Worth); s *= s > Near * (best?.Scale ?? double.MaxValue) ? FarStep : Step)
+        for (
+            var s = bound;
+            s > Math.Max(least, (best?.Scale ?? 0) * Worth);
+            s *= s > Near * (best?.Scale ?? double.MaxValue) ? FarStep : Step
+        )
         {
-            if (places.AnyTurned(ink.InkAt(s), range, places.Finest) is { } near && Refined(ink, zone, places, range, s, near) is { } found && found.Scale > (best?.Scale ?? 0))
+            if (
+                places.AnyTurned(ink.InkAt(s), range, places.Finest) is { } near
+                && Refined(ink, zone, places, range, s, near) is { } found
+                && found.Scale > (best?.Scale ?? 0)
+            )
             {
                 best = found;
                 if (found.Scale >= s * Step)
@@ -58,7 +66,12 @@ internal static class TurnedFit
         for (var rounds = 0; best is not null && rounds < MostRounds; rounds++)
         {
             var s = best.Scale * Worth;
-            if (s > bound || places.AnyTurned(ink.InkAt(s), range, places.Finest) is not { } near || Refined(ink, zone, places, range, s, near) is not { } found || found.Scale <= best.Scale * 1.0005)
+            if (
+                s > bound
+                || places.AnyTurned(ink.InkAt(s), range, places.Finest) is not { } near
+                || Refined(ink, zone, places, range, s, near) is not { } found
+                || found.Scale <= best.Scale * 1.0005
+            )
             {
                 break;
             }
@@ -84,20 +97,24 @@ internal static class TurnedFit
         {
             var drawn = ink.InkAt(s);
             var hull = drawn.ConvexHull().Coordinates;
-            return drawn.Area <= zone.Outline.Area * 1.0001 && Enumerable.Range(-steps, (2 * steps) + 1).Any(i =>
-            {
-                var (sin, cos) = Math.SinCos(range * i / steps * Math.PI / 180);
-                var (minX, maxX, minY, maxY) = (double.MaxValue, double.MinValue, double.MaxValue, double.MinValue);
-                foreach (var c in hull)
-                {
-                    double x = (cos * c.X) - (sin * c.Y), y = (sin * c.X) + (cos * c.Y);
-                    (minX, maxX, minY, maxY) = (Math.Min(minX, x), Math.Max(maxX, x), Math.Min(minY, y), Math.Max(maxY, y));
-                }
+            return drawn.Area <= zone.Outline.Area * 1.0001
+                && Enumerable
+                    .Range(-steps, (2 * steps) + 1)
+                    .Any(i =>
+                    {
+                        var (sin, cos) = Math.SinCos(range * i / steps * Math.PI / 180);
+                        var (minX, maxX, minY, maxY) = (double.MaxValue, double.MinValue, double.MaxValue, double.MinValue);
+                        foreach (var c in hull)
+                        {
+                            double x = (cos * c.X) - (sin * c.Y),
+                                y = (sin * c.X) + (cos * c.Y);
+                            (minX, maxX, minY, maxY) = (Math.Min(minX, x), Math.Max(maxX, x), Math.Min(minY, y), Math.Max(maxY, y));
+                        }
 
-                // Between two turns that are looked at the box may be a little smaller than at either.
-                var less = 1 - (BoundStep * Math.PI / 180);
-                return (maxX - minX) * less <= zone.Bounds.Width && (maxY - minY) * less <= zone.Bounds.Height;
-            });
+                        // Between two turns that are looked at the box may be a little smaller than at either.
+                        var less = 1 - (BoundStep * Math.PI / 180);
+                        return (maxX - minX) * less <= zone.Bounds.Width && (maxY - minY) * less <= zone.Bounds.Height;
+                    });
         }
 
         return Could(ScaleSearch.Least) ? ScaleSearch.Bisect(ScaleSearch.Least, ScaleSearch.Most, Could, precision: 1e-3) : null;
@@ -130,21 +147,33 @@ internal static class TurnedFit
         return best;
     }
 
-    private static double Radius(NetTopologySuite.Geometries.Geometry ink) => ink.Coordinates.Max(c => Math.Sqrt((c.X * c.X) + (c.Y * c.Y)));
+    private static double Radius(NetTopologySuite.Geometries.Geometry ink) =>
+        ink.Coordinates.Max(c => Math.Sqrt((c.X * c.X) + (c.Y * c.Y)));
 
-    /// <summary>The place about another with the most room all round: steps along each way, halved where none helps (pattern search).</summary>
-    private static TurnedPlace Roomiest(Func<TurnedPlace, double, double> violation, TurnedPlace from, double range, double radius, double finest)
+    /// <summary>
+    /// The place about another with the most room all round: steps along each way, halved where none helps (pattern search).
+    /// </summary>
+    private static TurnedPlace Roomiest(
+        Func<TurnedPlace, double, double> violation,
+        TurnedPlace from,
+        double range,
+        double radius,
+        double finest
+    )
     {
         var (at, least) = (from, violation(from, double.PositiveInfinity));
         for (var step = FirstStep * finest; step > LastStep * finest; step /= 2)
         {
-            for (var moved = true; moved;)
+            for (var moved = true; moved; )
             {
                 moved = false;
                 var degrees = step / radius * 180 / Math.PI;
                 foreach (var (dx, dy, turn) in Ways)
                 {
-                    var to = new TurnedPlace(new PlanePoint(at.At.X + (dx * step), at.At.Y + (dy * step)), Math.Clamp(at.Turn + (turn * degrees), -range, range));
+                    var to = new TurnedPlace(
+                        new PlanePoint(at.At.X + (dx * step), at.At.Y + (dy * step)),
+                        Math.Clamp(at.Turn + (turn * degrees), -range, range)
+                    );
                     var enough = least - (1e-3 * step);
                     var there = violation(to, enough);
                     if (there < enough)
@@ -160,5 +189,11 @@ internal static class TurnedFit
 
     /// <summary>Along the axes and across them, each with and without a turn: in a corner only the right mixture gives room.</summary>
     private static readonly (double X, double Y, double Turn)[] Ways =
-        [.. from x in new[] { -1, 0, 1 } from y in new[] { -1, 0, 1 } from t in new[] { -1, 0, 1 } where x != 0 || y != 0 || t != 0 select ((double)x, (double)y, (double)t)];
+    [
+        .. from x in new[] { -1, 0, 1 }
+        from y in new[] { -1, 0, 1 }
+        from t in new[] { -1, 0, 1 }
+        where x != 0 || y != 0 || t != 0
+        select ((double)x, (double)y, (double)t),
+    ];
 }

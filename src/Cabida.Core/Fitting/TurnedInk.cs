@@ -14,7 +14,12 @@ internal sealed class TurnedInk(IScaledInk upright, double degrees) : IScaledInk
     public static IScaledInk Of(IScaledInk upright, double degrees) => degrees == 0 ? upright : new TurnedInk(upright, degrees);
 
     /// <inheritdoc/>
-    public Box? BoxAt(double scale) => turn.KeepsBoxes ? upright.BoxAt(scale) is { } b ? turn.Of(b) : null : Box.Of(InkAt(scale));
+    public Box? BoxAt(double scale) =>
+        turn.KeepsBoxes
+            ? upright.BoxAt(scale) is { } b
+                ? turn.Of(b)
+                : null
+            : Box.Of(InkAt(scale));
 
     /// <inheritdoc/>
     public NetTopologySuite.Geometries.Geometry InkAt(double scale) => Outlines.Moved(upright.InkAt(scale), turn);

@@ -46,18 +46,27 @@ public static class TypeTrial
     {
         ArgumentNullException.ThrowIfNull(ground);
         ArgumentNullException.ThrowIfNull(names);
-        var tried = ground with { Motif = ground.Motif with { Parts = [.. ground.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] } };
-        return new TriedFace(typefaceId, [.. names.Select(n =>
+        var tried = ground with
         {
-            var fit = PieceFit.Of(new Piece(n, n), tried);
-            return new TriedName(n, fit, Weeding.Of(fit.Ink, ground.Film.Purpose));
-        })]);
+            Motif = ground.Motif with { Parts = [.. ground.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] },
+        };
+        return new TriedFace(
+            typefaceId,
+            [
+                .. names.Select(n =>
+                {
+                    var fit = PieceFit.Of(new Piece(n, n), tried);
+                    return new TriedName(n, fit, Weeding.Of(fit.Ink, ground.Film.Purpose));
+                }),
+            ]
+        );
     }
 
-    private static Part InFace(Part part, string partId, string typefaceId) => part switch
-    {
-        LetteringPart l when l.Id == partId => l with { TypefaceId = typefaceId },
-        GroupPart g => g with { Parts = [.. g.Parts.Select(p => InFace(p, partId, typefaceId))] },
-        _ => part,
-    };
+    private static Part InFace(Part part, string partId, string typefaceId) =>
+        part switch
+        {
+            LetteringPart l when l.Id == partId => l with { TypefaceId = typefaceId },
+            GroupPart g => g with { Parts = [.. g.Parts.Select(p => InFace(p, partId, typefaceId))] },
+            _ => part,
+        };
 }

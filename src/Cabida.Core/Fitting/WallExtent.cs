@@ -12,7 +12,8 @@ namespace Cabida.Core.Fitting;
 /// <param name="High">The height of its highest.</param>
 /// <param name="Left">Its leftmost point, in radians to the right of the line the wall is turned to.</param>
 /// <param name="Right">Its rightmost.</param>
-/// <param name="LeftToBack">The least distance round from its left side to the line at the back of the wall, at each point's own height.</param>
+/// <param name="LeftToBack">The least distance round from its left side to the line at the back of the wall, at each point's own
+/// height.</param>
 /// <param name="RightToBack">The same from its right side.</param>
 /// <param name="Width">Its width round the wall at its middle height.</param>
 public sealed record WallExtent(double Low, double High, double Left, double Right, double LeftToBack, double RightToBack, double Width)
@@ -30,15 +31,31 @@ public sealed record WallExtent(double Low, double High, double Left, double Rig
             return null;
         }
 
-        var points = Outlines.RingsOf(ink).SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (From: new PlanePoint(a.X, a.Y), To: new PlanePoint(b.X, b.Y))))
-            .SelectMany(e => wall.Cone is null ? [e.From] : Outlines.Divided(e.From, e.To, Longest)).Select(wall.OnWall).ToList();
-        var (low, high, left, right) = (points.Min(p => p.V), points.Max(p => p.V), points.Min(p => p.Round.Radians), points.Max(p => p.Round.Radians));
+        var points = Outlines
+            .RingsOf(ink)
+            .SelectMany(r =>
+                r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (From: new PlanePoint(a.X, a.Y), To: new PlanePoint(b.X, b.Y)))
+            )
+            .SelectMany(e => wall.Cone is null ? [e.From] : Outlines.Divided(e.From, e.To, Longest))
+            .Select(wall.OnWall)
+            .ToList();
+        var (low, high, left, right) = (
+            points.Min(p => p.V),
+            points.Max(p => p.V),
+            points.Min(p => p.Round.Radians),
+            points.Max(p => p.Round.Radians)
+        );
         // Of the turns that name the same place the one whose middle is nearest to the front.
         var turn = wall.Turn.Radians - (2 * Math.PI * Math.Round((((left + right) / 2) + wall.Turn.Radians) / (2 * Math.PI)));
         double PerRadian(double v) => wall.GirthAt(v).Value.Millimetres / (2 * Math.PI);
         return new WallExtent(
-            low, high, left + turn - wall.Turn.Radians, right + turn - wall.Turn.Radians,
-            points.Min(p => (Math.PI + p.Round.Radians + turn) * PerRadian(p.V)), points.Min(p => (Math.PI - p.Round.Radians - turn) * PerRadian(p.V)),
-            (right - left) * PerRadian((low + high) / 2));
+            low,
+            high,
+            left + turn - wall.Turn.Radians,
+            right + turn - wall.Turn.Radians,
+            points.Min(p => (Math.PI + p.Round.Radians + turn) * PerRadian(p.V)),
+            points.Min(p => (Math.PI - p.Round.Radians - turn) * PerRadian(p.V)),
+            (right - left) * PerRadian((low + high) / 2)
+        );
     }
 }

@@ -11,11 +11,18 @@ internal sealed class ZoneDistance
     /// <summary>Cells along the longer side of the zone.</summary>
     private const int Cells = 160;
 
-    private readonly double[] ax, ay, dx, dy, square;
+    private readonly double[] ax,
+        ay,
+        dx,
+        dy,
+        square;
     private readonly double[] raster;
     private readonly int[][] nearest;
-    private readonly double minX, minY, cell;
-    private readonly int columns, rows;
+    private readonly double minX,
+        minY,
+        cell;
+    private readonly int columns,
+        rows;
 
     public ZoneDistance(ZoneShape zone)
     {
@@ -38,7 +45,9 @@ internal sealed class ZoneDistance
             for (var c = 0; c < columns; c++)
             {
                 var at = (r * columns) + c;
-                double x = minX + ((c + 0.5) * cell), y = minY + ((r + 0.5) * cell), least = double.MaxValue;
+                double x = minX + ((c + 0.5) * cell),
+                    y = minY + ((r + 0.5) * cell),
+                    least = double.MaxValue;
                 for (var i = 0; i < ax.Length; i++)
                 {
                     squares[i] = SquareTo(i, x, y);
@@ -63,7 +72,8 @@ internal sealed class ZoneDistance
             return raster[at];
         }
 
-        double ox = Math.Max(Math.Max(minX - x, x - minX - (columns * cell)), 0), oy = Math.Max(Math.Max(minY - y, y - minY - (rows * cell)), 0);
+        double ox = Math.Max(Math.Max(minX - x, x - minX - (columns * cell)), 0),
+            oy = Math.Max(Math.Max(minY - y, y - minY - (rows * cell)), 0);
         return Math.Sqrt((ox * ox) + (oy * oy)) + Doubt;
     }
 
@@ -100,9 +110,11 @@ internal sealed class ZoneDistance
 
     private double SquareTo(int i, double x, double y)
     {
-        double px = x - ax[i], py = y - ay[i];
+        double px = x - ax[i],
+            py = y - ay[i];
         var share = Math.Clamp(((px * dx[i]) + (py * dy[i])) / square[i], 0, 1);
-        double ex = px - (share * dx[i]), ey = py - (share * dy[i]);
+        double ex = px - (share * dx[i]),
+            ey = py - (share * dy[i]);
         return (ex * ex) + (ey * ey);
     }
 
@@ -111,7 +123,8 @@ internal sealed class ZoneDistance
         var inside = false;
         for (var i = 0; i < ax.Length; i++)
         {
-            double px = x - ax[i], py = y - ay[i];
+            double px = x - ax[i],
+                py = y - ay[i];
             inside ^= (py < 0) != (py < dy[i]) && px < dx[i] * py / dy[i];
         }
 

@@ -24,7 +24,8 @@ public static class ZoneGround
             Here(seen.Bounds),
             wall?.GirthAt(zone.MiddleHeight).Value.Millimetres,
             wall?.Cone is { WideUp: false } ? -ring : ring,
-            mats is null ? null : new GroundMats(Here(OutsideOf(mats)), [.. mats.Openings.Select(Here)]))
+            mats is null ? null : new GroundMats(Here(OutsideOf(mats)), [.. mats.Openings.Select(Here)])
+        )
         {
             Outline = new((Polygon)Outlines.Moved(seen.Outline, Motion.Move(-datum.X, -datum.Y))),
         };

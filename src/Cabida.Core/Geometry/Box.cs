@@ -32,8 +32,8 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     public bool Meets(Box other) => MinX <= other.MaxX && other.MinX <= MaxX && MinY <= other.MaxY && other.MinY <= MaxY;
 
     /// <summary>The smallest box that holds both.</summary>
-    public Box With(Box other) => new(
-        Math.Min(MinX, other.MinX), Math.Min(MinY, other.MinY), Math.Max(MaxX, other.MaxX), Math.Max(MaxY, other.MaxY));
+    public Box With(Box other) =>
+        new(Math.Min(MinX, other.MinX), Math.Min(MinY, other.MinY), Math.Max(MaxX, other.MaxX), Math.Max(MaxY, other.MaxY));
 
     /// <summary>Whether all of another box lies in it.</summary>
     public bool Holds(Box other) => MinX <= other.MinX && MaxX >= other.MaxX && MinY <= other.MinY && MaxY >= other.MaxY;

@@ -45,7 +45,11 @@ internal static class Clusters
         }
 
         var across = all.Width >= all.Height;
-        var order = Enumerable.Range(0, boxes.Count).Where(i => !boxes[i].IsNull).OrderBy(i => across ? boxes[i].MinX : boxes[i].MinY).ToArray();
+        var order = Enumerable
+            .Range(0, boxes.Count)
+            .Where(i => !boxes[i].IsNull)
+            .OrderBy(i => across ? boxes[i].MinX : boxes[i].MinY)
+            .ToArray();
         for (var a = 0; a < order.Length; a++)
         {
             var box = boxes[order[a]];

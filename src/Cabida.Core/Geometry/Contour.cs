@@ -15,7 +15,9 @@ public readonly record struct PlanePoint(double X, double Y)
     /// <summary>The point of a straight stretch that lies nearest.</summary>
     internal PlanePoint NearestOn(PlanePoint from, PlanePoint to)
     {
-        double dx = to.X - from.X, dy = to.Y - from.Y, square = (dx * dx) + (dy * dy);
+        double dx = to.X - from.X,
+            dy = to.Y - from.Y,
+            square = (dx * dx) + (dy * dy);
         return square == 0 ? from : from.Towards(to, Math.Clamp((((X - from.X) * dx) + ((Y - from.Y) * dy)) / square, 0, 1));
     }
 

@@ -57,11 +57,16 @@ public static class CurveFitting
     {
         var n = points.Count;
         var (a, b, c) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
-        double ux = b.X - a.X, uy = b.Y - a.Y, vx = c.X - b.X, vy = c.Y - b.Y;
+        double ux = b.X - a.X,
+            uy = b.Y - a.Y,
+            vx = c.X - b.X,
+            vy = c.Y - b.Y;
         return Math.Abs(Math.Atan2((ux * vy) - (uy * vx), (ux * vx) + (uy * vy)));
     }
 
-    /// <summary>The direction leaving knot <paramref name="i"/>; at a smooth knot both runs share it, so that none is made a corner.</summary>
+    /// <summary>
+    /// The direction leaving knot <paramref name="i"/>; at a smooth knot both runs share it, so that none is made a corner.
+    /// </summary>
     private static PlanePoint Tangent(List<PlanePoint> points, int i, int way)
     {
         var n = points.Count;
@@ -72,8 +77,12 @@ public static class CurveFitting
         }
 
         // At a smooth knot beside a straight edge the edge gives the direction; otherwise the two edges' middle.
-        double a = before.To(at), b = at.To(after);
-        var d = a > 4 * b ? Direction(before, at) : b > 4 * a ? Direction(at, after) : Direction(before, after);
+        double a = before.To(at),
+            b = at.To(after);
+        var d =
+            a > 4 * b ? Direction(before, at)
+            : b > 4 * a ? Direction(at, after)
+            : Direction(before, after);
         return way > 0 ? d : new PlanePoint(-d.X, -d.Y);
     }
 
@@ -129,23 +138,34 @@ public static class CurveFitting
     private static CubicTo LeastSquares(List<PlanePoint> run, double[] at, PlanePoint start, PlanePoint end)
     {
         var (p0, p3) = (run[0], run[^1]);
-        double c00 = 0, c01 = 0, c11 = 0, x0 = 0, x1 = 0;
+        double c00 = 0,
+            c01 = 0,
+            c11 = 0,
+            x0 = 0,
+            x1 = 0;
         for (var i = 0; i < run.Count; i++)
         {
-            double t = at[i], s = 1 - t, b0 = s * s * s, b1 = 3 * t * s * s, b2 = 3 * t * t * s, b3 = t * t * t;
+            double t = at[i],
+                s = 1 - t,
+                b0 = s * s * s,
+                b1 = 3 * t * s * s,
+                b2 = 3 * t * t * s,
+                b3 = t * t * t;
             var a0 = new PlanePoint(start.X * b1, start.Y * b1);
             var a1 = new PlanePoint(end.X * b2, end.Y * b2);
             c00 += (a0.X * a0.X) + (a0.Y * a0.Y);
             c01 += (a0.X * a1.X) + (a0.Y * a1.Y);
             c11 += (a1.X * a1.X) + (a1.Y * a1.Y);
-            double dx = run[i].X - (p0.X * (b0 + b1)) - (p3.X * (b2 + b3)), dy = run[i].Y - (p0.Y * (b0 + b1)) - (p3.Y * (b2 + b3));
+            double dx = run[i].X - (p0.X * (b0 + b1)) - (p3.X * (b2 + b3)),
+                dy = run[i].Y - (p0.Y * (b0 + b1)) - (p3.Y * (b2 + b3));
             x0 += (a0.X * dx) + (a0.Y * dy);
             x1 += (a1.X * dx) + (a1.Y * dy);
         }
 
         var det = (c00 * c11) - (c01 * c01);
         var third = p0.To(p3) / 3;
-        double l0 = third, l1 = third;
+        double l0 = third,
+            l1 = third;
         if (Math.Abs(det) > 1e-14)
         {
             (l0, l1) = (((x0 * c11) - (x1 * c01)) / det, ((c00 * x1) - (c01 * x0)) / det);
@@ -158,7 +178,8 @@ public static class CurveFitting
         return new CubicTo(
             new PlanePoint(p0.X + (l0 * start.X), p0.Y + (l0 * start.Y)),
             new PlanePoint(p3.X + (l1 * end.X), p3.Y + (l1 * end.Y)),
-            p3);
+            p3
+        );
     }
 
     private static (double Distance, int Index) Worst(List<PlanePoint> run, double[] at, PlanePoint from, CubicTo cubic)
@@ -188,7 +209,8 @@ public static class CurveFitting
 
     private static double ToEdge(PlanePoint p, PlanePoint a, PlanePoint b)
     {
-        double dx = b.X - a.X, dy = b.Y - a.Y;
+        double dx = b.X - a.X,
+            dy = b.Y - a.Y;
         var share = Math.Clamp((((p.X - a.X) * dx) + ((p.Y - a.Y) * dy)) / Math.Max((dx * dx) + (dy * dy), 1e-18), 0, 1);
         return p.To(a.Towards(b, share));
     }
@@ -198,13 +220,17 @@ public static class CurveFitting
         var p0 = run[0];
         for (var i = 1; i < run.Count - 1; i++)
         {
-            double t = at[i], s = 1 - t;
+            double t = at[i],
+                s = 1 - t;
             var q = Point(p0, c, t);
-            double d1x = 3 * ((s * s * (c.Control1.X - p0.X)) + (2 * s * t * (c.Control2.X - c.Control1.X)) + (t * t * (c.End.X - c.Control2.X)));
-            double d1y = 3 * ((s * s * (c.Control1.Y - p0.Y)) + (2 * s * t * (c.Control2.Y - c.Control1.Y)) + (t * t * (c.End.Y - c.Control2.Y)));
+            double d1x =
+                3 * ((s * s * (c.Control1.X - p0.X)) + (2 * s * t * (c.Control2.X - c.Control1.X)) + (t * t * (c.End.X - c.Control2.X)));
+            double d1y =
+                3 * ((s * s * (c.Control1.Y - p0.Y)) + (2 * s * t * (c.Control2.Y - c.Control1.Y)) + (t * t * (c.End.Y - c.Control2.Y)));
             double d2x = 6 * ((s * (c.Control2.X - (2 * c.Control1.X) + p0.X)) + (t * (c.End.X - (2 * c.Control2.X) + c.Control1.X)));
             double d2y = 6 * ((s * (c.Control2.Y - (2 * c.Control1.Y) + p0.Y)) + (t * (c.End.Y - (2 * c.Control2.Y) + c.Control1.Y)));
-            double ex = q.X - run[i].X, ey = q.Y - run[i].Y;
+            double ex = q.X - run[i].X,
+                ey = q.Y - run[i].Y;
             var slope = (d1x * d1x) + (d1y * d1y) + (ex * d2x) + (ey * d2y);
             if (Math.Abs(slope) > 1e-14)
             {
@@ -215,9 +241,14 @@ public static class CurveFitting
 
     private static PlanePoint Point(PlanePoint p0, CubicTo c, double t)
     {
-        double s = 1 - t, b0 = s * s * s, b1 = 3 * t * s * s, b2 = 3 * t * t * s, b3 = t * t * t;
+        double s = 1 - t,
+            b0 = s * s * s,
+            b1 = 3 * t * s * s,
+            b2 = 3 * t * t * s,
+            b3 = t * t * t;
         return new PlanePoint(
             (b0 * p0.X) + (b1 * c.Control1.X) + (b2 * c.Control2.X) + (b3 * c.End.X),
-            (b0 * p0.Y) + (b1 * c.Control1.Y) + (b2 * c.Control2.Y) + (b3 * c.End.Y));
+            (b0 * p0.Y) + (b1 * c.Control1.Y) + (b2 * c.Control2.Y) + (b3 * c.End.Y)
+        );
     }
 }

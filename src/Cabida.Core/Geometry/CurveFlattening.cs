@@ -75,16 +75,17 @@ public static class CurveFlattening
     private static double DistanceToChord(PlanePoint p, PlanePoint a, PlanePoint d)
     {
         var length = a.To(d);
-        return length < 1e-12
-            ? p.To(a)
-            : Math.Abs(((d.X - a.X) * (p.Y - a.Y)) - ((d.Y - a.Y) * (p.X - a.X))) / length;
+        return length < 1e-12 ? p.To(a) : Math.Abs(((d.X - a.X) * (p.Y - a.Y)) - ((d.Y - a.Y) * (p.X - a.X))) / length;
     }
 
     private static double Turn(PlanePoint a, PlanePoint b, PlanePoint c, PlanePoint d) => Between(a, b, b, c) + Between(b, c, c, d);
 
     private static double Between(PlanePoint a, PlanePoint b, PlanePoint c, PlanePoint d)
     {
-        double ux = b.X - a.X, uy = b.Y - a.Y, vx = d.X - c.X, vy = d.Y - c.Y;
+        double ux = b.X - a.X,
+            uy = b.Y - a.Y,
+            vx = d.X - c.X,
+            vy = d.Y - c.Y;
         return Math.Abs(Math.Atan2((ux * vy) - (uy * vx), (ux * vx) + (uy * vy)));
     }
 }

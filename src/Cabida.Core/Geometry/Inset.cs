@@ -45,7 +45,8 @@ public static class Inset
             return left is { Width: > 0, Height: > 0 } ? Outlines.Rectangle(left) : Outlines.Empty;
         }
 
-        return IsConvex(ring) ? OfConvex(ring, by) : by.AreEqual ? Overlay.Grown(ring, -by.Left, new(OffsetSteps))
+        return IsConvex(ring) ? OfConvex(ring, by)
+            : by.AreEqual ? Overlay.Grown(ring, -by.Left, new(OffsetSteps))
             : OfAny(ring, by);
     }
 
@@ -77,7 +78,9 @@ public static class Inset
             }
         }
 
-        return kept.Count < 3 ? Outlines.Empty : Outlines.Ring(kept) is { Area: > 0 } left ? left : Outlines.Empty;
+        return kept.Count < 3 ? Outlines.Empty
+            : Outlines.Ring(kept) is { Area: > 0 } left ? left
+            : Outlines.Empty;
     }
 
     /// <summary>How far the figure reaches in a direction of length 1.</summary>
@@ -92,8 +95,18 @@ public static class Inset
     {
         var figure = Figure(by);
         var coordinates = ring.ExteriorRing.Coordinates;
-        var swept = coordinates.Zip(coordinates.Skip(1), (a, b) => (Area)Outlines.Factory.CreateMultiPointFromCoords(
-            [.. figure.Select(f => new Coordinate(a.X - f.X, a.Y - f.Y)), .. figure.Select(f => new Coordinate(b.X - f.X, b.Y - f.Y))]).ConvexHull()).Where(h => h is Polygon).ToList();
+        var swept = coordinates
+            .Zip(coordinates.Skip(1), (a, b) =>
+                (Area)
+                    Outlines
+                        .Factory.CreateMultiPointFromCoords([
+                            .. figure.Select(f => new Coordinate(a.X - f.X, a.Y - f.Y)),
+                            .. figure.Select(f => new Coordinate(b.X - f.X, b.Y - f.Y)),
+                        ])
+                        .ConvexHull()
+            )
+            .Where(h => h is Polygon)
+            .ToList();
         return Outlines.Without(ring, Overlay.Union(swept));
     }
 
@@ -101,7 +114,13 @@ public static class Inset
     {
         var steps = 4 * QuarterSteps;
         var larger = 1 / Math.Cos(Math.PI / steps);
-        return [.. Enumerable.Range(0, steps).Select(i => 2 * Math.PI * i / steps).Select(t => (X: Math.Cos(t), Y: Math.Sin(t)))
-            .Select(p => new PlanePoint(p.X * larger * (p.X > 0 ? by.Right : by.Left), p.Y * larger * (p.Y > 0 ? by.Top : by.Bottom)))];
+        return
+        [
+            .. Enumerable
+                .Range(0, steps)
+                .Select(i => 2 * Math.PI * i / steps)
+                .Select(t => (X: Math.Cos(t), Y: Math.Sin(t)))
+                .Select(p => new PlanePoint(p.X * larger * (p.X > 0 ? by.Right : by.Left), p.Y * larger * (p.Y > 0 ? by.Top : by.Bottom))),
+        ];
     }
 }

@@ -9,9 +9,20 @@ namespace Cabida.Core.Geometry;
 /// <param name="Width">The disc's diameter: the local width there.</param>
 /// <param name="Ring">Which ring of the boundary the place lies on.</param>
 /// <param name="Position">How far along that ring.</param>
-/// <param name="Around">The way along the boundary from the place to the other side; infinite when that is another ring. Short in a corner.</param>
-/// <param name="Facing">The angle at the centre between the two places, in radians: near π between the sides of a stroke, small in a corner.</param>
-public readonly record struct WidthSample(PlanePoint At, PlanePoint Across, PlanePoint Centre, double Width, double Facing, int Ring, double Position, double Around)
+/// <param name="Around">The way along the boundary from the place to the other side; infinite when that is another ring. Short in a
+/// corner.</param>
+/// <param name="Facing">The angle at the centre between the two places, in radians: near π between the sides of a stroke, small in a
+/// corner.</param>
+public readonly record struct WidthSample(
+    PlanePoint At,
+    PlanePoint Across,
+    PlanePoint Centre,
+    double Width,
+    double Facing,
+    int Ring,
+    double Position,
+    double Around
+)
 {
     /// <summary>A stroke's two sides face one another; in a corner they do not. Radians.</summary>
     private const double FacingSides = 110 * Math.PI / 180;
@@ -76,8 +87,13 @@ public static class LocalWidth
         {
             firstOf[k] = samples.Count;
             var segment = grid.Segments[k];
-            if (last is { } before && before.Ring == segment.Ring && before.Width > Narrow * fineBelow
-                && segment.Start + (segment.Length / 2) - before.Position < step / 2 && !segment.StartsAtNotch)
+            if (
+                last is { } before
+                && before.Ring == segment.Ring
+                && before.Width > Narrow * fineBelow
+                && segment.Start + (segment.Length / 2) - before.Position < step / 2
+                && !segment.StartsAtNotch
+            )
             {
                 continue;
             }
@@ -105,7 +121,9 @@ public static class LocalWidth
         return (samples, firstOf);
     }
 
-    /// <summary>Places where a stroke is nearly as thin as the thinnest: its exact least width lies between the samples around them.</summary>
+    /// <summary>
+    /// Places where a stroke is nearly as thin as the thinnest: its exact least width lies between the samples around them.
+    /// </summary>
     private static List<WidthSample> Minima(List<WidthSample> samples)
     {
         var minima = new List<WidthSample>();
@@ -123,7 +141,12 @@ public static class LocalWidth
 
     /// <summary>The samples with one on every segment near a minimum besides.</summary>
     private static List<WidthSample> Refined(
-        SegmentGrid grid, (List<WidthSample> Samples, int[] FirstOf) coarse, List<WidthSample> minima, double near, double largest)
+        SegmentGrid grid,
+        (List<WidthSample> Samples, int[] FirstOf) coarse,
+        List<WidthSample> minima,
+        double near,
+        double largest
+    )
     {
         var all = new List<WidthSample>(coarse.Samples.Count + (8 * minima.Count));
         var m = 0;
@@ -136,12 +159,20 @@ public static class LocalWidth
                 all.Add(coarse.Samples[i]);
             }
 
-            while (m < minima.Count && (minima[m].Ring < segment.Ring || (minima[m].Ring == segment.Ring && minima[m].Position + near < segment.Start)))
+            while (
+                m < minima.Count
+                && (minima[m].Ring < segment.Ring || (minima[m].Ring == segment.Ring && minima[m].Position + near < segment.Start))
+            )
             {
                 m++;
             }
 
-            if (first == next && m < minima.Count && minima[m].Ring == segment.Ring && minima[m].Position - near < segment.Start + segment.Length)
+            if (
+                first == next
+                && m < minima.Count
+                && minima[m].Ring == segment.Ring
+                && minima[m].Position - near < segment.Start + segment.Length
+            )
             {
                 all.Add(At(grid, segment, 0.5, minima[m].Width, largest));
             }
@@ -172,7 +203,8 @@ public static class LocalWidth
                 continue;
             }
 
-            double dx = nearest.X - p.X, dy = nearest.Y - p.Y;
+            double dx = nearest.X - p.X,
+                dy = nearest.Y - p.Y;
             var along = (dx * n.X) + (dy * n.Y);
             if (along <= 1e-12)
             {

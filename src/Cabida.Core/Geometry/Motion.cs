@@ -17,9 +17,16 @@ public readonly record struct Motion(double A, double B, double C, double D, dou
     public static Motion TurnLeft(double degrees)
     {
         var turns = degrees / 90;
-        var (sin, cos) = turns == Math.Round(turns)
-            ? ((((int)turns % 4) + 4) % 4) switch { 0 => (0.0, 1.0), 1 => (1, 0), 2 => (0, -1), _ => (-1, 0) }
-            : Math.SinCos(degrees * Math.PI / 180);
+        var (sin, cos) =
+            turns == Math.Round(turns)
+                ? ((((int)turns % 4) + 4) % 4) switch
+                {
+                    0 => (0.0, 1.0),
+                    1 => (1, 0),
+                    2 => (0, -1),
+                    _ => (-1, 0),
+                }
+                : Math.SinCos(degrees * Math.PI / 180);
         return new(cos, -sin, 0, sin, cos, 0);
     }
 
@@ -27,9 +34,15 @@ public readonly record struct Motion(double A, double B, double C, double D, dou
     public static Motion Flip { get; } = new(-1, 0, 0, 0, 1, 0);
 
     /// <summary>This change, and then another.</summary>
-    public Motion Then(Motion next) => new(
-        (next.A * A) + (next.B * D), (next.A * B) + (next.B * E), (next.A * C) + (next.B * F) + next.C,
-        (next.D * A) + (next.E * D), (next.D * B) + (next.E * E), (next.D * C) + (next.E * F) + next.F);
+    public Motion Then(Motion next) =>
+        new(
+            (next.A * A) + (next.B * D),
+            (next.A * B) + (next.B * E),
+            (next.A * C) + (next.B * F) + next.C,
+            (next.D * A) + (next.E * D),
+            (next.D * B) + (next.E * E),
+            (next.D * C) + (next.E * F) + next.F
+        );
 
     /// <summary>This change and then a move.</summary>
     public Motion Moved(double dx, double dy) => this with { C = C + dx, F = F + dy };
@@ -50,7 +63,13 @@ public readonly record struct Motion(double A, double B, double C, double D, dou
     /// <summary>The upright box round the changed corners of a box.</summary>
     public Box Of(Box b)
     {
-        PlanePoint[] corners = [Of(new PlanePoint(b.MinX, b.MinY)), Of(new PlanePoint(b.MaxX, b.MinY)), Of(new PlanePoint(b.MaxX, b.MaxY)), Of(new PlanePoint(b.MinX, b.MaxY))];
+        PlanePoint[] corners =
+        [
+            Of(new PlanePoint(b.MinX, b.MinY)),
+            Of(new PlanePoint(b.MaxX, b.MinY)),
+            Of(new PlanePoint(b.MaxX, b.MaxY)),
+            Of(new PlanePoint(b.MinX, b.MaxY)),
+        ];
         return new Box(corners.Min(c => c.X), corners.Min(c => c.Y), corners.Max(c => c.X), corners.Max(c => c.Y));
     }
 }

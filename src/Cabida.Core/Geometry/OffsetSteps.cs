@@ -48,7 +48,8 @@ internal static class OffsetSteps
     /// <summary>How much outlines turn in all, in radians, and how long they are, in millimetres.</summary>
     private static (double Turned, double Length) TurnsOf(Area area)
     {
-        double turned = 0, length = 0;
+        double turned = 0,
+            length = 0;
         foreach (var line in NetTopologySuite.Geometries.Utilities.LinearComponentExtracter.GetLines(area))
         {
             var points = ((LineString)line).CoordinateSequence;

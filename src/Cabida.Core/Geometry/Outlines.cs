@@ -40,7 +40,8 @@ public static class Outlines
     public static Area Join(IReadOnlyList<Area> areas)
     {
         ArgumentNullException.ThrowIfNull(areas);
-        var polygons = Clusters.Of([.. areas.Select(a => a.EnvelopeInternal)], (i, j) => Overlay.Meet(areas[i], areas[j]))
+        var polygons = Clusters
+            .Of([.. areas.Select(a => a.EnvelopeInternal)], (i, j) => Overlay.Meet(areas[i], areas[j]))
             .SelectMany(g => PolygonsOf(Union([.. g.Select(i => areas[i])])))
             .ToArray();
         return polygons.Length == 1 ? polygons[0] : Factory.CreateMultiPolygon(polygons);
@@ -54,8 +55,7 @@ public static class Outlines
     }
 
     /// <summary>The rings of an area, outer and holes.</summary>
-    public static IEnumerable<LineString> RingsOf(Area area) =>
-        PolygonsOf(area).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing));
+    public static IEnumerable<LineString> RingsOf(Area area) => PolygonsOf(area).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing));
 
     /// <summary>A polygon through points, closed if it is not.</summary>
     public static Polygon Ring(IReadOnlyList<PlanePoint> points)
@@ -66,8 +66,8 @@ public static class Outlines
     }
 
     /// <summary>An upright rectangle.</summary>
-    public static Polygon Rectangle(Box box) => Ring(
-        [new(box.MinX, box.MinY), new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]);
+    public static Polygon Rectangle(Box box) =>
+        Ring([new(box.MinX, box.MinY), new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]);
 
     /// <summary>The area scaled about the origin and then moved.</summary>
     public static Area Placed(Area area, double scale, double dx, double dy)
@@ -94,12 +94,14 @@ public static class Outlines
     public static Area Moved(Area area, Motion by)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return by == Motion.None || area.IsEmpty ? area : area switch
-        {
-            Polygon p => MovedPolygon(p, by),
-            MultiPolygon all => Factory.CreateMultiPolygon([.. all.Geometries.Select(p => MovedPolygon((Polygon)p, by))]),
-            _ => new AffineTransformation(by.A, by.B, by.C, by.D, by.E, by.F).Transform(area),
-        };
+        return by == Motion.None || area.IsEmpty
+            ? area
+            : area switch
+            {
+                Polygon p => MovedPolygon(p, by),
+                MultiPolygon all => Factory.CreateMultiPolygon([.. all.Geometries.Select(p => MovedPolygon((Polygon)p, by))]),
+                _ => new AffineTransformation(by.A, by.B, by.C, by.D, by.E, by.F).Transform(area),
+            };
     }
 
     /// <summary>The area with every point of its outlines moved; long stretches are divided first, so that they can bend.</summary>
@@ -107,12 +109,21 @@ public static class Outlines
     /// <param name="to">Where a point goes; neighbours stay neighbours.</param>
     /// <param name="longest">The longest stretch, in millimetres.</param>
     public static Area Mapped(Area area, Func<PlanePoint, PlanePoint> to, double longest) =>
-        Together([.. PolygonsOf(area).Select(p => Factory.CreatePolygon(Mapped(p.ExteriorRing, to, longest), [.. p.InteriorRings.Select(h => Mapped(h, to, longest))]))]);
+        Together([
+            .. PolygonsOf(area)
+                .Select(p =>
+                    Factory.CreatePolygon(Mapped(p.ExteriorRing, to, longest), [.. p.InteriorRings.Select(h => Mapped(h, to, longest))])
+                ),
+        ]);
 
     private static LinearRing Mapped(LineString ring, Func<PlanePoint, PlanePoint> to, double longest)
     {
         var points = ring.Coordinates.Select(c => new PlanePoint(c.X, c.Y)).ToList();
-        var moved = points.Zip(points.Skip(1), (a, b) => Divided(a, b, longest)).SelectMany(d => d).Select(p => to(p).ToCoordinate()).ToList();
+        var moved = points
+            .Zip(points.Skip(1), (a, b) => Divided(a, b, longest))
+            .SelectMany(d => d)
+            .Select(p => to(p).ToCoordinate())
+            .ToList();
         return Factory.CreateLinearRing([.. moved, moved[0].Copy()]);
     }
 
@@ -139,7 +150,10 @@ public static class Outlines
         }
 
         // n segments to a quarter turn leave a sagitta of r(1 − cos(π/4n)).
-        var segments = Math.Abs(by) <= chordError ? 2 : (int)Math.Clamp(Math.Ceiling(Math.PI / (4 * Math.Acos(1 - (chordError / Math.Abs(by))))), 2, 64);
+        var segments =
+            Math.Abs(by) <= chordError
+                ? 2
+                : (int)Math.Clamp(Math.Ceiling(Math.PI / (4 * Math.Acos(1 - (chordError / Math.Abs(by))))), 2, 64);
         // By itself it leaves out corners that lie within a hundredth of the distance, which is seen where the distance is not small.
         var simplified = Math.Min(BufferParameters.DefaultSimplifyFactor, chordError / Math.Abs(by));
         return Overlay.Grown(area, by, new BufferParameters(segments) { SimplifyFactor = simplified });
@@ -159,7 +173,10 @@ public static class Outlines
         }
 
         var near = Near(away);
-        return Apart(Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Difference(p, there)) : [p])]), () => Overlay.Difference(area, away));
+        return Apart(
+            Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Difference(p, there)) : [p])]),
+            () => Overlay.Difference(area, away)
+        );
     }
 
     /// <summary>What of an area lies inside another.</summary>
@@ -168,13 +185,17 @@ public static class Outlines
         ArgumentNullException.ThrowIfNull(area);
         ArgumentNullException.ThrowIfNull(inside);
         var near = Near(inside);
-        return Apart(Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]), () => Overlay.Intersection(area, inside));
+        return Apart(
+            Together([.. PolygonsOf(area).SelectMany(p => near(p) is { } there ? PolygonsOf(Overlay.Intersection(p, there)) : [])]),
+            () => Overlay.Intersection(area, inside)
+        );
     }
 
     /// <summary>
     /// Polygons worked out one by one; where they met in a corner and rounding made them cross, all is worked out at once.
     /// </summary>
-    private static Area Apart(Area one, Func<Area> whole) => one.NumGeometries < 2 || one.IsValid ? one : Together([.. PolygonsOf(whole())]);
+    private static Area Apart(Area one, Func<Area> whole) =>
+        one.NumGeometries < 2 || one.IsValid ? one : Together([.. PolygonsOf(whole())]);
 
     /// <summary>For a polygon, what of an area lies near it by its boxes, or null: of many small things few concern any one.</summary>
     private static Func<Polygon, Area?> Near(Area area)
@@ -202,8 +223,8 @@ public static class Outlines
     }
 
     /// <summary>Of a moved area the polygons whose boxes meet a box; the others are not moved at all.</summary>
-    internal static List<Polygon> MovedNear(Area area, Motion by, Box box) => [.. PolygonsOf(area)
-        .Where(p => by.Of(Box.Of(p)!.Value).Meets(box)).Select(p => MovedPolygon(p, by))];
+    internal static List<Polygon> MovedNear(Area area, Motion by, Box box) =>
+        [.. PolygonsOf(area).Where(p => by.Of(Box.Of(p)!.Value).Meets(box)).Select(p => MovedPolygon(p, by))];
 
     /// <summary>Whether any polygon of one list has a point in common with any of another.</summary>
     internal static bool Touch(IReadOnlyList<Polygon> some, IReadOnlyList<Polygon> others)
@@ -218,7 +239,10 @@ public static class Outlines
     }
 
     private static Polygon MovedPolygon(Polygon polygon, Motion by) =>
-        Factory.CreatePolygon(MovedRing(polygon.ExteriorRing, by), polygon.NumInteriorRings == 0 ? [] : [.. polygon.InteriorRings.Select(h => MovedRing(h, by))]);
+        Factory.CreatePolygon(
+            MovedRing(polygon.ExteriorRing, by),
+            polygon.NumInteriorRings == 0 ? [] : [.. polygon.InteriorRings.Select(h => MovedRing(h, by))]
+        );
 
     private static LinearRing MovedRing(LineString ring, Motion by)
     {

@@ -41,7 +41,13 @@ internal static class Overlay
             return Outlines.Empty;
         }
 
-        return areas.Count == 1 ? areas[0] : Tried([.. areas.Select(OfOneKind)], a => OverlayNGRobust.Union(Outlines.Factory.BuildGeometry(a)), (a, grid) => UnaryUnionNG.Union(Outlines.Factory.BuildGeometry(a), grid));
+        return areas.Count == 1
+            ? areas[0]
+            : Tried(
+                [.. areas.Select(OfOneKind)],
+                a => OverlayNGRobust.Union(Outlines.Factory.BuildGeometry(a)),
+                (a, grid) => UnaryUnionNG.Union(Outlines.Factory.BuildGeometry(a), grid)
+            );
     }
 
     /// <summary>The union of areas that share edges and overlap nowhere: the edges between them are dropped, which is quick.</summary>
@@ -54,7 +60,9 @@ internal static class Overlay
         }
 
         // Where noding left edges that do not quite meet, what is merged crosses itself.
-        return Attempt(() => CoverageUnion.Union(Outlines.Factory.BuildGeometry(faces))) is { IsValid: true } merged ? merged : Union(faces);
+        return Attempt(() => CoverageUnion.Union(Outlines.Factory.BuildGeometry(faces))) is { IsValid: true } merged
+            ? merged
+            : Union(faces);
     }
 
     /// <summary>What lies in the first and not in the second.</summary>
@@ -90,7 +98,8 @@ internal static class Overlay
     public static Area Noded(Area lines) => Tried([lines], l => OverlayNGRobust.Union(l[0]), (l, grid) => UnaryUnionNG.Union(l[0], grid));
 
     /// <summary>Whether two areas have a point in common.</summary>
-    public static bool Meet(Area a, Area b) => a.EnvelopeInternal.Intersects(b.EnvelopeInternal) && Tested([a, b], g => g[0].Intersects(g[1]));
+    public static bool Meet(Area a, Area b) =>
+        a.EnvelopeInternal.Intersects(b.EnvelopeInternal) && Tested([a, b], g => g[0].Intersects(g[1]));
 
     /// <summary>Whether an area holds all of another, its edge counted in.</summary>
     public static bool Covers(Area area, Area other) => Tested([area, other], g => g[0].Covers(g[1]));
@@ -112,12 +121,18 @@ internal static class Overlay
             return what == SpatialFunction.Difference ? a : Outlines.Empty;
         }
 
-        return Tried([OfOneKind(a), OfOneKind(b)], g => OverlayNGRobust.Overlay(g[0], g[1], what), (g, grid) => OverlayNG.Overlay(g[0], g[1], what, grid));
+        return Tried(
+            [OfOneKind(a), OfOneKind(b)],
+            g => OverlayNGRobust.Overlay(g[0], g[1], what),
+            (g, grid) => OverlayNG.Overlay(g[0], g[1], what, grid)
+        );
     }
 
-    /// <summary>What an earlier operation left may hold lines and points where areas only touched; beside areas they count for nothing.</summary>
-    private static Area OfOneKind(Area area) => area.OgcGeometryType == OgcGeometryType.GeometryCollection
-        ? Outlines.Factory.BuildGeometry([.. Outlines.PolygonsOf(area)]) : area;
+    /// <summary>
+    /// What an earlier operation left may hold lines and points where areas only touched; beside areas they count for nothing.
+    /// </summary>
+    private static Area OfOneKind(Area area) =>
+        area.OgcGeometryType == OgcGeometryType.GeometryCollection ? Outlines.Factory.BuildGeometry([.. Outlines.PolygonsOf(area)]) : area;
 
     private static Area Tried(Area[] areas, Func<Area[], Area> work, Func<Area[], PrecisionModel, Area> onGrid)
     {
@@ -174,14 +189,24 @@ internal static class Overlay
     /// <summary>What is large enough to cross itself or another very often is looked at before it is begun.</summary>
     private static void Untangled(Area[] areas)
     {
-        if (areas.Sum(a => (long)a.NumPoints) > MostUncounted
-            && Crossings.Of([.. areas.SelectMany(Outlines.RingsOf).Select(r => r.Coordinates)], Crossings.MostOverlaid).MoreThan(Crossings.MostOverlaid))
+        if (
+            areas.Sum(a => (long)a.NumPoints) > MostUncounted
+            && Crossings
+                .Of([.. areas.SelectMany(Outlines.RingsOf).Select(r => r.Coordinates)], Crossings.MostOverlaid)
+                .MoreThan(Crossings.MostOverlaid)
+        )
         {
-            throw new NotWorkableException(Phrase.Say($"Outlines cross one another more than {Crossings.MostOverlaid:#,0} times. Nothing can be cut so; leave one of them out, or draw it anew."));
+            throw new NotWorkableException(
+                Phrase.Say(
+                    $"Outlines cross one another more than {Crossings.MostOverlaid:#,0} times. Nothing can be cut so; leave one of "
+                        + $"them out, or draw it anew."
+                )
+            );
         }
     }
 
-    private static bool IsFinite(Envelope e) => e.IsNull || (double.IsFinite(e.MinX) && double.IsFinite(e.MaxX) && double.IsFinite(e.MinY) && double.IsFinite(e.MaxY));
+    private static bool IsFinite(Envelope e) =>
+        e.IsNull || (double.IsFinite(e.MinX) && double.IsFinite(e.MaxX) && double.IsFinite(e.MinY) && double.IsFinite(e.MaxY));
 
     private static Area? Attempt(Func<Area> work)
     {
@@ -209,12 +234,22 @@ internal static class Overlay
 
     private static Area OnGrid(Area area, PrecisionModel grid) => NetTopologySuite.Precision.GeometryPrecisionReducer.Reduce(area, grid);
 
-    /// <summary>What the geometry library throws where noding or labelling fails; never what says that a program is wrong with memory or a cancelled work.</summary>
-    private static bool IsOfGeometry(Exception fault) => fault is TopologyException or ArgumentException or InvalidOperationException or NullReferenceException or IndexOutOfRangeException;
+    /// <summary>
+    /// What the geometry library throws where noding or labelling fails; never what says that a program is wrong with memory or a cancelled
+    /// work.
+    /// </summary>
+    private static bool IsOfGeometry(Exception fault) =>
+        fault is TopologyException or ArgumentException or InvalidOperationException or NullReferenceException or IndexOutOfRangeException;
 
     private static NotWorkableException Unworkable(Area[] areas, Exception? cause = null)
     {
         var middle = areas[0].EnvelopeInternal.Centre;
-        return new NotWorkableException(Phrase.Say($"Outlines about {Length.Mm(middle?.X ?? 0)} across and {Length.Mm(middle?.Y ?? 0)} up cross themselves so that they cannot be joined or cut. Mend them there, or leave them out."), cause);
+        return new NotWorkableException(
+            Phrase.Say(
+                $"Outlines about {Length.Mm(middle?.X ?? 0)} across and {Length.Mm(middle?.Y ?? 0)} up cross themselves so that "
+                    + $"they cannot be joined or cut. Mend them there, or leave them out."
+            ),
+            cause
+        );
     }
 }

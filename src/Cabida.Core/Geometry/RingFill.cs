@@ -22,18 +22,21 @@ internal static class RingFill
     {
         List<Coordinate[]> closed = [.. rings.Select(r => (Coordinate[])[.. r.Select(p => p.ToCoordinate()), r[0].ToCoordinate()])];
         List<Envelope> boxes = [.. closed.Select(BoxOf)];
-        var polygons = Clusters.Of(boxes, (_, _) => true)
-            .SelectMany(group => OfGroup([.. group.Select(i => closed[i])], w => evenOdd ? w % 2 != 0 : w != 0)).ToList();
+        var polygons = Clusters
+            .Of(boxes, (_, _) => true)
+            .SelectMany(group => OfGroup([.. group.Select(i => closed[i])], w => evenOdd ? w % 2 != 0 : w != 0))
+            .ToList();
         // Groups lie apart by their boxes, so none of their areas touch.
         return Outlines.Together(polygons);
     }
 
-    private static IEnumerable<Polygon> OfGroup(List<Coordinate[]> rings, Func<int, bool> filled) => Crossings.Of(rings) switch
-    {
-        { None: true } => Nested(rings, filled),
-        var tangled when tangled.MoreThan(Crossings.MostCrossed) => throw TooTangled(),
-        _ => Outlines.PolygonsOf(Noded(rings, filled)),
-    };
+    private static IEnumerable<Polygon> OfGroup(List<Coordinate[]> rings, Func<int, bool> filled) =>
+        Crossings.Of(rings) switch
+        {
+            { None: true } => Nested(rings, filled),
+            var tangled when tangled.MoreThan(Crossings.MostCrossed) => throw TooTangled(),
+            _ => Outlines.PolygonsOf(Noded(rings, filled)),
+        };
 
     /// <summary>
     /// Rings that cross nowhere: one is an edge where what lies just inside it is filled and what lies just outside is not, or the
@@ -66,9 +69,14 @@ internal static class RingFill
             tree.Insert(shells[i].EnvelopeInternal, i);
         }
 
-        var of = holes.ToLookup(h => tree.Query(h.EnvelopeInternal)
-            .Where(s => shells[s].EnvelopeInternal.Contains(h.EnvelopeInternal) && PointLocation.IsInRing(h.CoordinateSequence.GetCoordinate(0), shells[s].CoordinateSequence))
-            .MinBy(s => shells[s].EnvelopeInternal.Area));
+        var of = holes.ToLookup(h =>
+            tree.Query(h.EnvelopeInternal)
+                .Where(s =>
+                    shells[s].EnvelopeInternal.Contains(h.EnvelopeInternal)
+                    && PointLocation.IsInRing(h.CoordinateSequence.GetCoordinate(0), shells[s].CoordinateSequence)
+                )
+                .MinBy(s => shells[s].EnvelopeInternal.Area)
+        );
         return shells.Select((s, i) => Outlines.Factory.CreatePolygon(s, [.. of[i]]));
     }
 
@@ -94,6 +102,11 @@ internal static class RingFill
         return box;
     }
 
-    private static NotWorkableException TooTangled() => new(Phrase.Say(
-        $"An outline crosses itself more than {Crossings.MostCrossed:#,0} times. Nothing can be cut so; leave it out, or draw it anew."));
+    private static NotWorkableException TooTangled() =>
+        new(
+            Phrase.Say(
+                $"An outline crosses itself more than {Crossings.MostCrossed:#,0} times. Nothing can be cut so; leave it out, or "
+                    + $"draw it anew."
+            )
+        );
 }

@@ -67,7 +67,11 @@ public static class SafeGrowth
                 if (between.Distance() is var gap && gap < reach)
                 {
                     var ends = between.NearestPoints();
-                    least = new GrowthLimit(gap / 2, GrowthStop.PartsMeet, new PlanePoint((ends[0].X + ends[1].X) / 2, (ends[0].Y + ends[1].Y) / 2));
+                    least = new GrowthLimit(
+                        gap / 2,
+                        GrowthStop.PartsMeet,
+                        new PlanePoint((ends[0].X + ends[1].X) / 2, (ends[0].Y + ends[1].Y) / 2)
+                    );
                 }
             }
         }
@@ -77,7 +81,8 @@ public static class SafeGrowth
         {
             var before = least?.Limit ?? most;
             least = First(part, before, d => Mattering(part, d)) ?? least;
-            notch = First(part, Math.Min(least?.Limit ?? most, notch?.Limit ?? most), d => HolesAt(part, d).Count == part.NumInteriorRings) ?? notch;
+            notch = First(part, Math.Min(least?.Limit ?? most, notch?.Limit ?? most), d => HolesAt(part, d).Count == part.NumInteriorRings)
+                ?? notch;
         }
 
         return new(least, notch is { } n && n.Limit < (least?.Limit ?? most) - Precision ? n : null);
@@ -108,14 +113,22 @@ public static class SafeGrowth
     private static bool Mattering(Polygon part, double by)
     {
         var holes = HolesAt(part, by);
-        var own = part.InteriorRings.Select(r => Outlines.Factory.CreatePolygon(r.Coordinates)).Select(o => holes.Where(h => Overlay.Meet(o, h)).ToList()).ToList();
+        var own = part
+            .InteriorRings.Select(r => Outlines.Factory.CreatePolygon(r.Coordinates))
+            .Select(o => holes.Where(h => Overlay.Meet(o, h)).ToList())
+            .ToList();
         return own.All(o => o.Count > 0 && (o.Count == 1 || o.Count(IsDeep) < 2)) && !holes.Except(own.SelectMany(o => o)).Any(IsDeep);
     }
 
     private static bool IsDeep(Polygon hole) => !Outlines.Grown(hole, -NotchDepth, Tolerances.Ink).IsEmpty;
 
     private static List<Polygon> HolesAt(Polygon part, double by) =>
-        [.. Outlines.PolygonsOf(Outlines.Grown(part, by, Tolerances.Ink)).SelectMany(p => p.InteriorRings).Select(r => Outlines.Factory.CreatePolygon(r.Coordinates))];
+        [
+            .. Outlines
+                .PolygonsOf(Outlines.Grown(part, by, Tolerances.Ink))
+                .SelectMany(p => p.InteriorRings)
+                .Select(r => Outlines.Factory.CreatePolygon(r.Coordinates)),
+        ];
 
     /// <summary>What differs between just below and just above the limit, and where.</summary>
     private static GrowthLimit Where(Polygon part, double fine, double tooMuch)
@@ -127,9 +140,11 @@ public static class SafeGrowth
             return new GrowthLimit(fine, GrowthStop.HoleCloses, At(closed));
         }
 
-        var pinched = after.FirstOrDefault(a => !before.Any(h => Overlay.Meet(h, a))) ?? after.FirstOrDefault(a => after.Count(o => before.Any(h => Overlay.Meet(h, a) && Overlay.Meet(h, o))) > 1);
+        var pinched = after.FirstOrDefault(a => !before.Any(h => Overlay.Meet(h, a)))
+            ?? after.FirstOrDefault(a => after.Count(o => before.Any(h => Overlay.Meet(h, a) && Overlay.Meet(h, o))) > 1);
         return new GrowthLimit(fine, GrowthStop.Pinched, pinched is null ? At(part) : At(pinched));
     }
 
-    private static PlanePoint At(Polygon p) => p.InteriorPoint is { IsEmpty: false } inside ? new(inside.X, inside.Y) : new(p.Coordinate.X, p.Coordinate.Y);
+    private static PlanePoint At(Polygon p) =>
+        p.InteriorPoint is { IsEmpty: false } inside ? new(inside.X, inside.Y) : new(p.Coordinate.X, p.Coordinate.Y);
 }

@@ -81,7 +81,9 @@ internal sealed class SegmentGrid
     /// <summary>The length of each ring.</summary>
     public List<double> RingLengths { get; } = [];
 
-    /// <summary>The boundary point nearest to <paramref name="p"/> within <paramref name="reach"/>, if any, and the segment it lies on.</summary>
+    /// <summary>
+    /// The boundary point nearest to <paramref name="p"/> within <paramref name="reach"/>, if any, and the segment it lies on.
+    /// </summary>
     public (PlanePoint Point, int Segment)? Nearest(PlanePoint p, double reach)
     {
         stamp++;
@@ -103,7 +105,8 @@ internal sealed class SegmentGrid
                     seen[i] = stamp;
                     ref readonly var s = ref projected[i];
                     var share = Math.Clamp(((p.X - s.X) * s.Ux) + ((p.Y - s.Y) * s.Uy), 0, 1);
-                    double qx = s.X + (share * s.Dx), qy = s.Y + (share * s.Dy);
+                    double qx = s.X + (share * s.Dx),
+                        qy = s.Y + (share * s.Dy);
                     var d = ((qx - p.X) * (qx - p.X)) + ((qy - p.Y) * (qy - p.Y));
                     if (d < least)
                     {
@@ -121,8 +124,10 @@ internal sealed class SegmentGrid
         for (var i = 0; i < projected.Length; i++)
         {
             ref readonly var s = ref projected[i];
-            int left = Column(Math.Min(s.X, s.X + s.Dx)), right = Column(Math.Max(s.X, s.X + s.Dx));
-            int low = Row(Math.Min(s.Y, s.Y + s.Dy)), high = Row(Math.Max(s.Y, s.Y + s.Dy));
+            int left = Column(Math.Min(s.X, s.X + s.Dx)),
+                right = Column(Math.Max(s.X, s.X + s.Dx));
+            int low = Row(Math.Min(s.Y, s.Y + s.Dy)),
+                high = Row(Math.Max(s.Y, s.Y + s.Dy));
             for (var y = low; y <= high; y++)
             {
                 for (var x = left; x <= right; x++)
@@ -157,8 +162,12 @@ internal sealed class SegmentGrid
     /// <summary>Whether the boundary turns right, away from the area on its left, by more than a smooth curve does.</summary>
     private static bool IsNotch(Segment before, PlanePoint next)
     {
-        double ux = before.B.X - before.A.X, uy = before.B.Y - before.A.Y, vx = next.X - before.B.X, vy = next.Y - before.B.Y;
-        double sine = (ux * vy) - (uy * vx), cosine = (ux * vx) + (uy * vy);
+        double ux = before.B.X - before.A.X,
+            uy = before.B.Y - before.A.Y,
+            vx = next.X - before.B.X,
+            vy = next.Y - before.B.Y;
+        double sine = (ux * vy) - (uy * vx),
+            cosine = (ux * vx) + (uy * vy);
         return sine < 0 && sine < -TanSharpTurn * cosine;
     }
 
@@ -171,7 +180,9 @@ internal sealed class SegmentGrid
     {
         public static Projected Of(Segment s)
         {
-            double dx = s.B.X - s.A.X, dy = s.B.Y - s.A.Y, square = (dx * dx) + (dy * dy);
+            double dx = s.B.X - s.A.X,
+                dy = s.B.Y - s.A.Y,
+                square = (dx * dx) + (dy * dy);
             return new Projected(s.A.X, s.A.Y, dx, dy, dx / square, dy / square);
         }
     }

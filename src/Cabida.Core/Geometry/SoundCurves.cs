@@ -25,20 +25,23 @@ public static class SoundCurves
     /// <param name="grid">What coordinates are rounded to.</param>
     public static IReadOnlyList<Contour> Of(Area area, double tolerance, double grid)
     {
-        var contours = Outlines.PolygonsOf(area).SelectMany(p =>
-        {
-            List<LineString> rings = [p.ExteriorRing, .. p.InteriorRings];
-            var fitted = rings.Select(r => OfRing(r, tolerance, grid)).ToList();
-            // A counter's curve and its outside may cross where they lie nearer to one another than the tolerance.
-            if (IsSound(fitted))
+        var contours = Outlines
+            .PolygonsOf(area)
+            .SelectMany(p =>
             {
-                return fitted;
-            }
+                List<LineString> rings = [p.ExteriorRing, .. p.InteriorRings];
+                var fitted = rings.Select(r => OfRing(r, tolerance, grid)).ToList();
+                // A counter's curve and its outside may cross where they lie nearer to one another than the tolerance.
+                if (IsSound(fitted))
+                {
+                    return fitted;
+                }
 
-            List<Contour> straight = [.. rings.Select(r => Rounded(Straight(r), grid))];
-            // What is thinner than the file's own steps crosses itself once it is rounded, however it is drawn.
-            return IsSound(straight) ? straight : OnGrid(p, grid);
-        }).ToList();
+                List<Contour> straight = [.. rings.Select(r => Rounded(Straight(r), grid))];
+                // What is thinner than the file's own steps crosses itself once it is rounded, however it is drawn.
+                return IsSound(straight) ? straight : OnGrid(p, grid);
+            })
+            .ToList();
         return contours;
     }
 
@@ -46,10 +49,18 @@ public static class SoundCurves
     /// An area as it is on the grid of a file: hair lines that vanish there are gone, and what they held together is in parts.
     /// </summary>
     private static List<Contour> OnGrid(Polygon area, double grid) =>
-        [.. Outlines.PolygonsOf(GeometryPrecisionReducer.Reduce(area, new PrecisionModel(1 / grid))).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing)).Select(Straight)];
+        [
+            .. Outlines
+                .PolygonsOf(GeometryPrecisionReducer.Reduce(area, new PrecisionModel(1 / grid)))
+                .SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing))
+                .Select(Straight),
+        ];
 
     private static Contour OfRing(LineString ring, double tolerance, double grid) =>
-        Finer.Select(f => Rounded(CurveFitting.Fit(ring, tolerance * f), grid)).FirstOrDefault(c => StaysIn(c, ring.EnvelopeInternal) && IsSound([c])) ?? Rounded(Straight(ring), grid);
+        Finer
+            .Select(f => Rounded(CurveFitting.Fit(ring, tolerance * f), grid))
+            .FirstOrDefault(c => StaysIn(c, ring.EnvelopeInternal) && IsSound([c]))
+        ?? Rounded(Straight(ring), grid);
 
     /// <summary>Whether rings, the first of them the outside, make an area as they are.</summary>
     public static bool IsSound(IReadOnlyList<Contour> contours)
@@ -67,7 +78,10 @@ public static class SoundCurves
     private static bool StaysIn(Contour contour, Envelope box)
     {
         var own = Flat(contour).EnvelopeInternal;
-        return own.MinX >= box.MinX - Beyond && own.MaxX <= box.MaxX + Beyond && own.MinY >= box.MinY - Beyond && own.MaxY <= box.MaxY + Beyond;
+        return own.MinX >= box.MinX - Beyond
+            && own.MaxX <= box.MaxX + Beyond
+            && own.MinY >= box.MinY - Beyond
+            && own.MaxY <= box.MaxY + Beyond;
     }
 
     private static Contour Straight(LineString ring)
@@ -79,11 +93,19 @@ public static class SoundCurves
     private static Contour Rounded(Contour contour, double grid)
     {
         PlanePoint At(PlanePoint p) => new(Math.Round(p.X / grid) * grid, Math.Round(p.Y / grid) * grid);
-        return new Contour(At(contour.Start), [.. contour.Segments.Select(CurveSegment (s) => s switch
-        {
-            CubicTo c => new CubicTo(At(c.Control1), At(c.Control2), At(c.End)),
-            QuadraticTo q => new QuadraticTo(At(q.Control), At(q.End)),
-            _ => new LineSegmentTo(At(s.End)),
-        })]);
+        return new Contour(
+            At(contour.Start),
+            [
+                .. contour.Segments.Select(
+                    CurveSegment (s) =>
+                        s switch
+                        {
+                            CubicTo c => new CubicTo(At(c.Control1), At(c.Control2), At(c.End)),
+                            QuadraticTo q => new QuadraticTo(At(q.Control), At(q.End)),
+                            _ => new LineSegmentTo(At(s.End)),
+                        }
+                ),
+            ]
+        );
     }
 }

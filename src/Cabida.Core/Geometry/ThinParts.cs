@@ -81,7 +81,13 @@ public static class ThinParts
         for (var i = 0; i < samples.Count; i++)
         {
             var s = samples[i];
-            if (s.IsStroke && s.Width >= limit - Tolerances.Check && (least is not { } l || s.Width < l.Width) && IsLeastNearby(samples, i, -1) && IsLeastNearby(samples, i, 1))
+            if (
+                s.IsStroke
+                && s.Width >= limit - Tolerances.Check
+                && (least is not { } l || s.Width < l.Width)
+                && IsLeastNearby(samples, i, -1)
+                && IsLeastNearby(samples, i, 1)
+            )
             {
                 least = s;
             }
@@ -94,7 +100,11 @@ public static class ThinParts
     private static bool IsLeastNearby(IReadOnlyList<WidthSample> samples, int i, int way)
     {
         var s = samples[i];
-        for (var j = i + way; j >= 0 && j < samples.Count && samples[j].Ring == s.Ring && Math.Abs(samples[j].Position - s.Position) <= s.Width; j += way)
+        for (
+            var j = i + way;
+            j >= 0 && j < samples.Count && samples[j].Ring == s.Ring && Math.Abs(samples[j].Position - s.Position) <= s.Width;
+            j += way
+        )
         {
             if (samples[j].Width < s.Width - (Tolerances.Check / 4))
             {
@@ -111,9 +121,7 @@ public static class ThinParts
         // Half the checks' accuracy is given away on purpose, so that the facets of the arcs leave no slivers behind.
         var slack = Tolerances.Check / 2;
         var wide = Overlay.Grown(Overlay.Grown(polygon, -limit / 2, arcs), (limit / 2) + slack, arcs);
-        var removed = wide.IsEmpty
-            ? polygon
-            : Overlay.Difference(polygon, wide);
+        var removed = wide.IsEmpty ? polygon : Overlay.Difference(polygon, wide);
         foreach (var part in Outlines.PolygonsOf(removed))
         {
             var outline = Overlay.Grown(part, slack, arcs);
@@ -142,8 +150,7 @@ public static class ThinParts
     }
 
     /// <summary>How far a tip reaches beyond the wider ink.</summary>
-    private static double FreeLength(Polygon tip, Area wide) =>
-        tip.Coordinates.Max(c => wide.Distance(Outlines.Factory.CreatePoint(c)));
+    private static double FreeLength(Polygon tip, Area wide) => tip.Coordinates.Max(c => wide.Distance(Outlines.Factory.CreatePoint(c)));
 
     private static double LongestExtent(Polygon part)
     {

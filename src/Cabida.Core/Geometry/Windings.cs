@@ -28,7 +28,10 @@ internal sealed class Windings
             }
         }
 
-        bands = [.. Enumerable.Range(0, (int)Math.Clamp(Math.Sqrt(edges), 1, MostBands)).Select(_ => new List<(Coordinate, Coordinate, int)>())];
+        bands =
+        [
+            .. Enumerable.Range(0, (int)Math.Clamp(Math.Sqrt(edges), 1, MostBands)).Select(_ => new List<(Coordinate, Coordinate, int)>()),
+        ];
         (foot, perUnit) = (box.MinY, box.Height > 0 ? bands.Length / box.Height : 0);
         for (var r = 0; r < rings.Count; r++)
         {

@@ -50,10 +50,12 @@ public readonly record struct CleanedText(string Text, CleaningDone Done)
         var visible = seen.ToString();
         var spaced = string.Join(' ', visible.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
         var text = Widths(spaced).Normalize(NormalizationForm.FormC);
-        return new(text,
+        return new(
+            text,
             (visible.Length != raw.Length ? CleaningDone.Invisible : 0)
-            | (spaced != visible ? CleaningDone.Spaces : 0)
-            | (text != spaced ? CleaningDone.Composed : 0));
+                | (spaced != visible ? CleaningDone.Spaces : 0)
+                | (text != spaced ? CleaningDone.Composed : 0)
+        );
     }
 
     /// <summary>Most texts need nothing: printable, single inner blanks, composed.</summary>
@@ -101,15 +103,25 @@ public readonly record struct CleanedText(string Text, CleaningDone Done)
             return at == 0 || at + 1 == text.Length || !Joins(text[at - 1]) || !Joins(text[at + 1]);
         }
 
-        return !char.IsWhiteSpace(c) && char.GetUnicodeCategory(c) is UnicodeCategory.Control or UnicodeCategory.Format or UnicodeCategory.PrivateUse && !char.IsSurrogate(c)
+        return !char.IsWhiteSpace(c)
+                && char.GetUnicodeCategory(c) is UnicodeCategory.Control or UnicodeCategory.Format or UnicodeCategory.PrivateUse
+                && !char.IsSurrogate(c)
             || c is '\ufe0e' or '\ufe0f';
     }
 
     /// <summary>Arabic and Syriac, and the scripts of India and South-East Asia; halves of characters beyond them for emoji.</summary>
-    private static bool Joins(char c) => c is (>= '\u0600' and < '\u0860') or (>= '\u0900' and < '\u1000') or (>= '\u1780' and < '\u1800') || char.IsSurrogate(c);
+    private static bool Joins(char c) =>
+        c is (>= '\u0600' and < '\u0860') or (>= '\u0900' and < '\u1000') or (>= '\u1780' and < '\u1800') || char.IsSurrogate(c);
 
     /// <summary>Wide and ligature forms made for old character sets, as ﬁ and Ａ, are spelt with plain letters.</summary>
-    private static string Widths(string text) => text.Any(c => c is (>= '\ufb00' and < '\ufb07') or (>= '\uff01' and < '\uff5f'))
-        ? string.Concat(text.Select(c => c is (>= '\ufb00' and < '\ufb07') or (>= '\uff01' and < '\uff5f') ? c.ToString().Normalize(NormalizationForm.FormKC) : c.ToString()))
-        : text;
+    private static string Widths(string text) =>
+        text.Any(c => c is (>= '\ufb00' and < '\ufb07') or (>= '\uff01' and < '\uff5f'))
+            ? string.Concat(
+                text.Select(c =>
+                    c is (>= '\ufb00' and < '\ufb07') or (>= '\uff01' and < '\uff5f')
+                        ? c.ToString().Normalize(NormalizationForm.FormKC)
+                        : c.ToString()
+                )
+            )
+            : text;
 }

@@ -15,7 +15,11 @@ internal readonly partial record struct CountedName(string Name, int Count)
     {
         foreach (var form in new[] { Before(), After() })
         {
-            if (form.Match(cell) is { Success: true } match && match.Groups["name"].Value.Trim() is { Length: > 0 } name && name.Any(char.IsLetter))
+            if (
+                form.Match(cell) is { Success: true } match
+                && match.Groups["name"].Value.Trim() is { Length: > 0 } name
+                && name.Any(char.IsLetter)
+            )
             {
                 return new CountedName(name, int.Parse(match.Groups["count"].Value, NumberStyles.None, CultureInfo.InvariantCulture));
             }
@@ -27,6 +31,8 @@ internal readonly partial record struct CountedName(string Name, int Count)
     [GeneratedRegex(@"^(?<count>[0-9]{1,3})\s*(?:[xX]\s+|[×*]\s*)(?<name>\S.*)$")]
     private static partial Regex Before();
 
-    [GeneratedRegex(@"^(?<name>.*\S)(?:\s+[xX]\s*|\s*[×*]\s*|\s*[;,:|=]\s*|\s*\((?:[xX×]\s*)?)(?<count>[0-9]{1,3})\s*(?:[xX×]|\)|pcs\.?|stk\.?|szt\.?|ks)?$")]
+    [GeneratedRegex(
+        @"^(?<name>.*\S)(?:\s+[xX]\s*|\s*[×*]\s*|\s*[;,:|=]\s*|\s*\((?:[xX×]\s*)?)(?<count>[0-9]{1,3})\s*(?:[xX×]|\)|pcs\.?|stk\.?|szt\.?|ks)?$"
+    )]
     private static partial Regex After();
 }

@@ -53,7 +53,9 @@ internal sealed class KnownPieces
         left.RemoveAll(used.Contains);
     }
 
-    /// <summary>Rows between recognised neighbours, with as many pieces left between the same neighbours, that are nearly the same.</summary>
+    /// <summary>
+    /// Rows between recognised neighbours, with as many pieces left between the same neighbours, that are nearly the same.
+    /// </summary>
     private void MatchMended(IReadOnlyList<Piece> rows, Piece?[] found, List<Piece> left)
     {
         if (left.Count == 0)
@@ -79,13 +81,24 @@ internal sealed class KnownPieces
     }
 
     /// <summary>The known piece as its row has it now; itself when nothing of it changed.</summary>
-    private static Piece Same(Piece known, Piece row) => known.Name == row.Name && known.Copies == row.Copies && RowKey(known) == RowKey(row)
-        ? known : known with { Name = row.Name, Values = row.Values, Copies = row.Copies };
+    private static Piece Same(Piece known, Piece row) =>
+        known.Name == row.Name && known.Copies == row.Copies && RowKey(known) == RowKey(row)
+            ? known
+            : known with
+            {
+                Name = row.Name,
+                Values = row.Values,
+                Copies = row.Copies,
+            };
 
-    private static string RowKey(Piece p) => p.Values.Count == 0 ? p.Name : $"{p.Name}\n{string.Join('\n', p.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
+    private static string RowKey(Piece p) =>
+        p.Values.Count == 0
+            ? p.Name
+            : $"{p.Name}\n{string.Join('\n', p.Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => $"{v.Key}={v.Value}"))}";
 
     /// <summary>Whether at most a third of the letters, and at least one stays, were changed; capitals do not count.</summary>
-    private static bool NearlySame(string a, string b) => Distance(a.ToUpperInvariant(), b.ToUpperInvariant()) * 3 <= Math.Max(a.Length, b.Length);
+    private static bool NearlySame(string a, string b) =>
+        Distance(a.ToUpperInvariant(), b.ToUpperInvariant()) * 3 <= Math.Max(a.Length, b.Length);
 
     /// <summary>The letters that must be put in, taken out or changed (Levenshtein 1966).</summary>
     private static int Distance(string a, string b)

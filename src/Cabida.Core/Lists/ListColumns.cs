@@ -11,18 +11,143 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
     /// <summary>What a column of names is headed by, in the tongues orders come in.</summary>
     private static readonly string[] NameWords =
     [
-        "name", "names", "first name", "given name", "forename", "full name", "vorname", "nom", "prénom", "nombre", "nombres", "nome", "nomi", "naam", "voornaam", "navn", "fornavn", "namn", "förnamn", "nimi", "etunimi",
-        "imię", "imię i nazwisko", "jméno", "meno", "név", "keresztnév", "nume", "prenume", "ime", "vardas", "vārds", "ad", "adı", "isim", "όνομα", "ονοματεπώνυμο", "имя", "имена", "ім'я", "ім’я", "име", "სახელი",
-        "tên", "họ tên", "nama", "jina", "orúkọ", "שם", "اسم", "الاسم", "ชื่อ", "名前", "姓名", "名字", "이름",
+        "name",
+        "names",
+        "first name",
+        "given name",
+        "forename",
+        "full name",
+        "vorname",
+        "nom",
+        "prénom",
+        "nombre",
+        "nombres",
+        "nome",
+        "nomi",
+        "naam",
+        "voornaam",
+        "navn",
+        "fornavn",
+        "namn",
+        "förnamn",
+        "nimi",
+        "etunimi",
+        "imię",
+        "imię i nazwisko",
+        "jméno",
+        "meno",
+        "név",
+        "keresztnév",
+        "nume",
+        "prenume",
+        "ime",
+        "vardas",
+        "vārds",
+        "ad",
+        "adı",
+        "isim",
+        "όνομα",
+        "ονοματεπώνυμο",
+        "имя",
+        "имена",
+        "ім'я",
+        "ім’я",
+        "име",
+        "სახელი",
+        "tên",
+        "họ tên",
+        "nama",
+        "jina",
+        "orúkọ",
+        "שם",
+        "اسم",
+        "الاسم",
+        "ชื่อ",
+        "名前",
+        "姓名",
+        "名字",
+        "이름",
     ];
 
     /// <summary>What a column of quantities is headed by.</summary>
     private static readonly string[] QuantityWords =
     [
-        "quantity", "qty", "count", "number", "pieces", "pcs", "copies", "how many", "amount", "anzahl", "menge", "stück", "stk", "quantité", "qté", "qte", "cantidad", "cant", "unidades", "quantità", "qtà", "pezzi", "quantidade", "qtd",
-        "aantal", "stuks", "antal", "antall", "määrä", "kpl", "kogus", "tk", "ilość", "liczba", "sztuk", "szt", "počet", "množství", "množstvo", "ks", "kusů", "mennyiség", "darab", "db", "cantitate", "buc", "količina", "kom",
-        "kiekis", "vnt", "skaits", "gab", "adet", "miktar", "ποσότητα", "τεμάχια", "τεμ", "количество", "кол-во", "шт", "кількість", "к-сть", "количина", "რაოდენობა", "số lượng", "sl", "jumlah", "idadi", "iye",
-        "כמות", "الكمية", "العدد", "จำนวน", "数量", "個数", "수량",
+        "quantity",
+        "qty",
+        "count",
+        "number",
+        "pieces",
+        "pcs",
+        "copies",
+        "how many",
+        "amount",
+        "anzahl",
+        "menge",
+        "stück",
+        "stk",
+        "quantité",
+        "qté",
+        "qte",
+        "cantidad",
+        "cant",
+        "unidades",
+        "quantità",
+        "qtà",
+        "pezzi",
+        "quantidade",
+        "qtd",
+        "aantal",
+        "stuks",
+        "antal",
+        "antall",
+        "määrä",
+        "kpl",
+        "kogus",
+        "tk",
+        "ilość",
+        "liczba",
+        "sztuk",
+        "szt",
+        "počet",
+        "množství",
+        "množstvo",
+        "ks",
+        "kusů",
+        "mennyiség",
+        "darab",
+        "db",
+        "cantitate",
+        "buc",
+        "količina",
+        "kom",
+        "kiekis",
+        "vnt",
+        "skaits",
+        "gab",
+        "adet",
+        "miktar",
+        "ποσότητα",
+        "τεμάχια",
+        "τεμ",
+        "количество",
+        "кол-во",
+        "шт",
+        "кількість",
+        "к-сть",
+        "количина",
+        "რაოდენობა",
+        "số lượng",
+        "sl",
+        "jumlah",
+        "idadi",
+        "iye",
+        "כמות",
+        "الكمية",
+        "العدد",
+        "จำนวน",
+        "数量",
+        "個数",
+        "수량",
     ];
 
     /// <summary>Guesses what columns are: by their heading where there is one, else the first column with words is the name.</summary>
@@ -49,7 +174,12 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
         if (!columns.Contains(Motifs.Fields.Name))
         {
             var body = rows.Skip(heading ? 1 : 0).Take(50).ToList();
-            var name = Enumerable.Range(0, width).FirstOrDefault(i => columns[i].Length == 0 && body.Count(r => i < r.Count && r[i].Any(char.IsLetter)) * 2 >= body.Count, 0);
+            var name = Enumerable
+                .Range(0, width)
+                .FirstOrDefault(
+                    i => columns[i].Length == 0 && body.Count(r => i < r.Count && r[i].Any(char.IsLetter)) * 2 >= body.Count,
+                    0
+                );
             columns[name] = Motifs.Fields.Name;
         }
 
@@ -68,14 +198,26 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
         return there.Count >= Math.Clamp(used, 1, 2) && there.All(c => FieldFor(c.Cell, Fields) == c.Field);
     }
 
-    private static bool IsHeading(IReadOnlyList<string> row, IReadOnlyList<string> fields) => row.Any(c => FieldFor(c, fields) is { } field && (field.Length > 0 && (fields.Contains(field) && field != Motifs.Fields.Name || NameWords.Contains(Plain(c)) || QuantityWords.Contains(Plain(c)))));
+    private static bool IsHeading(IReadOnlyList<string> row, IReadOnlyList<string> fields) =>
+        row.Any(c =>
+            FieldFor(c, fields) is { } field
+            && (
+                field.Length > 0
+                && (
+                    fields.Contains(field) && field != Motifs.Fields.Name
+                    || NameWords.Contains(Plain(c))
+                    || QuantityWords.Contains(Plain(c))
+                )
+            )
+        );
 
-    private static string FieldFor(string heading, IReadOnlyList<string> fields) => Plain(heading) switch
-    {
-        var h when NameWords.Contains(h) => Motifs.Fields.Name,
-        var h when QuantityWords.Contains(h) => NameList.Quantity,
-        var h => fields.FirstOrDefault(f => f == h) ?? (h == NameList.Size ? NameList.Size : ""),
-    };
+    private static string FieldFor(string heading, IReadOnlyList<string> fields) =>
+        Plain(heading) switch
+        {
+            var h when NameWords.Contains(h) => Motifs.Fields.Name,
+            var h when QuantityWords.Contains(h) => NameList.Quantity,
+            var h => fields.FirstOrDefault(f => f == h) ?? (h == NameList.Size ? NameList.Size : ""),
+        };
 
     private static string Plain(string heading) => CleanedText.Of(heading).Text.ToLowerInvariant().TrimEnd(':', '.', ' ');
 }

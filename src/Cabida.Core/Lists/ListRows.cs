@@ -10,7 +10,10 @@ public static class ListRows
     public static IReadOnlyList<IReadOnlyList<string>> Of(string typed)
     {
         ArgumentNullException.ThrowIfNull(typed);
-        return [.. typed.ReplaceLineEndings("\n").Split('\n').Select(line => (IReadOnlyList<string>)[.. line.Split('\t').Take(MostColumns)])];
+        return
+        [
+            .. typed.ReplaceLineEndings("\n").Split('\n').Select(line => (IReadOnlyList<string>)[.. line.Split('\t').Take(MostColumns)]),
+        ];
     }
 
     /// <summary>Rows as a list is typed: what would part cells or rows within a cell becomes a blank.</summary>

@@ -36,7 +36,11 @@ internal static class MisreadText
         try
         {
             var meant = Strict.GetString(bytes);
-            return meant.Length < text.Length && meant.EnumerateRunes().All(r => r.Value < 0x80 || Rune.IsLetter(r) || r.Value is '’' or '‘' or '–') ? meant : null;
+            return
+                meant.Length < text.Length
+                && meant.EnumerateRunes().All(r => r.Value < 0x80 || Rune.IsLetter(r) || r.Value is '’' or '‘' or '–')
+                ? meant
+                : null;
         }
         catch (DecoderFallbackException)
         {

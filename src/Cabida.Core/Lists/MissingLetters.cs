@@ -21,7 +21,9 @@ public static class MissingLetters
         ArgumentNullException.ThrowIfNull(pieces);
         ArgumentNullException.ThrowIfNull(faces);
         var notes = new List<Phrase>();
-        foreach (var line in motif.AllParts.OfType<LetteringPart>().Where(l => Fields.In(l.Text).Any()).DistinctBy(l => (l.TypefaceId, l.Text)))
+        foreach (
+            var line in motif.AllParts.OfType<LetteringPart>().Where(l => Fields.In(l.Text).Any()).DistinctBy(l => (l.TypefaceId, l.Text))
+        )
         {
             if (faces.Find(line.TypefaceId) is not { } face)
             {
@@ -38,16 +40,37 @@ public static class MissingLetters
 
             var names = said.Where(s => s.Letters.Overlaps(missing)).Select(s => s.Name).Distinct(StringComparer.Ordinal).ToList();
             var every = string.Join(' ', all.Order(StringComparer.Ordinal));
-            var able = faces.All.Where(f => f.Id != line.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0).Select(f => f.Name).ToList();
-            var where = names.Count > MostNamed ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more" : string.Join(", ", names);
-            var instead = line.OwnFaceOnly ? [] : said.Where(s => s.Letters.Overlaps(missing)).Take(MostNamed)
-                .Select(s => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name })
-                .Select(fields => Fields.Fill(line.Text, fields).Trim())
-                .Select(words => Fallbacks.For(face, words, faces)).OfType<FallbackFace>()
-                .SelectMany(f => f.Behind).Select(f => f.Info.Name).Distinct(StringComparer.Ordinal).ToList();
+            var able = faces
+                .All.Where(f => f.Id != line.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0)
+                .Select(f => f.Name)
+                .ToList();
+            var where =
+                names.Count > MostNamed
+                    ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more"
+                    : string.Join(", ", names);
+            var instead = line.OwnFaceOnly
+                ? []
+                : said.Where(s => s.Letters.Overlaps(missing))
+                    .Take(MostNamed)
+                    .Select(s => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name })
+                    .Select(fields => Fields.Fill(line.Text, fields).Trim())
+                    .Select(words => Fallbacks.For(face, words, faces))
+                    .OfType<FallbackFace>()
+                    .SelectMany(f => f.Behind)
+                    .Select(f => f.Info.Name)
+                    .Distinct(StringComparer.Ordinal)
+                    .ToList();
             var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";
-            var others = able.Count > MostNamed ? $"{string.Join(", ", able.Take(MostNamed))} and {able.Count - MostNamed} more" : string.Join(", ", able);
-            notes.Add(Phrase.Say($"{face.Info.Name} has no {string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”")):strong}, in {where}.{stands} {(able.Count > 0 ? $"Typefaces that have every letter of this list: {others}." : "No typeface here has every letter of this list.")}"));
+            var others =
+                able.Count > MostNamed
+                    ? $"{string.Join(", ", able.Take(MostNamed))} and {able.Count - MostNamed} more"
+                    : string.Join(", ", able);
+            var letters = string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”"));
+            var suggested =
+                able.Count > 0
+                    ? $"Typefaces that have every letter of this list: {others}."
+                    : "No typeface here has every letter of this list.";
+            notes.Add(Phrase.Say($"{face.Info.Name} has no {letters:strong}, in {where}.{stands} {suggested}"));
         }
 
         return notes;
@@ -56,7 +79,7 @@ public static class MissingLetters
     private static HashSet<string> Elements(string text)
     {
         var elements = new HashSet<string>(StringComparer.Ordinal);
-        for (var each = StringInfo.GetTextElementEnumerator(text); each.MoveNext();)
+        for (var each = StringInfo.GetTextElementEnumerator(text); each.MoveNext(); )
         {
             elements.Add(each.GetTextElement());
         }
@@ -64,5 +87,6 @@ public static class MissingLetters
         return elements;
     }
 
-    private static HashSet<string> Lacking(ITypeface face, IEnumerable<string> elements) => elements.Where(e => e.Trim().Length > 0 && face.Shape(e, []).Missing.Count > 0).ToHashSet(StringComparer.Ordinal);
+    private static HashSet<string> Lacking(ITypeface face, IEnumerable<string> elements) =>
+        elements.Where(e => e.Trim().Length > 0 && face.Shape(e, []).Missing.Count > 0).ToHashSet(StringComparer.Ordinal);
 }

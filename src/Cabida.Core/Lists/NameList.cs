@@ -86,7 +86,12 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
         reading.Judge();
         var notes = reading.Notes.OrderBy(n => n.Kind).ThenBy(n => n.Line).ToList();
-        return new NameList(new KnownPieces(before, away ?? []).For(reading.Rows), [.. notes.Take(MostNotes)], reading.Filled, Math.Max(0, notes.Count - MostNotes));
+        return new NameList(
+            new KnownPieces(before, away ?? []).For(reading.Rows),
+            [.. notes.Take(MostNotes)],
+            reading.Filled,
+            Math.Max(0, notes.Count - MostNotes)
+        );
     }
 
     /// <summary>
@@ -99,7 +104,15 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
     public static IReadOnlyList<Piece> AwayAfter(IReadOnlyList<Piece> before, IReadOnlyList<Piece> away, IReadOnlyList<Piece> now)
     {
         var here = now.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-        return [.. before.Where(p => p.Verdict is not null || p.AllOwn.Any(o => !o.IsNone)).Concat(away).Where(p => !here.Contains(p.Id)).DistinctBy(p => p.Id).Take(MostAway)];
+        return
+        [
+            .. before
+                .Where(p => p.Verdict is not null || p.AllOwn.Any(o => !o.IsNone))
+                .Concat(away)
+                .Where(p => !here.Contains(p.Id))
+                .DistinctBy(p => p.Id)
+                .Take(MostAway),
+        ];
     }
 
     /// <summary>So many pieces that left a list are known again.</summary>
@@ -131,7 +144,15 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             Filled++;
             if (nameAt < 0 || nameAt >= row.Count)
             {
-                Stop(line, nameAt < 0 ? Phrase.Say($"No column is the name: line {line} makes no piece.") : Phrase.Say($"Line {line} has {row.Count} {(row.Count == 1 ? "column" : "columns")}; its name should stand in column {nameAt + 1}. It makes no piece."));
+                Stop(
+                    line,
+                    nameAt < 0
+                        ? Phrase.Say($"No column is the name: line {line} makes no piece.")
+                        : Phrase.Say(
+                            $"Line {line} has {row.Count} {(row.Count == 1 ? "column" : "columns")}; its name should stand in "
+                                + $"column {nameAt + 1}. It makes no piece."
+                        )
+                );
                 return;
             }
 
@@ -142,16 +163,30 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             var letters = new StringInfo(name.Text).LengthInTextElements;
             if (letters is 0 or > LongestName)
             {
-                Stop(line, letters == 0
-                    ? Phrase.Say($"Line {line} has no name: it makes no piece.")
-                    : Phrase.Say($"Line {line} has {letters} letters; a name holds {LongestName}. It is kept here, but makes no piece until it is shorter."));
+                Stop(
+                    line,
+                    letters == 0
+                        ? Phrase.Say($"Line {line} has no name: it makes no piece.")
+                        : Phrase.Say(
+                            $"Line {line} has {letters} letters; a name holds {LongestName}. It is kept here, but makes no piece "
+                                + $"until it is shorter."
+                        )
+                );
                 return;
             }
 
             var copies = counted?.Count ?? CopiesOf(line, row);
             if (copies == 0)
             {
-                Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line} wants 0 of {name.Text:strong}: none is made."), new LineRemedy("Take it away", null)));
+                Notes.Add(
+                    new(
+                        line,
+                        NoteKind.Suspicious,
+                        false,
+                        Phrase.Say($"Line {line} wants 0 of {name.Text:strong}: none is made."),
+                        new LineRemedy("Take it away", null)
+                    )
+                );
                 return;
             }
 
@@ -168,7 +203,15 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
             if (name.Done != CleaningDone.None)
             {
-                Notes.Add(new(line, NoteKind.Cleaned, false, Phrase.Say($"Line {line}: {Said(name.Done)} in {name.Text:strong}."), new LineRemedy("Write it so", Line(row, name.Text))));
+                Notes.Add(
+                    new(
+                        line,
+                        NoteKind.Cleaned,
+                        false,
+                        Phrase.Say($"Line {line}: {Said(name.Done)} in {name.Text:strong}."),
+                        new LineRemedy("Write it so", Line(row, name.Text))
+                    )
+                );
             }
 
             lines.Add((line, row));
@@ -183,47 +226,91 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             for (var i = 0; i < Rows.Count; i++)
             {
                 var (line, cells) = lines[i];
-                var key = string.Join('\n', Rows[i].Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => v.Value).Prepend(Rows[i].Name));
+                var key = string.Join(
+                    '\n',
+                    Rows[i].Values.OrderBy(v => v.Key, StringComparer.Ordinal).Select(v => v.Value).Prepend(Rows[i].Name)
+                );
                 if (!first.TryAdd(key, line))
                 {
-                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line} repeats line {first[key]}, {Rows[i].Name:strong}. Both are made."), new LineRemedy("Take it away", null)));
+                    Notes.Add(
+                        new(
+                            line,
+                            NoteKind.Suspicious,
+                            false,
+                            Phrase.Say($"Line {line} repeats line {first[key]}, {Rows[i].Name:strong}. Both are made."),
+                            new LineRemedy("Take it away", null)
+                        )
+                    );
                 }
 
                 foreach (var suspicion in usual.Of(Rows[i].Name))
                 {
-                    Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {suspicion.Message}"), RemedyFor(suspicion, cells, Rows[i])));
+                    Notes.Add(
+                        new(
+                            line,
+                            NoteKind.Suspicious,
+                            false,
+                            Phrase.Say($"Line {line}: {suspicion.Message}"),
+                            RemedyFor(suspicion, cells, Rows[i])
+                        )
+                    );
                 }
             }
 
             if (beyond > 0)
             {
-                Notes.Add(new(0, NoteKind.Wrong, true, Phrase.Say(
-                    $"{Filled} names; a run holds {MostPieces}. The first {MostPieces} make pieces; the other {beyond} are kept here. Put them in a second run.")));
+                Notes.Add(
+                    new(
+                        0,
+                        NoteKind.Wrong,
+                        true,
+                        Phrase.Say(
+                            $"{Filled} names; a run holds {MostPieces}. The first {MostPieces} make pieces; the other {beyond} are "
+                                + $"kept here. Put them in a second run."
+                        )
+                    )
+                );
             }
         }
 
-        private LineRemedy? RemedyFor(Suspicion suspicion, IReadOnlyList<string> cells, Piece piece) => suspicion switch
-        {
-            { IsNoName: true } => new LineRemedy("Take it away", null),
-            { Several: { } names } => new LineRemedy($"Make it {names.Count} names", string.Join('\n', names.Select(n => Line(cells, n)))),
-            { Instead: { } instead } when instead != piece.Name => new LineRemedy($"Make it {instead}", Line(cells, Counted(instead, cells, piece))),
-            _ => null,
-        };
+        private LineRemedy? RemedyFor(Suspicion suspicion, IReadOnlyList<string> cells, Piece piece) =>
+            suspicion switch
+            {
+                { IsNoName: true } => new LineRemedy("Take it away", null),
+                { Several: { } names } => new LineRemedy(
+                    $"Make it {names.Count} names",
+                    string.Join('\n', names.Select(n => Line(cells, n)))
+                ),
+                { Instead: { } instead } when instead != piece.Name => new LineRemedy(
+                    $"Make it {instead}",
+                    Line(cells, Counted(instead, cells, piece))
+                ),
+                _ => null,
+            };
 
         /// <summary>A name with the number that stood beside it, where no column has it.</summary>
         private string Counted(string name, IReadOnlyList<string> cells, Piece piece) =>
-            !columns.Fields.Contains(Quantity) && CountedName.Of(CleanedText.Of(columns.Fields.Count == 0 ? string.Join(' ', cells) : cells[nameAt]).Text) is not null ? $"{piece.Copies} x {name}" : name;
+            !columns.Fields.Contains(Quantity)
+            && CountedName.Of(CleanedText.Of(columns.Fields.Count == 0 ? string.Join(' ', cells) : cells[nameAt]).Text) is not null
+                ? $"{piece.Copies} x {name}"
+                : name;
 
-        private void Stop(int line, Phrase message, LineRemedy? remedy = null) => Notes.Add(new(line, NoteKind.Wrong, true, message, remedy));
+        private void Stop(int line, Phrase message, LineRemedy? remedy = null) =>
+            Notes.Add(new(line, NoteKind.Wrong, true, message, remedy));
 
-        private string Line(IReadOnlyList<string> row, string name) => columns.Fields.Count == 0 ? name : string.Join('\t', row.Select((c, i) => i == nameAt ? name : c));
+        private string Line(IReadOnlyList<string> row, string name) =>
+            columns.Fields.Count == 0 ? name : string.Join('\t', row.Select((c, i) => i == nameAt ? name : c));
 
         private IReadOnlyDictionary<string, string> ValuesOf(IReadOnlyList<string> row)
         {
             var values = new Dictionary<string, string>(StringComparer.Ordinal);
             for (var i = 0; i < columns.Fields.Count; i++)
             {
-                if (columns.Fields[i] is { Length: > 0 } field and not (Fields.Name or Quantity) && i < row.Count && CleanedText.Of(row[i]).Text is { Length: > 0 } value)
+                if (
+                    columns.Fields[i] is { Length: > 0 } field and not (Fields.Name or Quantity)
+                    && i < row.Count
+                    && CleanedText.Of(row[i]).Text is { Length: > 0 } value
+                )
                 {
                     values[field] = value;
                 }
@@ -240,20 +327,35 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 return 1;
             }
 
-            if (double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n) && n == Math.Floor(n) && n is >= 0 and <= MostCopies)
+            if (
+                double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var n)
+                && n == Math.Floor(n)
+                && n is >= 0 and <= MostCopies
+            )
             {
                 return (int)n;
             }
 
-            Notes.Add(new(line, NoteKind.Suspicious, false, Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 0 to {MostCopies}; one is made.")));
+            Notes.Add(
+                new(
+                    line,
+                    NoteKind.Suspicious,
+                    false,
+                    Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 0 to {MostCopies}; one is made.")
+                )
+            );
             return 1;
         }
 
-        private static string Said(CleaningDone done) => string.Join(" and ", new[]
-        {
-            done.HasFlag(CleaningDone.Spaces) ? "blanks were tidied" : "",
-            done.HasFlag(CleaningDone.Invisible) ? "invisible characters were taken out" : "",
-            done.HasFlag(CleaningDone.Composed) ? "accents and letters were put together" : "",
-        }.Where(s => s.Length > 0));
+        private static string Said(CleaningDone done) =>
+            string.Join(
+                " and ",
+                new[]
+                {
+                    done.HasFlag(CleaningDone.Spaces) ? "blanks were tidied" : "",
+                    done.HasFlag(CleaningDone.Invisible) ? "invisible characters were taken out" : "",
+                    done.HasFlag(CleaningDone.Composed) ? "accents and letters were put together" : "",
+                }.Where(s => s.Length > 0)
+            );
     }
 }

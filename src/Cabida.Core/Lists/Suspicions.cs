@@ -69,7 +69,10 @@ internal sealed partial class Suspicions
 
         if (MisreadText.Of(name) is { } meant)
         {
-            yield return new(Phrase.Say($"{name:strong} was stored in one way and read in another: some of its letters became two signs."), meant);
+            yield return new(
+                Phrase.Say($"{name:strong} was stored in one way and read in another: some of its letters became two signs."),
+                meant
+            );
             yield break;
         }
 
@@ -109,12 +112,18 @@ internal sealed partial class Suspicions
         if (Mixed(name))
         {
             var words = name.Split(' ').Select(w => Mixed(w) ? Scripts.InOne(w) : w).ToList();
-            yield return new(Phrase.Say($"{name:strong} mixes letters of two alphabets that look alike. They are drawn differently, or are missing."), words.Contains(null) ? null : string.Join(' ', words));
+            yield return new(
+                Phrase.Say($"{name:strong} mixes letters of two alphabets that look alike. They are drawn differently, or are missing."),
+                words.Contains(null) ? null : string.Join(' ', words)
+            );
         }
 
         if (name.Count(c => c == ',') == 1 && name.Split(',') is [var last, var first] && first.Trim().Length > 0)
         {
-            yield return new(Phrase.Say($"{name:strong} has a comma in it: perhaps the family name stands first."), $"{first.Trim()} {last.Trim()}");
+            yield return new(
+                Phrase.Say($"{name:strong} has a comma in it: perhaps the family name stands first."),
+                $"{first.Trim()} {last.Trim()}"
+            );
         }
         else if (Untrailed(name) is var cut && cut != name && cut.Length > 0)
         {
@@ -123,11 +132,16 @@ internal sealed partial class Suspicions
 
         if (count >= Few && Letters(name) > 2 * median && Letters(name) >= Long)
         {
-            yield return new(Phrase.Say($"{name:strong} is much longer than the rest: {Letters(name)} letters, most have about {median:0}."), null);
+            yield return new(
+                Phrase.Say($"{name:strong} is much longer than the rest: {Letters(name)} letters, most have about {median:0}."),
+                null
+            );
         }
     }
 
-    /// <summary>A small letter that has a capital which is written at the start of names; letters of Georgian have one that is not.</summary>
+    /// <summary>
+    /// A small letter that has a capital which is written at the start of names; letters of Georgian have one that is not.
+    /// </summary>
     private static bool HasCapital(char c) => char.IsLower(c) && c is not (>= '\u10d0' and <= '\u10ff');
 
     /// <summary>Three names or more between commas, or two or more between signs that stand in no name.</summary>
@@ -146,7 +160,45 @@ internal sealed partial class Suspicions
     }
 
     /// <summary>What comes before a capital within a word in real names.</summary>
-    private static readonly string[] Prefixes = ["mc", "mac", "de", "di", "du", "da", "del", "la", "le", "lo", "fitz", "van", "von", "ver", "st", "jo", "ro", "mo", "ja", "ke", "ta", "sha", "al", "el", "ap", "ben", "bel", "mary", "anna", "anne", "ann", "jean", "lou", "rose", "nga", "ni"];
+    private static readonly string[] Prefixes =
+    [
+        "mc",
+        "mac",
+        "de",
+        "di",
+        "du",
+        "da",
+        "del",
+        "la",
+        "le",
+        "lo",
+        "fitz",
+        "van",
+        "von",
+        "ver",
+        "st",
+        "jo",
+        "ro",
+        "mo",
+        "ja",
+        "ke",
+        "ta",
+        "sha",
+        "al",
+        "el",
+        "ap",
+        "ben",
+        "bel",
+        "mary",
+        "anna",
+        "anne",
+        "ann",
+        "jean",
+        "lou",
+        "rose",
+        "nga",
+        "ni",
+    ];
 
     /// <summary>
     /// A word with a capital among its small letters, levelled: a capital I there is a small L, any other a slip of the key. Null
@@ -155,17 +207,24 @@ internal sealed partial class Suspicions
     private static string? CapitalWithin(string name)
     {
         var changed = false;
-        var levelled = string.Join(' ', name.Split(' ').Select(word => Inner().Replace(word, m =>
-        {
-            var before = word[..m.Index].Split('-', '\'', '’')[^1].ToLowerInvariant();
-            if (Prefixes.Contains(before) || before.Length == 0)
-            {
-                return m.Value;
-            }
+        var levelled = string.Join(
+            ' ',
+            name.Split(' ')
+                .Select(word =>
+                    Inner()
+                        .Replace(word, m =>
+                        {
+                            var before = word[..m.Index].Split('-', '\'', '’')[^1].ToLowerInvariant();
+                            if (Prefixes.Contains(before) || before.Length == 0)
+                            {
+                                return m.Value;
+                            }
 
-            changed = true;
-            return m.Value == "I" ? "l" : m.Value.ToLowerInvariant();
-        })));
+                            changed = true;
+                            return m.Value == "I" ? "l" : m.Value.ToLowerInvariant();
+                        })
+                )
+        );
         return changed ? levelled : null;
     }
 
@@ -174,8 +233,12 @@ internal sealed partial class Suspicions
     {
         var words = name.Split(' ');
         var half = words.Length / 2;
-        return words.Length % 2 == 0 && words.Take(half).SequenceEqual(words.Skip(half), StringComparer.OrdinalIgnoreCase) && words.Take(half).Any(w => Letters(w) >= 4 && !Syllable().IsMatch(w))
-            ? string.Join(' ', words.Take(half)) : null;
+        return
+            words.Length % 2 == 0
+            && words.Take(half).SequenceEqual(words.Skip(half), StringComparer.OrdinalIgnoreCase)
+            && words.Take(half).Any(w => Letters(w) >= 4 && !Syllable().IsMatch(w))
+            ? string.Join(' ', words.Take(half))
+            : null;
     }
 
     private static int Letters(string name) => new StringInfo(name).LengthInTextElements;
@@ -219,11 +282,21 @@ internal sealed partial class Suspicions
     /// <summary>The name without characters that are pictures; null when it has none.</summary>
     private static string? Pictures(string name)
     {
-        var kept = string.Concat(name.EnumerateRunes().Where(r => Rune.GetUnicodeCategory(r) is not (UnicodeCategory.OtherSymbol or UnicodeCategory.ModifierSymbol or UnicodeCategory.Format) || r.Value < 0x2000));
+        var kept = string.Concat(
+            name.EnumerateRunes()
+                .Where(r =>
+                    Rune.GetUnicodeCategory(r)
+                        is not (UnicodeCategory.OtherSymbol or UnicodeCategory.ModifierSymbol or UnicodeCategory.Format)
+                    || r.Value < 0x2000
+                )
+        );
         return kept == name ? null : kept.Trim();
     }
 
-    [GeneratedRegex(@"^(?:t\.?\s?b\.?\s?[acd]\.?|n\.?/?a\.?|n\.n\.|to be (?:confirmed|announced|decided|advised)|(?:no|not) (?:name|known)(?: yet)?|unknown|none|blank|empty|test|dummy|placeholder|sample|name(?: here)?|x{2,}|\(?(?:same|see above|as above|dito|ditto)\)?)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"^(?:t\.?\s?b\.?\s?[acd]\.?|n\.?/?a\.?|n\.n\.|to be (?:confirmed|announced|decided|advised)|(?:no|not) (?:name|known)(?: yet)?|unknown|none|blank|empty|test|dummy|placeholder|sample|name(?: here)?|x{2,}|\(?(?:same|see above|as above|dito|ditto)\)?)$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Placeholder();
 
     /// <summary>A capital after a letter and before a small one, or at the end of a word that begins otherwise.</summary>
@@ -231,7 +304,10 @@ internal sealed partial class Suspicions
     private static partial Regex Inner();
 
     /// <summary>A syllable of Mandarin as it is written in Latin letters; it is doubled in names that are said with affection.</summary>
-    [GeneratedRegex("^(?:[bpmfdtnlgkhjqxrzcsyw]|[zcs]h)?(?:a|ai|an|ang|ao|e|ei|en|eng|er|i|ia|ian|iang|iao|ie|in|ing|iong|iu|o|ong|ou|u|ua|uai|uan|uang|ue|ui|un|uo|ü)$", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        "^(?:[bpmfdtnlgkhjqxrzcsyw]|[zcs]h)?(?:a|ai|an|ang|ao|e|ei|en|eng|er|i|ia|ian|iang|iao|ie|in|ing|iong|iu|o|ong|ou|u|ua|uai|uan|uang|ue|ui|un|uo|ü)$",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Syllable();
 
     [GeneratedRegex(@"^(?:\d{1,4}\s*[.):\-]\s*|[-•*·–]\s+|\d{1,4}\s+(?=\p{L}))")]

@@ -28,7 +28,8 @@ public sealed record Outlier(int Index, Length Away, Length Allowed);
 /// </summary>
 /// <param name="Dimension">The result.</param>
 /// <param name="Outliers">Readings pointed out (never dropped): further than max(4.45·MAD, 2a) from the median of at least three.</param>
-/// <param name="Spread">Set when readings by one tool lie further apart than it explains and none of them stands out: it cannot be told which is right.</param>
+/// <param name="Spread">Set when readings by one tool lie further apart than it explains and none of them stands out: it cannot be told
+/// which is right.</param>
 /// <param name="Disagreement">Set when tools disagree: what was read and which value is used.</param>
 /// <param name="ThicknessTakenOff">What was taken off for the strip's thickness, averaged over the tools used.</param>
 /// <param name="Sum">Where the value comes from, as a short sum.</param>
@@ -38,7 +39,8 @@ public sealed record DimensionEstimate(
     Phrase? Spread,
     Phrase? Disagreement,
     Length ThicknessTakenOff,
-    Phrase Sum)
+    Phrase Sum
+)
 {
     private const double CoverageFactor = 2;
 
@@ -50,7 +52,11 @@ public sealed record DimensionEstimate(
     /// <param name="along">How the tool lay.</param>
     /// <param name="strip">What the check line of a printed strip told; null when none was used or it prints true.</param>
     /// <exception cref="ArgumentException">There are no readings.</exception>
-    public static DimensionEstimate From(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, MeasuredAlong along, StripCheck? strip = null)
+    public static DimensionEstimate From(
+        IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings,
+        MeasuredAlong along,
+        StripCheck? strip = null
+    )
     {
         ArgumentNullException.ThrowIfNull(readings);
         if (readings.Count == 0)
@@ -58,8 +64,11 @@ public sealed record DimensionEstimate(
             throw new ArgumentException("A dimension needs a reading.", nameof(readings));
         }
 
-        var byTool = readings.GroupBy(r => r.Tool).OrderBy(g => g.Key)
-            .Select(g => OneTool(g.Key, g.Select(r => r.Read).ToList(), along, g.Key == MeasuringTool.PrintedStrip ? strip : null)).ToList();
+        var byTool = readings
+            .GroupBy(r => r.Tool)
+            .OrderBy(g => g.Key)
+            .Select(g => OneTool(g.Key, g.Select(r => r.Read).ToList(), along, g.Key == MeasuringTool.PrintedStrip ? strip : null))
+            .ToList();
         var joined = byTool[0];
         List<ToolMean> used = [joined];
         Phrase? disagreement = null;
@@ -76,7 +85,9 @@ public sealed record DimensionEstimate(
 
             var better = next.Dimension.Uncertainty < joined.Dimension.Uncertainty ? next : joined;
             disagreement = Phrase.Say(
-                $"The {ToolAccuracy.Name(joined.Tool)} says {joined.Dimension.Value}, the {ToolAccuracy.Name(next.Tool)} {next.Dimension.Value}; they may differ by {allowed}. The {ToolAccuracy.Name(better.Tool)}'s value is used.");
+                $"The {ToolAccuracy.Name(joined.Tool)} says {joined.Dimension.Value}, the {ToolAccuracy.Name(next.Tool)} "
+                    + $"{next.Dimension.Value}; they may differ by {allowed}. The {ToolAccuracy.Name(better.Tool)}'s value is used."
+            );
             used = ReferenceEquals(better, next) ? [next] : used;
             joined = better;
         }
@@ -84,7 +95,13 @@ public sealed record DimensionEstimate(
         var corrected = readings.Select(r => Corrected(r, along, strip)).ToList();
         var outliers = OutliersOf(readings, corrected);
         return new DimensionEstimate(
-            joined.Dimension, outliers, outliers.Count > 0 ? null : SpreadOf(readings, corrected), disagreement, joined.TakenOff, SumOf(used));
+            joined.Dimension,
+            outliers,
+            outliers.Count > 0 ? null : SpreadOf(readings, corrected),
+            disagreement,
+            joined.TakenOff,
+            SumOf(used)
+        );
     }
 
     /// <summary>What wants looking at among the readings, each sentence beginning with what they are of.</summary>
@@ -93,8 +110,12 @@ public sealed record DimensionEstimate(
     public IEnumerable<Phrase> Told(string title, IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings)
     {
         ArgumentNullException.ThrowIfNull(readings);
-        var outliers = Outliers.Select(o => Phrase.Say(
-            $"{title:strong}. The reading {readings[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; {o.Allowed} could be chance. Read it again, or take it out."));
+        var outliers = Outliers.Select(o =>
+            Phrase.Say(
+                $"{title:strong}. The reading {readings[o.Index].Read.Value} lies {o.Away} from the middle of its fellows; "
+                    + $"{o.Allowed} could be chance. Read it again, or take it out."
+            )
+        );
         return new[] { Disagreement, Spread }.OfType<Phrase>().Select(p => Phrase.Say($"{title:strong}. {p}")).Concat(outliers);
     }
 
@@ -115,11 +136,19 @@ public sealed record DimensionEstimate(
 
     /// <summary>What a tool of a thickness reads too long: π·t a turn.</summary>
     private static double ThicknessRound(ToolAccuracy accuracy, MeasuredAlong along) =>
-        along switch { MeasuredAlong.Round => 1, MeasuredAlong.HalfRound => 0.5, _ => 0 } * Math.PI * accuracy.Thickness.Millimetres;
+        along switch
+        {
+            MeasuredAlong.Round => 1,
+            MeasuredAlong.HalfRound => 0.5,
+            _ => 0,
+        }
+        * Math.PI
+        * accuracy.Thickness.Millimetres;
 
     /// <summary>One reading as its own corrections leave it, in millimetres: readings are compared with one another only so.</summary>
     private static double Corrected((ReadLength Read, MeasuringTool Tool) reading, MeasuredAlong along, StripCheck? strip) =>
-        ((reading.Tool == MeasuringTool.PrintedStrip ? strip?.Factor ?? 1 : 1) * reading.Read.Value.Millimetres) - ThicknessRound(ToolAccuracy.Of(reading.Tool), along);
+        ((reading.Tool == MeasuringTool.PrintedStrip ? strip?.Factor ?? 1 : 1) * reading.Read.Value.Millimetres)
+        - ThicknessRound(ToolAccuracy.Of(reading.Tool), along);
 
     private static double HalfWidth(ToolAccuracy accuracy, IEnumerable<ReadLength> readings) =>
         Math.Max(accuracy.Error.Millimetres, readings.Max(r => r.Graduation.Millimetres) / 2);
@@ -130,17 +159,25 @@ public sealed record DimensionEstimate(
     /// </summary>
     private static Phrase? SpreadOf(IReadOnlyList<(ReadLength Read, MeasuringTool Tool)> readings, List<double> corrected)
     {
-        foreach (var tool in readings.Select((r, i) => (r.Read, r.Tool, Value: corrected[i])).GroupBy(r => r.Tool).Where(g => g.Count() > 1))
+        foreach (
+            var tool in readings.Select((r, i) => (r.Read, r.Tool, Value: corrected[i])).GroupBy(r => r.Tool).Where(g => g.Count() > 1)
+        )
         {
             var accuracy = ToolAccuracy.Of(tool.Key);
-            var one = CoverageFactor * Math.Sqrt(Math.Pow(accuracy.Repeatability.Millimetres, 2) + (Math.Pow(HalfWidth(accuracy, tool.Select(r => r.Read)), 2) / 3));
+            var one =
+                CoverageFactor
+                * Math.Sqrt(
+                    Math.Pow(accuracy.Repeatability.Millimetres, 2) + (Math.Pow(HalfWidth(accuracy, tool.Select(r => r.Read)), 2) / 3)
+                );
             // One step of the scale is never too much: the same length may be read to either side.
             var step = tool.Max(r => r.Read.Graduation.Millimetres);
             var (apart, allowed) = (tool.Max(r => r.Value) - tool.Min(r => r.Value), Math.Max(Math.Sqrt(2) * one, step));
             if (apart > allowed + 1e-6)
             {
                 return Phrase.Say(
-                    $"The readings by {ToolAccuracy.Name(tool.Key)} lie {Length.Mm(apart)} apart; by their tool they may by {Length.Mm(allowed)}. Read it once more, so that the wrong one stands out.");
+                    $"The readings by {ToolAccuracy.Name(tool.Key)} lie {Length.Mm(apart)} apart; by their tool they may by "
+                        + $"{Length.Mm(allowed)}. Read it once more, so that the wrong one stands out."
+                );
             }
         }
 
@@ -178,7 +215,9 @@ public sealed record DimensionEstimate(
         return sorted.Count % 2 == 1 ? sorted[mid] : (sorted[mid - 1] + sorted[mid]) / 2;
     }
 
-    /// <summary>The tools whose readings are in the value, each with what was taken off its own; a tool that was set aside is not told.</summary>
+    /// <summary>
+    /// The tools whose readings are in the value, each with what was taken off its own; a tool that was set aside is not told.
+    /// </summary>
     private static Phrase SumOf(List<ToolMean> used)
     {
         Phrase Told(ToolMean tool)

@@ -20,6 +20,7 @@ public sealed record GirthAgreement(Length Difference, Length Allowed, Length Ac
         return new GirthAgreement(
             girth.Value - round.Value,
             Dimension.Combined(girth.Uncertainty, round.Uncertainty),
-            girth.Value / Math.PI);
+            girth.Value / Math.PI
+        );
     }
 }

@@ -51,40 +51,48 @@ public static partial class LengthText
         var match = Form().Match(tidy);
         if (!match.Success)
         {
-            return Outcome<ReadLength>.Fail(Phrase.Say(
-                $"“{Shortened(text)}” cannot be read as a length. Type it like 219, 21.9 cm, 8 5/8 or 3 7/16 in."));
+            return Outcome<ReadLength>.Fail(
+                Phrase.Say($"“{Shortened(text)}” cannot be read as a length. Type it like 219, 21.9 cm, 8 5/8 or 3 7/16 in.")
+            );
         }
 
         if (Thousands().Match(match.Groups["number"].Value) is { Success: true } unclear)
         {
             var (whole, rest) = (unclear.Groups[1].Value, unclear.Groups[2].Value);
-            return Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” may be {whole}{rest} or {whole}.{rest}. Type the one you mean."));
+            return Outcome<ReadLength>.Fail(
+                Phrase.Say($"“{Shortened(text)}” may be {whole}{rest} or {whole}.{rest}. Type the one you mean.")
+            );
         }
 
         var first = TermOf(match, "");
         var second = match.Groups["number2"].Success || match.Groups["over2"].Success ? TermOf(match, "2") : null;
         if (first is null || (second is null && match.Groups["rest"].Success))
         {
-            return Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” has no proper fraction: the part above must be smaller than the part below."));
+            return Outcome<ReadLength>.Fail(
+                Phrase.Say($"“{Shortened(text)}” has no proper fraction: the part above must be smaller than the part below.")
+            );
         }
 
         return second is null ? One(text, first, inForce, negative, range) : Two(text, first, second, negative, range);
     }
 
     /// <summary>Millimetres in one of a unit.</summary>
-    public static double MillimetresIn(LengthUnit unit) => unit switch
-    {
-        LengthUnit.Millimetre => 1,
-        LengthUnit.Centimetre => 10,
-        LengthUnit.Inch => Length.MillimetresPerInch,
-        _ => throw new ArgumentOutOfRangeException(nameof(unit)),
-    };
+    public static double MillimetresIn(LengthUnit unit) =>
+        unit switch
+        {
+            LengthUnit.Millimetre => 1,
+            LengthUnit.Centimetre => 10,
+            LengthUnit.Inch => Length.MillimetresPerInch,
+            _ => throw new ArgumentOutOfRangeException(nameof(unit)),
+        };
 
     private static Outcome<ReadLength> One(string text, Term term, LengthUnit inForce, bool negative, LengthRange range)
     {
         var unit = term.Unit ?? Plain(term.IsFraction ? LengthUnit.Inch : inForce);
         return term.IsFraction && unit is { Unit: LengthUnit.Millimetre }
-            ? Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” mixes a fraction with millimetres. Fractions are read in inches or centimetres."))
+            ? Outcome<ReadLength>.Fail(
+                Phrase.Say($"“{Shortened(text)}” mixes a fraction with millimetres. Fractions are read in inches or centimetres.")
+            )
             : Within(Length.Mm(term.Amount * unit.Millimetres), unit.Unit, GraduationOf(term, unit), negative, range);
     }
 
@@ -93,13 +101,21 @@ public static partial class LengthText
     {
         if (whole.Unit is not { Part: { } follows } unit || whole.IsFraction || (part.Unit is { } named && named != Plain(follows)))
         {
-            return Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” holds two numbers. Type one length, like 5 ft 3 in or 1 m 20 cm."));
+            return Outcome<ReadLength>.Fail(
+                Phrase.Say($"“{Shortened(text)}” holds two numbers. Type one length, like 5 ft 3 in or 1 m 20 cm.")
+            );
         }
 
         var of = Plain(follows);
         return part.Amount * of.Millimetres >= unit.Millimetres
             ? Outcome<ReadLength>.Fail(Phrase.Say($"“{Shortened(text)}” has more behind than makes a whole one. Type it as one length."))
-            : Within(Length.Mm((whole.Amount * unit.Millimetres) + (part.Amount * of.Millimetres)), of.Unit, GraduationOf(part, of), negative, range);
+            : Within(
+                Length.Mm((whole.Amount * unit.Millimetres) + (part.Amount * of.Millimetres)),
+                of.Unit,
+                GraduationOf(part, of),
+                negative,
+                range
+            );
     }
 
     private static Outcome<ReadLength> Within(Length size, LengthUnit unit, Length graduation, bool negative, LengthRange range)
@@ -115,9 +131,13 @@ public static partial class LengthText
             : Outcome<ReadLength>.Of(new ReadLength(value, unit, graduation));
     }
 
-    /// <summary>The step of the scale a number was read from: its last digit's, or the fraction's; of a whole number the marks that tapes have.</summary>
+    /// <summary>
+    /// The step of the scale a number was read from: its last digit's, or the fraction's; of a whole number the marks that tapes have.
+    /// </summary>
     private static Length GraduationOf(Term term, WrittenUnit unit) =>
-        term.Step < 1 ? Length.Mm(unit.Millimetres * term.Step) : unit.Unit == LengthUnit.Inch ? WholeInch : WholeMetric;
+        term.Step < 1 ? Length.Mm(unit.Millimetres * term.Step)
+        : unit.Unit == LengthUnit.Inch ? WholeInch
+        : WholeMetric;
 
     /// <summary>A number with its unit; null when its fraction is none.</summary>
     private static Term? TermOf(Match match, string which)
@@ -132,7 +152,9 @@ public static partial class LengthText
         }
 
         var digits = match.Groups["number" + which].Value.Replace(',', '.');
-        var decimals = digits.Contains('.', StringComparison.Ordinal) ? digits.Length - digits.IndexOf('.', StringComparison.Ordinal) - 1 : 0;
+        var decimals = digits.Contains('.', StringComparison.Ordinal)
+            ? digits.Length - digits.IndexOf('.', StringComparison.Ordinal) - 1
+            : 0;
         return new Term(double.Parse(digits, NumberStyles.Float, CultureInfo.InvariantCulture), false, Math.Pow(10, -decimals), unit);
     }
 
@@ -154,23 +176,37 @@ public static partial class LengthText
             written.Append(parts.Length > 1 && parts.Contains('⁄', StringComparison.Ordinal) ? " " + parts : parts);
         }
 
-        return written.ToString().ToLowerInvariant().Replace('−', '-').Replace('–', '-').Replace('\u00a0', ' ').Replace('\u202f', ' ').Replace('٫', '.')
-            .Replace('⁄', '/').Replace('’', '\'').Replace('′', '\'').Replace("''", "\"", StringComparison.Ordinal).Replace('″', '"').Replace('”', '"').Trim();
+        return written
+            .ToString()
+            .ToLowerInvariant()
+            .Replace('−', '-')
+            .Replace('–', '-')
+            .Replace('\u00a0', ' ')
+            .Replace('\u202f', ' ')
+            .Replace('٫', '.')
+            .Replace('⁄', '/')
+            .Replace('’', '\'')
+            .Replace('′', '\'')
+            .Replace("''", "\"", StringComparison.Ordinal)
+            .Replace('″', '"')
+            .Replace('”', '"')
+            .Trim();
     }
 
     private static string Shortened(string text) => text.Trim() is { Length: > 24 } t ? t[..24] + "…" : text.Trim();
 
     private static WrittenUnit Plain(LengthUnit unit) => new(unit, MillimetresIn(unit));
 
-    private static WrittenUnit? UnitOf(string text) => text switch
-    {
-        "" => null,
-        "mm" or "millimetre" or "millimetres" or "millimeter" or "millimeters" => Plain(LengthUnit.Millimetre),
-        "cm" or "centimetre" or "centimetres" or "centimeter" or "centimeters" => Plain(LengthUnit.Centimetre),
-        "m" or "metre" or "metres" or "meter" or "meters" => new(LengthUnit.Centimetre, MillimetresPerMetre, LengthUnit.Centimetre),
-        "ft" or "ft." or "foot" or "feet" or "'" => new(LengthUnit.Inch, InchesPerFoot * Length.MillimetresPerInch, LengthUnit.Inch),
-        _ => Plain(LengthUnit.Inch),
-    };
+    private static WrittenUnit? UnitOf(string text) =>
+        text switch
+        {
+            "" => null,
+            "mm" or "millimetre" or "millimetres" or "millimeter" or "millimeters" => Plain(LengthUnit.Millimetre),
+            "cm" or "centimetre" or "centimetres" or "centimeter" or "centimeters" => Plain(LengthUnit.Centimetre),
+            "m" or "metre" or "metres" or "meter" or "meters" => new(LengthUnit.Centimetre, MillimetresPerMetre, LengthUnit.Centimetre),
+            "ft" or "ft." or "foot" or "feet" or "'" => new(LengthUnit.Inch, InchesPerFoot * Length.MillimetresPerInch, LengthUnit.Inch),
+            _ => Plain(LengthUnit.Inch),
+        };
 
     /// <summary>A comma before just three digits: thousands to one reader, thousandths to another.</summary>
     [GeneratedRegex("^([1-9][0-9]{0,2}),([0-9]{3})$")]
@@ -178,6 +214,7 @@ public static partial class LengthText
 
     [GeneratedRegex(
         """^(?:(?:(?<whole>[0-9]{1,6})(?:\s*-\s*|\s+))?(?<top>[0-9]{1,4})\s*/\s*(?<over>[0-9]{1,4})|(?<number>[0-9]{1,7}(?:[.,][0-9]{0,6})?|[.,][0-9]{1,6}))\s*(?<unit>mm|millimet(?:re|er)s?|cm|centimet(?:re|er)s?|met(?:re|er)s?|m|inch(?:es)?|in\.?|"|ft\.?|foot|feet|')?"""
-        + """(?<rest>[\s-]*(?:(?:(?<whole2>[0-9]{1,6})(?:\s*-\s*|\s+))?(?<top2>[0-9]{1,4})\s*/\s*(?<over2>[0-9]{1,4})|(?<number2>[0-9]{1,7}(?:[.,][0-9]{0,6})?))\s*(?<unit2>cm|centimet(?:re|er)s?|inch(?:es)?|in\.?|")?)?$""")]
+            + """(?<rest>[\s-]*(?:(?:(?<whole2>[0-9]{1,6})(?:\s*-\s*|\s+))?(?<top2>[0-9]{1,4})\s*/\s*(?<over2>[0-9]{1,4})|(?<number2>[0-9]{1,7}(?:[.,][0-9]{0,6})?))\s*(?<unit2>cm|centimet(?:re|er)s?|inch(?:es)?|in\.?|")?)?$"""
+    )]
     private static partial Regex Form();
 }

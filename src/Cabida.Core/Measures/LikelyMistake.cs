@@ -28,7 +28,8 @@ public sealed record Suspect(string Name, SuspectIs Is, Length Read, ReadHow How
 
 /// <summary>
 /// The mistake that most likely explains a reading which should have been another: a diameter for a girth, half for the
-/// whole, a number taken in another unit than it was read in, a misplaced decimal point, digits changed over, a calliper held inside the rim.
+/// whole, a number taken in another unit than it was read in, a misplaced decimal point, digits changed over, a calliper held inside the
+/// rim.
 /// Only what the reading's own kind, tools and units allow is named: a calliper reads no girth, and what was taken in inches
 /// was never a number of inches taken for centimetres.
 /// </summary>
@@ -42,7 +43,9 @@ public static class LikelyMistake
 
     private static readonly Length ThinnestWall = Length.Mm(0.4);
 
-    /// <summary>A diameter typed for a girth is the commonest slip; another must come nearer by this (as a logarithm) to be named instead.</summary>
+    /// <summary>
+    /// A diameter typed for a girth is the commonest slip; another must come nearer by this (as a logarithm) to be named instead.
+    /// </summary>
     private const double Rarer = 0.1;
 
     private static readonly IReadOnlyList<(double Ratio, Func<Suspect, bool> Can, string Like)> Mistakes =
@@ -87,24 +90,28 @@ public static class LikelyMistake
         var inA = Like(aExpected, a, Near);
         // Where no tool of the girth could go round, it is the girth that was read across, whatever the other could be.
         var inB = inA is not null && a.Is == SuspectIs.Girth && !a.How.CouldGoRound ? null : Like(bExpected, b, Near);
-        return inA is { } one && inB is { } two
-            ? Phrase.Say($"{Sentence(a.Name)} looks like {one}, or else {b.Name} like {two}.")
+        return inA is { } one && inB is { } two ? Phrase.Say($"{Sentence(a.Name)} looks like {one}, or else {b.Name} like {two}.")
             : inA is not null ? Phrase.Say($"{Sentence(a.Name)} looks like {inA}.")
-            : inB is not null ? Phrase.Say($"{Sentence(b.Name)} looks like {inB}.") : null;
+            : inB is not null ? Phrase.Say($"{Sentence(b.Name)} looks like {inB}.")
+            : null;
     }
 
     /// <summary>
-    /// The mistake that brings a reading nearest to about what it should be, where that is known to a third only (the girth at the other end of
+    /// The mistake that brings a reading nearest to about what it should be, where that is known to a third only (the girth at the other
+    /// end of
     /// a taper); null when none does.
     /// </summary>
     public static Phrase? About(Length expected, Suspect suspect)
     {
         ArgumentNullException.ThrowIfNull(suspect);
         var ratio = suspect.Read / expected;
-        var nearest = Mistakes.Where(m => m.Can(suspect)).Select(m => (m.Like, m.Ratio, Off: Math.Abs(Math.Log(ratio / m.Ratio))))
+        var nearest = Mistakes
+            .Where(m => m.Can(suspect))
+            .Select(m => (m.Like, m.Ratio, Off: Math.Abs(Math.Log(ratio / m.Ratio))))
             .MinBy(m => m.Off + (m.Ratio is 1 / Math.PI ? 0 : Rarer));
         return nearest.Off <= Math.Log(1.4) && nearest.Off < Math.Abs(Math.Log(ratio))
-            ? Phrase.Say($"{Sentence(suspect.Name)} looks like {nearest.Like}: it would be {suspect.Read / nearest.Ratio}.") : null;
+            ? Phrase.Say($"{Sentence(suspect.Name)} looks like {nearest.Like}: it would be {suspect.Read / nearest.Ratio}.")
+            : null;
     }
 
     /// <summary>What a reading looks like instead, as words behind “looks like”.</summary>
@@ -123,32 +130,36 @@ public static class LikelyMistake
 
         var wall = (expected - suspect.Read) / 2;
         return suspect.Is == SuspectIs.Diameter && wall >= ThinnestWall && wall <= ThickestWall
-            ? Phrase.Say($"one measured inside the rim: a wall {wall} thick would explain it")
-            : DigitsChangedOver(expected, suspect) ? Phrase.Say($"one with two digits changed over") : null;
+                ? Phrase.Say($"one measured inside the rim: a wall {wall} thick would explain it")
+            : DigitsChangedOver(expected, suspect) ? Phrase.Say($"one with two digits changed over")
+            : null;
     }
 
     private static string Sentence(string name) => char.ToUpperInvariant(name[0]) + name[1..];
 
-    /// <summary>Whether swapping two neighbouring digits of the reading, as it was typed in its unit, brings it to what was expected.</summary>
-    private static bool DigitsChangedOver(Length expected, Suspect suspect) => suspect.How.Units.Any(unit =>
-    {
-        var step = Length.Mm(unit == LengthUnit.Inch ? Length.MillimetresPerInch / 10 : 1);
-        var digits = Math.Round(suspect.Read / step).ToString(CultureInfo.InvariantCulture).ToCharArray();
-        for (var i = 0; i + 1 < digits.Length; i++)
+    /// <summary>
+    /// Whether swapping two neighbouring digits of the reading, as it was typed in its unit, brings it to what was expected.
+    /// </summary>
+    private static bool DigitsChangedOver(Length expected, Suspect suspect) =>
+        suspect.How.Units.Any(unit =>
         {
-            if (digits[i] == digits[i + 1])
+            var step = Length.Mm(unit == LengthUnit.Inch ? Length.MillimetresPerInch / 10 : 1);
+            var digits = Math.Round(suspect.Read / step).ToString(CultureInfo.InvariantCulture).ToCharArray();
+            for (var i = 0; i + 1 < digits.Length; i++)
             {
-                continue;
+                if (digits[i] == digits[i + 1])
+                {
+                    continue;
+                }
+
+                var swapped = (char[])digits.Clone();
+                (swapped[i], swapped[i + 1]) = (swapped[i + 1], swapped[i]);
+                if (Math.Abs(double.Parse(swapped, CultureInfo.InvariantCulture) - (expected / step)) <= 1.5)
+                {
+                    return true;
+                }
             }
 
-            var swapped = (char[])digits.Clone();
-            (swapped[i], swapped[i + 1]) = (swapped[i + 1], swapped[i]);
-            if (Math.Abs(double.Parse(swapped, CultureInfo.InvariantCulture) - (expected / step)) <= 1.5)
-            {
-                return true;
-            }
-        }
-
-        return false;
-    });
+            return false;
+        });
 }

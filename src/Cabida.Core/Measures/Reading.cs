@@ -21,10 +21,12 @@ public sealed record Dimension(Length Value, Length Uncertainty)
     {
         ArgumentNullException.ThrowIfNull(a);
         ArgumentNullException.ThrowIfNull(b);
-        double wa = 1 / Math.Pow(a.Uncertainty.Millimetres, 2), wb = 1 / Math.Pow(b.Uncertainty.Millimetres, 2);
+        double wa = 1 / Math.Pow(a.Uncertainty.Millimetres, 2),
+            wb = 1 / Math.Pow(b.Uncertainty.Millimetres, 2);
         return new Dimension(
             Length.Mm(((wa * a.Value.Millimetres) + (wb * b.Value.Millimetres)) / (wa + wb)),
-            Length.Mm(1 / Math.Sqrt(wa + wb)));
+            Length.Mm(1 / Math.Sqrt(wa + wb))
+        );
     }
 
     /// <summary>√(U₁² + U₂²): the uncertainty of a sum or difference of independent dimensions.</summary>

@@ -34,8 +34,12 @@ public sealed record StripCheck(double Factor, double RelativeUncertainty)
         var factor = read.Value.Value / Nominal;
         if (Math.Abs(factor - 1) > BelievedWithin)
         {
-            return Outcome<StripCheck?>.Fail(Phrase.Say(
-                $"The check line is drawn {Nominal} long; {read.Value.Value} is too far from it to be the printer's doing. Read the long line marked “check”."));
+            return Outcome<StripCheck?>.Fail(
+                Phrase.Say(
+                    $"The check line is drawn {Nominal} long; {read.Value.Value} is too far from it to be the printer's doing. Read "
+                        + $"the long line marked “check”."
+                )
+            );
         }
 
         var u = DimensionEstimate.From([(read.Value, MeasuringTool.SteelRule)], MeasuredAlong.Straight).Dimension.Uncertainty;

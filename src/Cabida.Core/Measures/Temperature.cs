@@ -29,7 +29,9 @@ public readonly partial record struct Temperature(double Celsius)
         var celsius = match.Groups["unit"].Value is "f" or "F" ? (number - 32) / 1.8 : number;
         return celsius is > 0 and <= Most
             ? Outcome<Temperature?>.Of(new Temperature(celsius))
-            : Outcome<Temperature?>.Fail(Phrase.Say($"{celsius:0} °C is not a heat that goods are pressed at; it must lie between 0 and {Most:0}."));
+            : Outcome<Temperature?>.Fail(
+                Phrase.Say($"{celsius:0} °C is not a heat that goods are pressed at; it must lie between 0 and {Most:0}.")
+            );
     }
 
     [GeneratedRegex(@"^(?<number>[0-9]{1,3}(?:[.,][0-9])?)\s*°?\s*(?<unit>[cCfF])?$")]

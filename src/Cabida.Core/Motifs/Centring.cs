@@ -9,7 +9,9 @@ public enum Centring
     /// <summary>Its centre of gravity.</summary>
     Weight,
 
-    /// <summary>The middle of the box round what stands between the base line and the height of the capitals: without descenders and flourishes.</summary>
+    /// <summary>
+    /// The middle of the box round what stands between the base line and the height of the capitals: without descenders and flourishes.
+    /// </summary>
     WithoutTails,
 
     /// <summary>

@@ -28,21 +28,34 @@ public static partial class Fields
 
     /// <summary>Forms named in a text that are none of <see cref="Forms"/>.</summary>
     public static IEnumerable<string> UnknownForms(string text) =>
-        Pattern().Matches(text).Select(m => m.Groups["form"].Value.Trim().ToLowerInvariant()).Where(f => f.Length > 0 && !Forms.Contains(f));
+        Pattern()
+            .Matches(text)
+            .Select(m => m.Groups["form"].Value.Trim().ToLowerInvariant())
+            .Where(f => f.Length > 0 && !Forms.Contains(f));
 
-    /// <summary>The text with its fields filled; a field that no value fills and that has nothing to stand in for it stays as written.</summary>
-    public static string Fill(string text, IReadOnlyDictionary<string, string> values) => Pattern().Replace(text, m =>
-    {
-        values.TryGetValue(m.Groups["field"].Value.ToLowerInvariant(), out var value);
-        return string.IsNullOrWhiteSpace(value) ? m.Groups["instead"].Success ? m.Groups["instead"].Value : value ?? m.Value
-            : Formed(value, m.Groups["form"].Value.Trim().ToLowerInvariant());
-    });
+    /// <summary>
+    /// The text with its fields filled; a field that no value fills and that has nothing to stand in for it stays as written.
+    /// </summary>
+    public static string Fill(string text, IReadOnlyDictionary<string, string> values) =>
+        Pattern()
+            .Replace(text, m =>
+            {
+                values.TryGetValue(m.Groups["field"].Value.ToLowerInvariant(), out var value);
+                return string.IsNullOrWhiteSpace(value)
+                    ? m.Groups["instead"].Success
+                        ? m.Groups["instead"].Value
+                        : value ?? m.Value
+                    : Formed(value, m.Groups["form"].Value.Trim().ToLowerInvariant());
+            });
 
     /// <summary>
     /// The text with its fields filled and white space round it taken away, and where in it names stand: what fills the name field, or all
     /// of it where it has none.
     /// </summary>
-    public static (string Text, IReadOnlyList<(int Start, int End)> Names) FillAndFind(string text, IReadOnlyDictionary<string, string> values)
+    public static (string Text, IReadOnlyList<(int Start, int End)> Names) FillAndFind(
+        string text,
+        IReadOnlyDictionary<string, string> values
+    )
     {
         ArgumentNullException.ThrowIfNull(text);
         var (filled, names, at) = (new StringBuilder(), new List<(int Start, int End)>(), 0);
@@ -64,17 +77,27 @@ public static partial class Fields
         var before = all.Length - all.TrimStart().Length;
         // Composing may shorten what comes before a name.
         int Composed(int place) => trimmed[..Math.Clamp(place - before, 0, trimmed.Length)].Normalize(NormalizationForm.FormC).Length;
-        return (trimmed, names.Count > 0 ? [.. names.Select(n => (Composed(n.Start), Composed(n.End)))] : [(0, trimmed.Normalize(NormalizationForm.FormC).Length)]);
+        return (
+            trimmed,
+            names.Count > 0
+                ? [.. names.Select(n => (Composed(n.Start), Composed(n.End)))]
+                : [(0, trimmed.Normalize(NormalizationForm.FormC).Length)]
+        );
     }
 
-    private static string Formed(string value, string form) => form switch
-    {
-        // Capitals of the invariant culture: a Turkish i keeps its dot only where it was typed with one.
-        "capitals" => value.ToUpperInvariant(),
-        "first letter" => FirstLetter(value.Trim()),
-        "initials" => string.Concat(value.Split([' ', '-', '\u00a0'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(FirstLetter)),
-        _ => value,
-    };
+    private static string Formed(string value, string form) =>
+        form switch
+        {
+            // Capitals of the invariant culture: a Turkish i keeps its dot only where it was typed with one.
+            "capitals" => value.ToUpperInvariant(),
+            "first letter" => FirstLetter(value.Trim()),
+            "initials" => string.Concat(
+                value
+                    .Split([' ', '-', '\u00a0'], StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                    .Select(FirstLetter)
+            ),
+            _ => value,
+        };
 
     private static string FirstLetter(string word) => word.Length == 0 ? "" : StringInfo.GetNextTextElement(word).ToUpperInvariant();
 

@@ -43,7 +43,14 @@ public sealed record GraphicOutlines(string Id, IReadOnlyList<GraphicPiece> Piec
 /// <param name="Colours">Its colours, in order of appearance.</param>
 /// <param name="Notes">What is worth saying of how it was read.</param>
 public sealed record Graphic(
-    [property: MaxLength(DocumentGate.LongestName)] string Name, string OutlinesId, string Source, bool SizeStated, IReadOnlyList<SupposedSize> Supposed, [property: MaxLength(20_000)] IReadOnlyList<string> Colours, IReadOnlyList<Phrase> Notes)
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    string OutlinesId,
+    string Source,
+    bool SizeStated,
+    IReadOnlyList<SupposedSize> Supposed,
+    [property: MaxLength(20_000)] IReadOnlyList<string> Colours,
+    IReadOnlyList<Phrase> Notes
+)
 {
     /// <summary>Millimetres to a millimetre of the outlines as read: the maker's say on the size, where the file left it open.</summary>
     [Range(1e-6, 1e4)]
@@ -72,9 +79,7 @@ public interface IGraphics
 /// <summary>No graphics.</summary>
 public sealed class NoGraphics : IGraphics
 {
-    private NoGraphics()
-    {
-    }
+    private NoGraphics() { }
 
     /// <summary>The only one.</summary>
     public static NoGraphics Instance { get; } = new();

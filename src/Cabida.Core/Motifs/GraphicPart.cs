@@ -55,7 +55,8 @@ public sealed record ColourFilm(string Colour, ColourUse Use, string FilmId);
 /// <param name="GraphicId">Which graphic of the library.</param>
 /// <param name="SizedBy">What <paramref name="Size"/> measures.</param>
 /// <param name="Size">The size.</param>
-public sealed record GraphicPart(string Id, PartPlace Place, MotifLength Gap, string GraphicId, GraphicSize SizedBy, MotifLength Size) : Part(Id, Place, Gap)
+public sealed record GraphicPart(string Id, PartPlace Place, MotifLength Gap, string GraphicId, GraphicSize SizedBy, MotifLength Size)
+    : Part(Id, Place, Gap)
 {
     /// <summary>Its outlines as they were when it was placed; they never change.</summary>
     public string OutlinesId { get; init; } = "";

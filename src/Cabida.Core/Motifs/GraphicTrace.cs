@@ -30,7 +30,11 @@ public static class GraphicTrace
     private const int MostOutlines = 20_000;
 
     /// <summary>Traces a picture; the pieces come with the background first.</summary>
-    public static Outcome<IReadOnlyList<GraphicPiece>> Of(ColourPicture picture, GraphicTraceChoice choice, CancellationToken stop = default)
+    public static Outcome<IReadOnlyList<GraphicPiece>> Of(
+        ColourPicture picture,
+        GraphicTraceChoice choice,
+        CancellationToken stop = default
+    )
     {
         ArgumentNullException.ThrowIfNull(picture);
         ArgumentNullException.ThrowIfNull(choice);
@@ -39,12 +43,18 @@ public static class GraphicTrace
             return Fail(Phrase.Say($"A picture is traced to 1 to {MostColours} colours, not {choice.Colours}."));
         }
 
-        var layers = choice.ByOpacity ? Opaque(picture, choice.Threshold) : choice.Colours == 1 ? Dark(picture, choice.Threshold) : Flat(picture, choice);
+        var layers =
+            choice.ByOpacity ? Opaque(picture, choice.Threshold)
+            : choice.Colours == 1 ? Dark(picture, choice.Threshold)
+            : Flat(picture, choice);
         if (layers is null)
         {
-            return Fail(choice.ByOpacity ? Phrase.Say($"Nothing in the picture is clear, so there is no edge to follow. Follow what is dark, or flat colours.")
+            return Fail(
+                choice.ByOpacity
+                    ? Phrase.Say($"Nothing in the picture is clear, so there is no edge to follow. Follow what is dark, or flat colours.")
                 : picture.Opacity is null ? Phrase.Say($"The picture is of a single colour: there is nothing in it to follow.")
-                : Phrase.Say($"The picture is of a single colour on a clear ground. Follow what is not clear."));
+                : Phrase.Say($"The picture is of a single colour on a clear ground. Follow what is not clear.")
+            );
         }
 
         var pieces = new List<GraphicPiece>();
@@ -52,27 +62,49 @@ public static class GraphicTrace
         {
             stop.ThrowIfCancellationRequested();
             mask.Smooth();
-            var found = LevelContours.Of(mask, PaperLight.Even(255), 0.5, _ => (0, mask.Width), stop)?.Where(c => Math.Abs(c.SignedArea) >= Math.Max(choice.Specks, 1)).ToList();
+            var found = LevelContours
+                .Of(mask, PaperLight.Even(255), 0.5, _ => (0, mask.Width), stop)
+                ?.Where(c => Math.Abs(c.SignedArea) >= Math.Max(choice.Specks, 1))
+                .ToList();
             if (found is null || found.Count > MostOutlines)
             {
-                return Fail(Phrase.Say($"There is too much in the picture to follow: it looks like a photograph. Take fewer colours, drop larger specks, or trace a drawing."));
+                return Fail(
+                    Phrase.Say(
+                        $"There is too much in the picture to follow: it looks like a photograph. Take fewer colours, drop larger "
+                            + $"specks, or trace a drawing."
+                    )
+                );
             }
 
-            List<Contour> contours = [.. found.Select(c => CurveFitting.Fit(Outlines.Ring([.. c.Points.Select(p => new PlanePoint(p.X, picture.Height - p.Y))]).ExteriorRing, FitWithin))];
+            List<Contour> contours =
+            [
+                .. found.Select(c =>
+                    CurveFitting.Fit(
+                        Outlines.Ring([.. c.Points.Select(p => new PlanePoint(p.X, picture.Height - p.Y))]).ExteriorRing,
+                        FitWithin
+                    )
+                ),
+            ];
             if (contours.Count > 0)
             {
                 pieces.Add(new GraphicPiece(colour, FillRule.EvenOdd, contours, []));
             }
         }
 
-        return pieces.Count > 0 ? Outcome<IReadOnlyList<GraphicPiece>>.Of(pieces)
-            : Fail(choice.ByOpacity ? Phrase.Say($"Nothing in the picture is more opaque than that. Lower it.")
-            : choice.Colours == 1 ? Phrase.Say($"Nothing in the picture is darker than the threshold. Raise it.") : Phrase.Say($"Nothing is left once specks and background are dropped."));
+        return pieces.Count > 0
+            ? Outcome<IReadOnlyList<GraphicPiece>>.Of(pieces)
+            : Fail(
+                choice.ByOpacity ? Phrase.Say($"Nothing in the picture is more opaque than that. Lower it.")
+                : choice.Colours == 1 ? Phrase.Say($"Nothing in the picture is darker than the threshold. Raise it.")
+                : Phrase.Say($"Nothing is left once specks and background are dropped.")
+            );
     }
 
     private static Outcome<IReadOnlyList<GraphicPiece>> Fail(Phrase why) => Outcome<IReadOnlyList<GraphicPiece>>.Fail(why);
 
-    /// <summary>What is darker than the threshold, brightness scaled so that the threshold lies in the middle; null when all pixels are alike.</summary>
+    /// <summary>
+    /// What is darker than the threshold, brightness scaled so that the threshold lies in the middle; null when all pixels are alike.
+    /// </summary>
     private static List<(string Colour, GreyPicture Mask)>? Dark(ColourPicture picture, double threshold)
     {
         var grey = picture.Grey();
@@ -88,7 +120,13 @@ public static class GraphicTrace
         }
 
         var flat = FlatColours.Find(picture, MostColours);
-        return [(flat.Colours.Count > 0 ? Hex(flat.Colours[0]) : "#000000", Below(new GreyPicture(picture.Width, picture.Height, [.. opacity.Select(o => (byte)(255 - o))]), 1 - threshold))];
+        return
+        [
+            (
+                flat.Colours.Count > 0 ? Hex(flat.Colours[0]) : "#000000",
+                Below(new GreyPicture(picture.Width, picture.Height, [.. opacity.Select(o => (byte)(255 - o))]), 1 - threshold)
+            ),
+        ];
     }
 
     /// <summary>Brightness scaled so that the threshold lies in the middle.</summary>
@@ -98,7 +136,8 @@ public static class GraphicTrace
         return new GreyPicture(grey.Width, grey.Height, [.. grey.Pixels.Select(p => (byte)Math.Clamp(127.5 + ((p - level) * 2), 0, 255))]);
     }
 
-    private static string Hex((double R, double G, double B) colour) => $"#{(int)Math.Round(colour.R):x2}{(int)Math.Round(colour.G):x2}{(int)Math.Round(colour.B):x2}";
+    private static string Hex((double R, double G, double B) colour) =>
+        $"#{(int)Math.Round(colour.R):x2}{(int)Math.Round(colour.G):x2}{(int)Math.Round(colour.B):x2}";
 
     private static List<(string Colour, GreyPicture Mask)>? Flat(ColourPicture picture, GraphicTraceChoice choice)
     {
@@ -111,8 +150,18 @@ public static class GraphicTrace
         }
 
         var background = choice.WithoutBackground ? Border(flat, picture.Width, picture.Height) : -1;
-        return [.. Enumerable.Range(0, flat.Colours.Count).Where(k => k != background).Select(k =>
-            (Hex(flat.Colours[k]), new GreyPicture(picture.Width, picture.Height, [.. flat.Of.Select(c => c == k ? (byte)0 : (byte)255)])))];
+        return
+        [
+            .. Enumerable
+                .Range(0, flat.Colours.Count)
+                .Where(k => k != background)
+                .Select(k =>
+                    (
+                        Hex(flat.Colours[k]),
+                        new GreyPicture(picture.Width, picture.Height, [.. flat.Of.Select(c => c == k ? (byte)0 : (byte)255)])
+                    )
+                ),
+        ];
     }
 
     /// <summary>The colour that most of the border is of; none where that is clear.</summary>

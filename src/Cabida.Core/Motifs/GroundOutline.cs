@@ -43,8 +43,12 @@ public sealed class GroundOutline
     {
         var outside = Outlines.Factory.CreatePolygon((LinearRing)Area.ExteriorRing);
         var inside = by > 0 ? Geometry.Inset.Of(outside, SideInsets.All(by)) : outside;
-        var open = holes && Area.NumInteriorRings > 0
-            ? Outlines.Join([.. Area.InteriorRings.Select(r => Outlines.Grown(Outlines.Factory.CreatePolygon(r.Coordinates), by, Tolerances.Ink))]) : Outlines.Empty;
+        var open =
+            holes && Area.NumInteriorRings > 0
+                ? Outlines.Join([
+                    .. Area.InteriorRings.Select(r => Outlines.Grown(Outlines.Factory.CreatePolygon(r.Coordinates), by, Tolerances.Ink)),
+                ])
+                : Outlines.Empty;
         return Outlines.Without(inside, open);
     }
 
@@ -55,6 +59,8 @@ public sealed class GroundOutline
         var middle = Box.Of(area)!.Value.Centre;
         var away = edge.Select(c => middle.To(new PlanePoint(c.X, c.Y))).ToList();
         var (radius, enclosed) = (away.Max(), Outlines.Factory.CreatePolygon(edge).Area);
-        return radius - away.Min() <= NearlyRound * radius && Math.PI * radius * radius <= enclosed * (1 + (4 * NearlyRound)) ? new Circle(middle, radius) : null;
+        return radius - away.Min() <= NearlyRound * radius && Math.PI * radius * radius <= enclosed * (1 + (4 * NearlyRound))
+            ? new Circle(middle, radius)
+            : null;
     }
 }

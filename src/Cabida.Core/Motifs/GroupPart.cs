@@ -90,7 +90,8 @@ public sealed record Repeat(RepeatKind Kind)
 /// <param name="Gap">Ink to ink distance from what comes before.</param>
 /// <param name="Parts">Its parts.</param>
 /// <param name="Alignment">How its rows line up.</param>
-public sealed record GroupPart(string Id, PartPlace Place, MotifLength Gap, IReadOnlyList<Part> Parts, RowAlignment Alignment) : Part(Id, Place, Gap)
+public sealed record GroupPart(string Id, PartPlace Place, MotifLength Gap, IReadOnlyList<Part> Parts, RowAlignment Alignment)
+    : Part(Id, Place, Gap)
 {
     /// <summary>How often and where.</summary>
     public Repeat Repeat { get; init; } = Repeat.Once;

@@ -11,6 +11,9 @@ public static class LackingForm
     {
         ArgumentNullException.ThrowIfNull(line);
         ArgumentNullException.ThrowIfNull(alternate);
-        return Phrase.Say($"{line.Face.Info.Name} has no form “{alternate.InWords}” for {alternate.Letter:strong}; it stands as the face draws it. The choice is kept for a face that has it.");
+        return Phrase.Say(
+            $"{line.Face.Info.Name} has no form “{alternate.InWords}” for {alternate.Letter:strong}; it stands as the face draws "
+                + $"it. The choice is kept for a face that has it."
+        );
     }
 }

@@ -45,9 +45,15 @@ public enum Stretching
 /// <param name="Size">The size.</param>
 /// <param name="Spacing">Extra room between letters, in thousandths of an em.</param>
 public sealed record LetteringPart(
-    string Id, PartPlace Place, MotifLength Gap, [property: MaxLength(LetteringPart.MostLetters)] string Text, string TypefaceId, LetteringSize SizedBy,
-    MotifLength Size, [property: Range(-LetteringPart.MostSpacing, LetteringPart.MostSpacing)] double Spacing)
-    : Part(Id, Place, Gap)
+    string Id,
+    PartPlace Place,
+    MotifLength Gap,
+    [property: MaxLength(LetteringPart.MostLetters)] string Text,
+    string TypefaceId,
+    LetteringSize SizedBy,
+    MotifLength Size,
+    [property: Range(-LetteringPart.MostSpacing, LetteringPart.MostSpacing)] double Spacing
+) : Part(Id, Place, Gap)
 {
     /// <summary>A line with more letters is not kept; one with more than <see cref="MotifProblems.LongestText"/> is not made.</summary>
     public const int MostLetters = 1000;

@@ -50,15 +50,29 @@ internal static class LetteringProblems
         }
         else if (part.Text.Length > MotifProblems.LongestText)
         {
-            reading.Add(part.Id, "text", Phrase.Say($"{part.Text.Length} characters; a line holds {MotifProblems.LongestText}. Put the rest on a line of its own."));
+            reading.Add(
+                part.Id,
+                "text",
+                Phrase.Say($"{part.Text.Length} characters; a line holds {MotifProblems.LongestText}. Put the rest on a line of its own.")
+            );
         }
         else if (Fields.UnknownForms(part.Text).FirstOrDefault() is { } form)
         {
-            reading.Add(part.Id, "text", Phrase.Say($"A field has no form “{form}”. There are {string.Join(", ", Fields.Forms)}; without one it stands as typed."));
+            reading.Add(
+                part.Id,
+                "text",
+                Phrase.Say($"A field has no form “{form}”. There are {string.Join(", ", Fields.Forms)}; without one it stands as typed.")
+            );
         }
         else if (LineDirection.IsMixed(Fields.Fill(part.Text, new Dictionary<string, string>(StringComparer.Ordinal))))
         {
-            reading.Add(part.Id, "text", Phrase.Say($"This line runs both from left to right and from right to left, which is not supported. Put each on a line of its own."));
+            reading.Add(
+                part.Id,
+                "text",
+                Phrase.Say(
+                    $"This line runs both from left to right and from right to left, which is not supported. Put each on a line of its own."
+                )
+            );
         }
     }
 

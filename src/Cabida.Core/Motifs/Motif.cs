@@ -38,11 +38,18 @@ public sealed record Motif([property: MaxLength(DocumentGate.LongestName)] strin
 
     /// <summary>The line that holds the name field, when there is one.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public LetteringPart? NameLine => AllParts.OfType<LetteringPart>().FirstOrDefault(p => Fields.In(p.Text).Contains(Fields.Name, StringComparer.Ordinal));
+    public LetteringPart? NameLine =>
+        AllParts.OfType<LetteringPart>().FirstOrDefault(p => Fields.In(p.Text).Contains(Fields.Name, StringComparer.Ordinal));
 
     /// <summary>The films that its parts name, each once, in order of appearance.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IReadOnlyList<string> FilmIds => [.. AllParts.SelectMany(p => p is GraphicPart g ? g.Films.Select(f => f.FilmId).Prepend(p.FilmId) : [p.FilmId]).Where(f => f.Length > 0).Distinct(StringComparer.Ordinal)];
+    public IReadOnlyList<string> FilmIds =>
+        [
+            .. AllParts
+                .SelectMany(p => p is GraphicPart g ? g.Films.Select(f => f.FilmId).Prepend(p.FilmId) : [p.FilmId])
+                .Where(f => f.Length > 0)
+                .Distinct(StringComparer.Ordinal),
+        ];
 
     private static IEnumerable<Part> Within(IEnumerable<Part> parts) =>
         parts.SelectMany(p => p is GroupPart group ? Within(group.Parts).Prepend(p) : [p]);

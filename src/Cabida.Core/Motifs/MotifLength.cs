@@ -30,12 +30,14 @@ public readonly record struct Scales(double Own, double Set)
 public sealed record MotifLength(TypedLength Typed, Scaling Scaling)
 {
     /// <summary>The length in millimetres at a scale; zero when what was typed cannot be read.</summary>
-    public double At(Scales scales, LengthRange range) => Typed.OrZero(range).Millimetres * Scaling switch
-    {
-        Scaling.Proportional => scales.Own,
-        Scaling.Equal => scales.Set,
-        _ => 1,
-    };
+    public double At(Scales scales, LengthRange range) =>
+        Typed.OrZero(range).Millimetres
+        * Scaling switch
+        {
+            Scaling.Proportional => scales.Own,
+            Scaling.Equal => scales.Set,
+            _ => 1,
+        };
 
     /// <summary>A proportional length in millimetres.</summary>
     public static MotifLength Scales(double millimetres) => new(TypedLength.Mm(millimetres), Scaling.Proportional);

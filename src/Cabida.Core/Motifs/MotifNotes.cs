@@ -43,8 +43,16 @@ public static class MotifNotes
         ArgumentNullException.ThrowIfNull(parts);
         ArgumentNullException.ThrowIfNull(motif);
         ArgumentNullException.ThrowIfNull(ground);
-        List<MotifNote> notes = [.. composition.LeftOut.OrderBy(l => l.Key, StringComparer.Ordinal)
-            .Select(l => new MotifNote(l.Key, Severity.Stop, Phrase.Say($"This part is left out of the picture, and nothing can be made with it. {l.Value}")))];
+        List<MotifNote> notes =
+        [
+            .. composition
+                .LeftOut.OrderBy(l => l.Key, StringComparer.Ordinal)
+                .Select(l => new MotifNote(
+                    l.Key,
+                    Severity.Stop,
+                    Phrase.Say($"This part is left out of the picture, and nothing can be made with it. {l.Value}")
+                )),
+        ];
         foreach (var part in motif.AllParts)
         {
             if (composition.Lines.TryGetValue(part.Id, out var line))
@@ -58,13 +66,32 @@ public static class MotifNotes
             notes.AddRange([.. OfPlaced(placed), .. HeldBack.Of(placed), .. RoundNotes.Of(placed)]);
         }
 
-        var drawn = parts.SelectMany(p => p.WithInner).Select(p => p.Part.Id).Concat(composition.LeftOut.Keys).ToHashSet(StringComparer.Ordinal);
+        var drawn = parts
+            .SelectMany(p => p.WithInner)
+            .Select(p => p.Part.Id)
+            .Concat(composition.LeftOut.Keys)
+            .ToHashSet(StringComparer.Ordinal);
         var inGroup = GroundShape.None with { Mats = ground.Mats };
-        notes.AddRange(motif.AllParts.SelectMany(p => motif.Parts.Contains(p)
-            ? HeldBack.ForWantOfGround(p, ground, drawn.Contains(p.Id), isInGroup: false) : HeldBack.ForWantOfGround(p, inGroup, drawn.Contains(p.Id), isInGroup: true)));
+        notes.AddRange(
+            motif.AllParts.SelectMany(p =>
+                motif.Parts.Contains(p)
+                    ? HeldBack.ForWantOfGround(p, ground, drawn.Contains(p.Id), isInGroup: false)
+                    : HeldBack.ForWantOfGround(p, inGroup, drawn.Contains(p.Id), isInGroup: true)
+            )
+        );
 
-        notes.AddRange(motif.AllParts.OfType<MatPart>().Where(m => ground.Mats is not { } mats || m.Index > mats.Openings.Count).Select(m => new MotifNote(
-            m.Id, null, ground.Mats is { } mats ? Phrase.Say($"The frame of the ground holds {mats.Openings.Count} mats, so there is no mat {m.Index}.") : Phrase.Say($"A mat takes its outside and opening from a frame. Choose a framed blank as the ground."))));
+        notes.AddRange(
+            motif
+                .AllParts.OfType<MatPart>()
+                .Where(m => ground.Mats is not { } mats || m.Index > mats.Openings.Count)
+                .Select(m => new MotifNote(
+                    m.Id,
+                    null,
+                    ground.Mats is { } mats
+                        ? Phrase.Say($"The frame of the ground holds {mats.Openings.Count} mats, so there is no mat {m.Index}.")
+                        : Phrase.Say($"A mat takes its outside and opening from a frame. Choose a framed blank as the ground.")
+                ))
+        );
         return notes;
     }
 
@@ -73,7 +100,11 @@ public static class MotifNotes
         if (line.Missing.Count > 0)
         {
             var missing = string.Join(", ", line.Missing.Select(line.LetterOf).Distinct(StringComparer.Ordinal));
-            yield return new(part.Id, Severity.Stop, Phrase.Say($"{line.Face.Info.Name} lacks a character of “{line.Text}”: {missing:strong}."));
+            yield return new(
+                part.Id,
+                Severity.Stop,
+                Phrase.Say($"{line.Face.Info.Name} lacks a character of “{line.Text}”: {missing:strong}.")
+            );
         }
 
         if (StandsIn(line) is { } instead)
@@ -83,7 +114,11 @@ public static class MotifNotes
 
         if (LineDirection.IsMixed(line.Text))
         {
-            yield return new(part.Id, Severity.Stop, Phrase.Say($"“{line.Text}” runs both from left to right and from right to left, which is not supported."));
+            yield return new(
+                part.Id,
+                Severity.Stop,
+                Phrase.Say($"“{line.Text}” runs both from left to right and from right to left, which is not supported.")
+            );
         }
 
         foreach (var alternate in line.Unmet)
@@ -91,14 +126,31 @@ public static class MotifNotes
             yield return new(part.Id, Severity.Look, LackingForm.Say(line, alternate));
         }
 
-        foreach (var gone in part.Alternates.Where(a => a.Scope == AlternateScope.Place && !Fields.In(part.Text).Any() && !IsThere(a, line.Text)))
+        foreach (
+            var gone in part.Alternates.Where(a => a.Scope == AlternateScope.Place && !Fields.In(part.Text).Any() && !IsThere(a, line.Text))
+        )
         {
-            yield return new(part.Id, Severity.Look, Phrase.Say($"The other form of {gone.Letter:strong} was chosen in “{gone.Words}”, which the line no longer says."));
+            yield return new(
+                part.Id,
+                Severity.Look,
+                Phrase.Say($"The other form of {gone.Letter:strong} was chosen in “{gone.Words}”, which the line no longer says.")
+            );
         }
 
-        if (Fields.In(part.Text).Where(f => f != Fields.Name && line.Text.Contains($"{{{f}", StringComparison.OrdinalIgnoreCase)).Distinct(StringComparer.Ordinal).FirstOrDefault() is { } unfilled)
+        if (
+            Fields
+                .In(part.Text)
+                .Where(f => f != Fields.Name && line.Text.Contains($"{{{f}", StringComparison.OrdinalIgnoreCase))
+                .Distinct(StringComparer.Ordinal)
+                .FirstOrDefault() is
+            { } unfilled
+        )
         {
-            yield return new(part.Id, Severity.Look, Phrase.Say($"No list fills the field {unfilled:strong}. Say what stands there when it is empty, as in {{{unfilled}|…}}."));
+            yield return new(
+                part.Id,
+                Severity.Look,
+                Phrase.Say($"No list fills the field {unfilled:strong}. Say what stands there when it is empty, as in {{{unfilled}|…}}.")
+            );
         }
     }
 
@@ -112,26 +164,49 @@ public static class MotifNotes
         }
 
         var used = line.Glyphs.Select(g => (int)(g.Glyph / FallbackFace.Other)).Where(n => n > 0).Distinct().Order();
-        return string.Join(" and ", used.Select(n => fallback.Behind[n - 1].Info.Name)) is not { Length: > 0 } names ? null : Phrase.Say(
-            $"“{line.Text}” has letters that {fallback.Info.Name} lacks: "
-            + $"their words are set in {names:strong}, as high and about as heavy.");
+        return string.Join(" and ", used.Select(n => fallback.Behind[n - 1].Info.Name)) is not { Length: > 0 } names
+            ? null
+            : Phrase.Say(
+                $"“{line.Text}” has letters that {fallback.Info.Name} lacks: "
+                    + $"their words are set in {names:strong}, as high and about as heavy."
+            );
     }
 
-    private static bool IsThere(Alternate alternate, string text) => alternate.Words == text && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at && StringInfo.GetNextTextElement(text, at) == alternate.Letter;
+    private static bool IsThere(Alternate alternate, string text) =>
+        alternate.Words == text
+        && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at
+        && StringInfo.GetNextTextElement(text, at) == alternate.Letter;
 
     private static IEnumerable<MotifNote> OfPlaced(PlacedPart placed)
     {
         var id = placed.Part.Id;
         if (placed.Body.Stretched is var by && Math.Abs(by - 1) > 1e-6)
         {
-            var way = placed.Part is LetteringPart { Stretching: Stretching.ToHeight } ? by > 1 ? "heightened" : "lowered" : by > 1 ? "widened" : "narrowed";
+            var way = placed.Part is LetteringPart { Stretching: Stretching.ToHeight }
+                ? by > 1
+                    ? "heightened"
+                    : "lowered"
+                : by > 1
+                    ? "widened"
+                    : "narrowed";
             var percent = 100 * Math.Abs(by - 1);
             yield return Math.Abs(by - 1) > MostStretch
-                ? new(id, Severity.Look, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %; beyond {100 * MostStretch:0} % letters look forced."))
+                ? new(
+                    id,
+                    Severity.Look,
+                    Phrase.Say(
+                        $"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %; beyond {100 * MostStretch:0} % letters look forced."
+                    )
+                )
                 : new(id, null, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %, on purpose."));
         }
 
-        if (placed.Part is LetteringPart { Strengthen: var strengthen } && placed.Line is { } line && strengthen.Typed.OrZero(LengthRange.Margin) is var grown && grown > Length.Zero)
+        if (
+            placed.Part is LetteringPart { Strengthen: var strengthen }
+            && placed.Line is { } line
+            && strengthen.Typed.OrZero(LengthRange.Margin) is var grown
+            && grown > Length.Zero
+        )
         {
             yield return Strengthened(id, line, grown.Millimetres);
         }
@@ -147,12 +222,19 @@ public static class MotifNotes
     {
         var bare = line.WithoutGrowth();
         var growth = SafeGrowth.Of(bare.Ink, MostGrowth);
-        Phrase At(GrowthLimit limit) => bare.LetterAt(limit.At) is { } index ? Phrase.Say($" at {line.Line.LetterOf(index):strong}") : Phrase.Empty;
+        Phrase At(GrowthLimit limit) =>
+            bare.LetterAt(limit.At) is { } index ? Phrase.Say($" at {line.Line.LetterOf(index):strong}") : Phrase.Empty;
         // Nobody sees a notch fill; it is told, so that it is not taken for what is.
-        var notch = growth.Notch is { } small ? Phrase.Say($" A notch{At(small)} fills from {Length.Mm(small.Limit):fine}, which is not seen.") : Phrase.Empty;
+        var notch = growth.Notch is { } small
+            ? Phrase.Say($" A notch{At(small)} fills from {Length.Mm(small.Limit):fine}, which is not seen.")
+            : Phrase.Empty;
         if (growth.First is not { } limit)
         {
-            return new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}.{notch}"));
+            return new(
+                id,
+                null,
+                Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}.{notch}")
+            );
         }
 
         var where = At(limit);
@@ -163,8 +245,16 @@ public static class MotifNotes
             _ => Phrase.Say($"two sides of a stroke meet{where}"),
         };
         return by > limit.Limit
-            ? new(id, Severity.Look, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}.{notch}"))
-            : new(id, null, Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}.{notch}"));
+            ? new(
+                id,
+                Severity.Look,
+                Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}.{notch}")
+            )
+            : new(
+                id,
+                null,
+                Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}.{notch}")
+            );
     }
 
     private static MotifNote Repeated(string id, RepeatResult repeat)
@@ -173,14 +263,29 @@ public static class MotifNotes
         {
             var change = Math.Abs(repeat.Scale - 1);
             return change > RepeatLayout.MostSeamChange
-                ? new(id, Severity.Look, Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.0} % of their size. A gap at the seam would keep their size."))
+                    ? new(
+                        id,
+                        Severity.Look,
+                        Phrase.Say(
+                            $"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.0} % of their "
+                                + $"size. A gap at the seam would keep their size."
+                        )
+                    )
                 : repeat.Scale == 1 && gap > 1e-6
-                ? new(id, null, Phrase.Say($"{repeat.Copies} copies keep their size and leave {Length.Mm(gap)} more open at the seam."))
-                : new(id, null, Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.00} % of their size."));
+                    ? new(id, null, Phrase.Say($"{repeat.Copies} copies keep their size and leave {Length.Mm(gap)} more open at the seam."))
+                : new(
+                    id,
+                    null,
+                    Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.00} % of their size.")
+                );
         }
 
         return repeat.Copies < repeat.Asked
-            ? new(id, Severity.Look, Phrase.Say($"{repeat.Copies} of {repeat.Asked} copies found room. Give them less distance, or more area."))
+            ? new(
+                id,
+                Severity.Look,
+                Phrase.Say($"{repeat.Copies} of {repeat.Asked} copies found room. Give them less distance, or more area.")
+            )
             : new(id, null, Phrase.Say($"{repeat.Copies} copies."));
     }
 }

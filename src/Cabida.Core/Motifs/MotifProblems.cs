@@ -143,7 +143,7 @@ public static class MotifProblems
     private static Phrase? HangsOnItself(Part part, IReadOnlyList<Part> among)
     {
         var seen = new HashSet<string>(StringComparer.Ordinal);
-        for (var at = part; at is { Place: PartPlace.Anchored } && at.Anchor.To is not (Anchor.Ground or Anchor.Stack);)
+        for (var at = part; at is { Place: PartPlace.Anchored } && at.Anchor.To is not (Anchor.Ground or Anchor.Stack); )
         {
             if (!seen.Add(at.Id))
             {
@@ -176,22 +176,30 @@ public static class MotifProblems
             reading.Check(shape, "inset", shape.Inset, LengthRange.Margin);
         }
 
-        foreach (var (field, length) in shape.Shape switch
-        {
-            ShapeKind.Rounded => [("cornerSize", shape.CornerSize)],
-            ShapeKind.Ring or ShapeKind.Corner or ShapeKind.GroundFrame => [("band", shape.Band)],
-            ShapeKind.Border => [("band", shape.Band), ("cornerSize", shape.CornerSize)],
-            ShapeKind.Tag => [("cornerSize", shape.CornerSize), ("hole", shape.Hole), ("holeIn", shape.HoleIn)],
-            ShapeKind.Dots => [("dotGap", shape.DotGap)],
-            _ => Array.Empty<(string, MotifLength)>(),
-        })
+        foreach (
+            var (field, length) in shape.Shape switch
+            {
+                ShapeKind.Rounded => [("cornerSize", shape.CornerSize)],
+                ShapeKind.Ring or ShapeKind.Corner or ShapeKind.GroundFrame => [("band", shape.Band)],
+                ShapeKind.Border => [("band", shape.Band), ("cornerSize", shape.CornerSize)],
+                ShapeKind.Tag => [("cornerSize", shape.CornerSize), ("hole", shape.Hole), ("holeIn", shape.HoleIn)],
+                ShapeKind.Dots => [("dotGap", shape.DotGap)],
+                _ => Array.Empty<(string, MotifLength)>(),
+            }
+        )
         {
             reading.Check(shape, field, length, LengthRange.Margin);
         }
 
         if (shape.Shape is ShapeKind.Polygon or ShapeKind.Star && shape.Count is < 3 or > 60)
         {
-            reading.Add(shape.Id, "count", Phrase.Say($"{(shape.Shape == ShapeKind.Star ? "A star has 3 to 60 points" : "A polygon has 3 to 60 sides")}, not {shape.Count}."));
+            reading.Add(
+                shape.Id,
+                "count",
+                Phrase.Say(
+                    $"{(shape.Shape == ShapeKind.Star ? "A star has 3 to 60 points" : "A polygon has 3 to 60 sides")}, not {shape.Count}."
+                )
+            );
         }
 
         if (shape.Shape == ShapeKind.Dots && shape.Count is < 1 or > 400)

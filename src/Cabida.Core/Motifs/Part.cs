@@ -147,12 +147,15 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     public bool Flipped { get; init; }
 
     /// <summary>Whether it takes away from films, and which: one that only adds acts on none.</summary>
-    internal bool TakesFrom(FilmPly film) => this is not (BackingPart or MatPart) && Action != PartAction.Adds && ActsOn switch
-    {
-        ActsOn.All => true,
-        ActsOn.Chosen => ActsOnFilms.Contains(film),
-        _ => film == new FilmPly(FilmId, Ply),
-    };
+    internal bool TakesFrom(FilmPly film) =>
+        this is not (BackingPart or MatPart)
+        && Action != PartAction.Adds
+        && ActsOn switch
+        {
+            ActsOn.All => true,
+            ActsOn.Chosen => ActsOnFilms.Contains(film),
+            _ => film == new FilmPly(FilmId, Ply),
+        };
 
     /// <summary>What of it is its middle where rows are centred on one another.</summary>
     public Centring Centring { get; init; }

@@ -14,7 +14,8 @@ public static class RoundNotes
     private const int Halvings = 12;
 
     /// <summary>Offered circles are typed to half millimetres, letters to tenths.</summary>
-    private const double CircleStep = 0.5, LetterStep = 0.1;
+    private const double CircleStep = 0.5,
+        LetterStep = 0.1;
 
     /// <summary>What is wrong with a line on its circle, or null: it is longer than the circle, or letters stand on one another.</summary>
     public static Phrase? Fault(FormedLine line)
@@ -23,7 +24,10 @@ public static class RoundNotes
         var crowded = line.Crowded;
         if (line.Degrees > 360)
         {
-            return Phrase.Say($"“{line.Line.Text}” is longer than its circle: it goes {line.Degrees:0}° round one of {Length.Mm(line.CircleAcross)}, so that its ends lie on one another.");
+            return Phrase.Say(
+                $"“{line.Line.Text}” is longer than its circle: it goes {line.Degrees:0}° round one of "
+                    + $"{Length.Mm(line.CircleAcross)}, so that its ends lie on one another."
+            );
         }
 
         if (crowded.Count == 0)
@@ -33,7 +37,10 @@ public static class RoundNotes
 
         var (first, second) = crowded[0];
         var more = crowded.Count > 1 ? Phrase.Say($", and {crowded.Count - 1} more pairs do") : Phrase.Empty;
-        return Phrase.Say($"On a circle of {Length.Mm(line.CircleAcross)}, {line.Line.LetterOf(first):strong} and {line.Line.LetterOf(second):strong} of “{line.Line.Text}” come too near to one another{more}.");
+        return Phrase.Say(
+            $"On a circle of {Length.Mm(line.CircleAcross)}, {line.Line.LetterOf(first):strong} and "
+                + $"{line.Line.LetterOf(second):strong} of “{line.Line.Text}” come too near to one another{more}."
+        );
     }
 
     /// <summary>The note of a part, with a larger circle and smaller letters that would mend it.</summary>
@@ -55,7 +62,10 @@ public static class RoundNotes
         }
 
         // Only where the size typed is a height is what smaller letters measure known before they are set.
-        if (part.SizedBy == LetteringSize.CapitalHeight && Least(1, MostChange, by => Works(line.With(line.SizeMm / by, across))) is { } smaller)
+        if (
+            part.SizedBy == LetteringSize.CapitalHeight
+            && Least(1, MostChange, by => Works(line.With(line.SizeMm / by, across))) is { } smaller
+        )
         {
             var height = Length.Mm(Math.Floor(line.CapitalHeight / smaller / LetterStep) * LetterStep);
             if (height.Millimetres > 0)

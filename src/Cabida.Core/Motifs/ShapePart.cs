@@ -68,7 +68,8 @@ public enum ShapeSpan
 /// <param name="Shape">Its kind.</param>
 /// <param name="Width">Across; of dots, of one dot.</param>
 /// <param name="Height">Up.</param>
-public sealed record ShapePart(string Id, PartPlace Place, MotifLength Gap, ShapeKind Shape, MotifLength Width, MotifLength Height) : Part(Id, Place, Gap)
+public sealed record ShapePart(string Id, PartPlace Place, MotifLength Gap, ShapeKind Shape, MotifLength Width, MotifLength Height)
+    : Part(Id, Place, Gap)
 {
     /// <summary>Whether its size is typed or the ground's.</summary>
     public ShapeSpan Span { get; init; }

@@ -42,7 +42,8 @@ public static class Proofing
     public static ProofState StateOf(Verdict? verdict, string seen, string inkHash, int blankRevision) =>
         verdict is null ? ProofState.Open
         : !verdict.Approved ? ProofState.Corrected
-        : (verdict.Seen.Length > 0 ? verdict.Seen == seen : verdict.InkHash == inkHash && verdict.BlankRevision == blankRevision) ? ProofState.Approved
+        : (verdict.Seen.Length > 0 ? verdict.Seen == seen : verdict.InkHash == inkHash && verdict.BlankRevision == blankRevision)
+            ? ProofState.Approved
         : ProofState.Voided;
 
     /// <summary>What became of a piece since the last proof; the same when none was shown.</summary>
@@ -52,5 +53,6 @@ public static class Proofing
     public static SinceShown Since(ShownProof? shown, string pieceId, string seen) =>
         shown is null ? SinceShown.Same
         : !shown.Shown.TryGetValue(pieceId, out var before) ? SinceShown.New
-        : before == seen ? SinceShown.Same : SinceShown.Changed;
+        : before == seen ? SinceShown.Same
+        : SinceShown.Changed;
 }

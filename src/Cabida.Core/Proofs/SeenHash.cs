@@ -30,19 +30,35 @@ public static class SeenHash
         var seen = new StringBuilder(ink);
         foreach (var film in films)
         {
-            seen.Append(CultureInfo.InvariantCulture, $"|{film.Colour.ToLowerInvariant()} {film.Pattern} {film.PatternColour.ToLowerInvariant()} {film.Material} {film.Purpose}");
+            seen.Append(
+                CultureInfo.InvariantCulture,
+                $"|{film.Colour.ToLowerInvariant()} {film.Pattern} {film.PatternColour.ToLowerInvariant()} {film.Material} {film.Purpose}"
+            );
         }
 
         var of = blank.Material;
-        seen.Append(CultureInfo.InvariantCulture, $"|{blankId} {blank.Surface} {size.Size} {of.Name} {of.Finish} {of.Colour.ToLowerInvariant()} {of.Opacity} {of.Behind} {of.BehindColour.ToLowerInvariant()}");
+        seen.Append(
+            CultureInfo.InvariantCulture,
+            $"|{blankId} {blank.Surface} {size.Size} {of.Name} {of.Finish} {of.Colour.ToLowerInvariant()} {of.Opacity} {of.Behind} "
+                + $"{of.BehindColour.ToLowerInvariant()}"
+        );
         if (size.Wall is { } wall)
         {
-            seen.Append(CultureInfo.InvariantCulture, $"|{Rounded(wall.GirthAt(0).Value.Millimetres)} {Rounded(wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres)} {Rounded(wall.Height.Value.Millimetres)} {Rounded(wall.Handle?.Value.Millimetres ?? 0)}");
+            seen.Append(
+                CultureInfo.InvariantCulture,
+                $"|{Rounded(wall.GirthAt(0).Value.Millimetres)} "
+                    + $"{Rounded(wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres)} {Rounded(wall.Height.Value.Millimetres)} "
+                    + $"{Rounded(wall.Handle?.Value.Millimetres ?? 0)}"
+            );
         }
 
         foreach (var panel in size.Faces.Select(f => f.Panel).Prepend(size.Back).Prepend(size.Panel).OfType<Panel>())
         {
-            seen.Append(CultureInfo.InvariantCulture, $"|{string.Join(' ', Outlines.RingsOf(panel.Nominal).SelectMany(r => r.Coordinates).Select(c => $"{Rounded(c.X)},{Rounded(c.Y)}"))}");
+            var corners = Outlines
+                .RingsOf(panel.Nominal)
+                .SelectMany(r => r.Coordinates)
+                .Select(c => string.Create(CultureInfo.InvariantCulture, $"{Rounded(c.X)},{Rounded(c.Y)}"));
+            seen.Append('|').AppendJoin(' ', corners);
         }
 
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(seen.ToString())).AsSpan(0, 12));

@@ -25,7 +25,8 @@ public sealed record Piece(string Id, [property: MaxLength(Motifs.LetteringPart.
     /// <summary>What the customer said of it; null before it was shown.</summary>
     public Verdict? Verdict { get; init; }
 
-    private static IReadOnlyDictionary<string, Overrides> NothingOnSides { get; } = new Dictionary<string, Overrides>(StringComparer.Ordinal);
+    private static IReadOnlyDictionary<string, Overrides> NothingOnSides { get; } =
+        new Dictionary<string, Overrides>(StringComparer.Ordinal);
 
     /// <summary>No fields but the name.</summary>
     public static IReadOnlyDictionary<string, string> NoValues { get; } = new Dictionary<string, string>(StringComparer.Ordinal);
@@ -45,7 +46,8 @@ public sealed record Piece(string Id, [property: MaxLength(Motifs.LetteringPart.
 
     /// <summary>All fields with the name.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public IReadOnlyDictionary<string, string> Fields => new Dictionary<string, string>(Values, StringComparer.Ordinal) { [Motifs.Fields.Name] = Name };
+    public IReadOnlyDictionary<string, string> Fields =>
+        new Dictionary<string, string>(Values, StringComparer.Ordinal) { [Motifs.Fields.Name] = Name };
 }
 
 /// <summary>Another form of a letter in one piece.</summary>
@@ -71,7 +73,9 @@ public sealed record Overrides
     /// <summary>Its own letter height, an exception from the set; empty for the set's.</summary>
     public TypedLength LetterHeight { get; init; } = TypedLength.Empty;
 
-    /// <summary>Room between the letters of its name beside what the motif says, in thousandths of an em; negative closes them up.</summary>
+    /// <summary>
+    /// Room between the letters of its name beside what the motif says, in thousandths of an em; negative closes them up.
+    /// </summary>
     [Range(-Motifs.LetteringPart.MostSpacing, Motifs.LetteringPart.MostSpacing)]
     public double Spacing { get; init; }
 
@@ -90,12 +94,24 @@ public sealed record Overrides
 
     /// <summary>Whether nothing was set by hand.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public bool IsNone => Right.IsEmpty && Up.IsEmpty && LetterHeight.IsEmpty && Spacing == 0 && TypefaceId.Length == 0 && TwoLines.Length == 0 && Letters.Count == 0 && !NoConcessions;
+    public bool IsNone =>
+        Right.IsEmpty
+        && Up.IsEmpty
+        && LetterHeight.IsEmpty
+        && Spacing == 0
+        && TypefaceId.Length == 0
+        && TwoLines.Length == 0
+        && Letters.Count == 0
+        && !NoConcessions;
 
     /// <summary>Tells apart overrides that could differ.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public string Key => IsNone ? "" : FormattableString.Invariant(
-        $"{Right} {Up} {LetterHeight} {Spacing:R} {TypefaceId} {TwoLines} {string.Join(' ', Letters)} {NoConcessions}");
+    public string Key =>
+        IsNone
+            ? ""
+            : FormattableString.Invariant(
+                $"{Right} {Up} {LetterHeight} {Spacing:R} {TypefaceId} {TwoLines} {string.Join(' ', Letters)} {NoConcessions}"
+            );
 }
 
 /// <summary>What the customer said of a piece.</summary>

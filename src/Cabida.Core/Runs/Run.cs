@@ -64,7 +64,8 @@ public sealed record Run(
     TypedLength LetterHeight,
     TypedLength ScissorsRoom,
     [property: MaxLength(Run.MostTyped)] string NamesTyped,
-    IReadOnlyList<Piece> Pieces)
+    IReadOnlyList<Piece> Pieces
+)
 {
     /// <summary>The most letters a list may have as typed.</summary>
     public const int MostTyped = 400_000;
@@ -82,7 +83,10 @@ public sealed record Run(
     /// <summary>The size of a garment; empty for its first. A row that names a size is of that one.</summary>
     public string Size { get; init; } = "";
 
-    /// <summary>What the columns of the list are: fields, <see cref="NameList.Quantity"/>, or empty for what is left out. None while a line is a name.</summary>
+    /// <summary>
+    /// What the columns of the list are: fields, <see cref="NameList.Quantity"/>, or empty for what is left out. None while a line is a
+    /// name.
+    /// </summary>
     [MaxLength(100)]
     public IReadOnlyList<string> Columns { get; init; } = [];
 
@@ -124,7 +128,9 @@ public sealed record Run(
     [MaxLength(MostSides)]
     public IReadOnlyList<RunSide> Sides { get; init; } = [];
 
-    /// <summary>Pieces whose rows left the list with something that was set by hand or said of them; they have it again when their rows come back.</summary>
+    /// <summary>
+    /// Pieces whose rows left the list with something that was set by hand or said of them; they have it again when their rows come back.
+    /// </summary>
     public IReadOnlyList<Piece> Away { get; init; } = [];
 
     /// <summary>What was shown to the customer last; null before anything was.</summary>
@@ -136,4 +142,9 @@ public sealed record Run(
 /// <param name="Customer">Who ordered it.</param>
 /// <param name="Due">The day it is due, as <c>yyyy-MM-dd</c>, or empty.</param>
 /// <param name="Note">Anything worth remembering.</param>
-public sealed record Job([property: MaxLength(DocumentGate.LongestName)] string Name, [property: MaxLength(DocumentGate.LongestName)] string Customer, [property: MaxLength(20)] string Due, string Note = "");
+public sealed record Job(
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    [property: MaxLength(DocumentGate.LongestName)] string Customer,
+    [property: MaxLength(20)] string Due,
+    string Note = ""
+);

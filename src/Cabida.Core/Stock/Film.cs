@@ -46,7 +46,8 @@ public sealed record Film(
     TypedLength Width,
     TypedLength Length,
     CutSettings Settings,
-    string Note = "")
+    string Note = ""
+)
 {
     /// <summary>What it is, which decides how much it gives.</summary>
     public FilmMaterial Material { get; init; }
@@ -62,7 +63,8 @@ public sealed record Film(
 
     /// <summary>How much it may stretch and gather before it shows: the product's own defaults for its material.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public StrainLimits Gives => Material is FilmMaterial.Vinyl or FilmMaterial.HeatTransfer ? new StrainLimits(0.03, 0.005) : new StrainLimits(0.003, 0.001);
+    public StrainLimits Gives =>
+        Material is FilmMaterial.Vinyl or FilmMaterial.HeatTransfer ? new StrainLimits(0.03, 0.005) : new StrainLimits(0.003, 0.001);
 }
 
 /// <summary>The patterns that ship with the application, for films that are printed.</summary>
@@ -114,7 +116,12 @@ public enum FilmMaterial
 /// <param name="ReachWidth">How wide it cuts on a mat.</param>
 /// <param name="ReachLength">How long it cuts on a mat.</param>
 /// <param name="Note">Anything worth remembering.</param>
-public sealed record Cutter([property: MaxLength(DocumentGate.LongestName)] string Name, TypedLength ReachWidth, TypedLength ReachLength, string Note = "");
+public sealed record Cutter(
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    TypedLength ReachWidth,
+    TypedLength ReachLength,
+    string Note = ""
+);
 
 /// <summary>Something typed on the stock page that cannot be used.</summary>
 /// <param name="Field">The field.</param>
@@ -128,14 +135,26 @@ public static class StockProblems
     public static IReadOnlyList<StockProblem> Of(Film film)
     {
         ArgumentNullException.ThrowIfNull(film);
-        return [.. Named(film.Name), .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork), .. Read("width", film.Width, LengthRange.Object), .. Read("length", film.Length, LengthRange.Object), .. Temperature.Read(film.PressedAt).Problem is { } heat ? [new StockProblem("pressedAt", heat)] : Array.Empty<StockProblem>()];
+        return
+        [
+            .. Named(film.Name),
+            .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork),
+            .. Read("width", film.Width, LengthRange.Object),
+            .. Read("length", film.Length, LengthRange.Object),
+            .. Temperature.Read(film.PressedAt).Problem is { } heat ? [new StockProblem("pressedAt", heat)] : Array.Empty<StockProblem>(),
+        ];
     }
 
     /// <summary>Problems of a cutter.</summary>
     public static IReadOnlyList<StockProblem> Of(Cutter cutter)
     {
         ArgumentNullException.ThrowIfNull(cutter);
-        return [.. Named(cutter.Name), .. Read("reachWidth", cutter.ReachWidth, LengthRange.Object), .. Read("reachLength", cutter.ReachLength, LengthRange.Object)];
+        return
+        [
+            .. Named(cutter.Name),
+            .. Read("reachWidth", cutter.ReachWidth, LengthRange.Object),
+            .. Read("reachLength", cutter.ReachLength, LengthRange.Object),
+        ];
     }
 
     private static IEnumerable<StockProblem> Named(string name) =>

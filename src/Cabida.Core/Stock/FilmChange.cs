@@ -14,7 +14,11 @@ public static class FilmChange
         var changes = new List<Phrase>();
         if (from.Mirrored != to.Mirrored)
         {
-            changes.Add(to.Mirrored ? Phrase.Say($"{to.Name:strong} is cut {"mirrored":strong}, from the back.") : Phrase.Say($"{to.Name:strong} is {"not":strong} mirrored: it is cut as it reads."));
+            changes.Add(
+                to.Mirrored
+                    ? Phrase.Say($"{to.Name:strong} is cut {"mirrored":strong}, from the back.")
+                    : Phrase.Say($"{to.Name:strong} is {"not":strong} mirrored: it is cut as it reads.")
+            );
         }
 
         var (was, now) = (from.ThinnestStroke.OrZero(LengthRange.Artwork), to.ThinnestStroke.OrZero(LengthRange.Artwork));
@@ -25,25 +29,39 @@ public static class FilmChange
 
         if (from.Purpose != to.Purpose)
         {
-            changes.Add(to.Purpose switch
-            {
-                FilmPurpose.PulledOff => Phrase.Say($"It is a mask: painted over and pulled off, so that ink and waste change places."),
-                FilmPurpose.Loose => Phrase.Say($"It is a loose stencil: islands fall out of it."),
-                _ => Phrase.Say($"It stays on the goods."),
-            });
+            changes.Add(
+                to.Purpose switch
+                {
+                    FilmPurpose.PulledOff => Phrase.Say($"It is a mask: painted over and pulled off, so that ink and waste change places."),
+                    FilmPurpose.Loose => Phrase.Say($"It is a loose stencil: islands fall out of it."),
+                    _ => Phrase.Say($"It stays on the goods."),
+                }
+            );
         }
 
         if (from.Material != to.Material)
         {
-            changes.Add(Phrase.Say($"It is {Named(to.Material)} instead of {Named(from.Material)}; it gives {100 * to.Gives.Stretch:0.0} % instead of {100 * from.Gives.Stretch:0.0} %."));
+            changes.Add(
+                Phrase.Say(
+                    $"It is {Named(to.Material)} instead of {Named(from.Material)}; it gives {100 * to.Gives.Stretch:0.0} % instead "
+                        + $"of {100 * from.Gives.Stretch:0.0} %."
+                )
+            );
         }
 
         var (cold, hot) = (Temperature.Read(from.PressedAt).ValueOrDefault, Temperature.Read(to.PressedAt).ValueOrDefault);
         if (cold?.Celsius != hot?.Celsius)
         {
-            changes.Add(hot is { } heat
-                ? cold is { } before ? Phrase.Say($"It is pressed at {heat.Celsius:0} °C instead of {before.Celsius:0} °C; what lies under it has to stand that, and the hotter film goes on first.") : Phrase.Say($"It is pressed at {heat.Celsius:0} °C; the other is not pressed.")
-                : Phrase.Say($"It is not pressed; the other is pressed at {cold!.Value.Celsius:0} °C."));
+            changes.Add(
+                hot is { } heat
+                    ? cold is { } before
+                        ? Phrase.Say(
+                            $"It is pressed at {heat.Celsius:0} °C instead of {before.Celsius:0} °C; what lies under it has to "
+                                + $"stand that, and the hotter film goes on first."
+                        )
+                        : Phrase.Say($"It is pressed at {heat.Celsius:0} °C; the other is not pressed.")
+                    : Phrase.Say($"It is not pressed; the other is pressed at {cold!.Value.Celsius:0} °C.")
+            );
         }
 
         var (w, h) = (to.Width.OrZero(LengthRange.Object), to.Length.OrZero(LengthRange.Object));
@@ -55,12 +73,13 @@ public static class FilmChange
         return changes;
     }
 
-    private static string Named(FilmMaterial material) => material switch
-    {
-        FilmMaterial.Vinyl => "self-adhesive vinyl",
-        FilmMaterial.HeatTransfer => "heat-transfer film",
-        FilmMaterial.Card => "card",
-        FilmMaterial.Sheet => "stiff sheet",
-        _ => throw new ArgumentOutOfRangeException(nameof(material)),
-    };
+    private static string Named(FilmMaterial material) =>
+        material switch
+        {
+            FilmMaterial.Vinyl => "self-adhesive vinyl",
+            FilmMaterial.HeatTransfer => "heat-transfer film",
+            FilmMaterial.Card => "card",
+            FilmMaterial.Sheet => "stiff sheet",
+            _ => throw new ArgumentOutOfRangeException(nameof(material)),
+        };
 }

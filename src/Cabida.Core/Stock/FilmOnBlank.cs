@@ -20,9 +20,16 @@ public static class FilmOnBlank
         var goods = material.Name.Length > 0 ? material.Name : "the goods";
         if (Contrast(film.Colour, material.SeenAgainst) is { } contrast && contrast < LeastContrast)
         {
-            notes.Add(material.Opacity == Opacity.Clear
-                ? Phrase.Say($"{film.Name:strong} against {(material.Behind.Length > 0 ? material.Behind : "what is seen through")}: the contrast is {contrast:0.0} to 1; below {LeastContrast:0.0} it is hard to read.")
-                : Phrase.Say($"{film.Name:strong} on {goods}: the contrast is {contrast:0.0} to 1; below {LeastContrast:0.0} it is hard to read."));
+            notes.Add(
+                material.Opacity == Opacity.Clear
+                    ? Phrase.Say(
+                        $"{film.Name:strong} against {(material.Behind.Length > 0 ? material.Behind : "what is seen through")}: the "
+                            + $"contrast is {contrast:0.0} to 1; below {LeastContrast:0.0} it is hard to read."
+                    )
+                    : Phrase.Say(
+                        $"{film.Name:strong} on {goods}: the contrast is {contrast:0.0} to 1; below {LeastContrast:0.0} it is hard to read."
+                    )
+            );
         }
 
         var pressed = Temperature.Read(film.PressedAt).ValueOrDefault;
@@ -34,12 +41,21 @@ public static class FilmOnBlank
 
         if (film.Material == FilmMaterial.HeatTransfer && pressed is not null && stands is null)
         {
-            notes.Add(Phrase.Say($"What heat {goods} stand{(material.Name.Length > 0 ? "s" : "")} is not noted; {film.Name:strong} is pressed at {pressed.Value.Celsius:0} °C. Note it with the blank, or try a corner first."));
+            notes.Add(
+                Phrase.Say(
+                    $"What heat {goods} stand{(material.Name.Length > 0 ? "s" : "")} is not noted; {film.Name:strong} is pressed at "
+                        + $"{pressed.Value.Celsius:0} °C. Note it with the blank, or try a corner first."
+                )
+            );
         }
 
         if (film.Material == FilmMaterial.Vinyl && material.Finish is Finish.Textured or Finish.Cloth)
         {
-            notes.Add(Phrase.Say($"{film.Name:strong} is self-adhesive and {(material.Finish == Finish.Cloth ? "does not hold on cloth" : "holds badly on a rough surface")}. Take {(material.Finish == Finish.Cloth ? "a film that is pressed on" : "one made for rough surfaces, or try it first")}."));
+            var (why, instead) =
+                material.Finish == Finish.Cloth
+                    ? ("does not hold on cloth", "a film that is pressed on")
+                    : ("holds badly on a rough surface", "one made for rough surfaces, or try it first");
+            notes.Add(Phrase.Say($"{film.Name:strong} is self-adhesive and {why}. Take {instead}."));
         }
 
         return notes;
@@ -50,8 +66,10 @@ public static class FilmOnBlank
     {
         ArgumentNullException.ThrowIfNull(film);
         ArgumentNullException.ThrowIfNull(material);
-        if (Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat
-            || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
+        if (
+            Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat
+            || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most
+        )
         {
             return null;
         }
@@ -62,7 +80,9 @@ public static class FilmOnBlank
             : null;
     }
 
-    /// <summary>The contrast of two colours after WCAG 2: (L₁ + 0.05)/(L₂ + 0.05) of their relative luminances; null when one is not a colour.</summary>
+    /// <summary>
+    /// The contrast of two colours after WCAG 2: (L₁ + 0.05)/(L₂ + 0.05) of their relative luminances; null when one is not a colour.
+    /// </summary>
     public static double? Contrast(string one, string other)
     {
         if (Luminance(one) is not { } a || Luminance(other) is not { } b)
@@ -75,7 +95,10 @@ public static class FilmOnBlank
 
     private static double? Luminance(string colour)
     {
-        if (colour is not ['#', _, _, _, _, _, _] || !int.TryParse(colour.AsSpan(1), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var rgb))
+        if (
+            colour is not ['#', _, _, _, _, _, _]
+            || !int.TryParse(colour.AsSpan(1), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var rgb)
+        )
         {
             return null;
         }

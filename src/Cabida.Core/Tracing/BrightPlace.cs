@@ -45,13 +45,16 @@ internal static class BrightPlace
             counts[p]++;
         }
 
-        double total = pixels.Length, sum = 0;
+        double total = pixels.Length,
+            sum = 0;
         for (var i = 0; i < 256; i++)
         {
             sum += (double)i * counts[i];
         }
 
-        double below = 0, sumBelow = 0, best = -1;
+        double below = 0,
+            sumBelow = 0,
+            best = -1;
         var at = -1;
         var apart = 0.0;
         for (var i = 0; i < 255; i++)
@@ -129,9 +132,11 @@ internal static class BrightPlace
             rows[y] = rows.TryGetValue(y, out var r) ? (Math.Min(r.From, x), Math.Max(r.To, x)) : (x, x);
         }
 
-        var corners = rows
-            .SelectMany(r => new[] { (r.Value.From, r.Key), (r.Value.To + 1, r.Key), (r.Value.From, r.Key + 1), (r.Value.To + 1, r.Key + 1) })
-            .Select(c => new NetTopologySuite.Geometries.Coordinate(c.Item1, c.Item2)).ToArray();
+        var corners = rows.SelectMany(r =>
+                new[] { (r.Value.From, r.Key), (r.Value.To + 1, r.Key), (r.Value.From, r.Key + 1), (r.Value.To + 1, r.Key + 1) }
+            )
+            .Select(c => new NetTopologySuite.Geometries.Coordinate(c.Item1, c.Item2))
+            .ToArray();
         var hull = Outlines.Factory.CreateMultiPointFromCoords(corners).ConvexHull();
         return [.. hull.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))];
     }
@@ -145,7 +150,8 @@ internal static class BrightPlace
         var left = hull.ToList();
         while (left.Count > 4)
         {
-            var least = Enumerable.Range(0, left.Count)
+            var least = Enumerable
+                .Range(0, left.Count)
                 .MinBy(i => TriangleArea(left[(i + left.Count - 1) % left.Count], left[i], left[(i + 1) % left.Count]));
             left.RemoveAt(least);
         }

@@ -28,7 +28,12 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
     public bool IsClosedLine(double widest) => Holes.Count > 0 && Thickness <= widest && AreaOf(Holes[0]) >= OpenShare * AreaOf(Outer);
 
     /// <summary>Sorts contours into regions with their holes, each knowing what it lies in.</summary>
-    public static IReadOnlyList<DarkRegion> Of(IReadOnlyList<LevelContour> contours, Func<LevelContour, IReadOnlyList<PlanePoint>> refined, Func<LevelContour, double> softness, CancellationToken stop)
+    public static IReadOnlyList<DarkRegion> Of(
+        IReadOnlyList<LevelContour> contours,
+        Func<LevelContour, IReadOnlyList<PlanePoint>> refined,
+        Func<LevelContour, double> softness,
+        CancellationToken stop
+    )
     {
         var outer = contours.Where(c => c.SignedArea > 0).OrderBy(c => c.SignedArea).ToList();
         var shapes = outer.Select(c => Outlines.Ring(c.Points)).ToList();
@@ -37,9 +42,12 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
         for (var i = 0; i < outer.Count; i++)
         {
             stop.ThrowIfCancellationRequested();
-            regions.Add(new DarkRegion(
-                refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder)
-            { Soft = softness(outer[i]) });
+            regions.Add(
+                new DarkRegion(refined(outer[i]), [.. holes[i].OrderBy(h => h.SignedArea).Select(refined)], outer[i].TouchesBorder)
+                {
+                    Soft = softness(outer[i]),
+                }
+            );
         }
 
         for (var i = 0; i < regions.Count; i++)
@@ -56,8 +64,12 @@ internal sealed record DarkRegion(IReadOnlyList<PlanePoint> Outer, IReadOnlyList
             var point = Outlines.Factory.CreatePoint(new Coordinate(p.X, p.Y));
             for (var i = 0; i < outer.Count; i++)
             {
-                if (i != except && outer[i].SignedArea > than && shapes[i].EnvelopeInternal.Contains(point.Coordinate)
-                    && NetTopologySuite.Algorithm.PointLocation.IsInRing(point.Coordinate, shapes[i].ExteriorRing.Coordinates))
+                if (
+                    i != except
+                    && outer[i].SignedArea > than
+                    && shapes[i].EnvelopeInternal.Contains(point.Coordinate)
+                    && NetTopologySuite.Algorithm.PointLocation.IsInRing(point.Coordinate, shapes[i].ExteriorRing.Coordinates)
+                )
                 {
                     return i;
                 }

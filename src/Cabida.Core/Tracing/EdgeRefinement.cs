@@ -33,7 +33,8 @@ internal static class EdgeRefinement
         var normals = new PlanePoint[n];
         for (var i = 0; i < n; i++)
         {
-            PlanePoint before = points[(i + n - 2) % n], after = points[(i + 2) % n];
+            PlanePoint before = points[(i + n - 2) % n],
+                after = points[(i + 2) % n];
             var length = before.To(after);
             // What is dark lies on the left; the normal points away from it (y is down).
             normals[i] = length < 1e-9 ? new(0, 0) : new(-(after.Y - before.Y) / length, (after.X - before.X) / length);
@@ -87,7 +88,12 @@ internal static class EdgeRefinement
     private static double[] Averaged(double[] values)
     {
         var n = values.Length;
-        return [.. Enumerable.Range(0, n).Select(i => Enumerable.Range(-Around, (2 * Around) + 1).Average(k => values[(i + k + (n * Around)) % n]))];
+        return
+        [
+            .. Enumerable
+                .Range(0, n)
+                .Select(i => Enumerable.Range(-Around, (2 * Around) + 1).Average(k => values[(i + k + (n * Around)) % n])),
+        ];
     }
 
     /// <summary>The contour at even steps.</summary>
@@ -97,7 +103,8 @@ internal static class EdgeRefinement
         var left = 0.0;
         for (var i = 0; i < points.Count; i++)
         {
-            PlanePoint a = points[i], b = points[(i + 1) % points.Count];
+            PlanePoint a = points[i],
+                b = points[(i + 1) % points.Count];
             var length = a.To(b);
             while (left <= length)
             {

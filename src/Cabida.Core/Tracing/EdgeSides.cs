@@ -23,7 +23,8 @@ internal static class EdgeSides
         var middle = new PlanePoint(rough.Average(p => p.X), rough.Average(p => p.Y));
         for (var i = 0; i < 4; i++)
         {
-            PlanePoint a = rough[i], b = rough[(i + 1) % 4];
+            PlanePoint a = rough[i],
+                b = rough[(i + 1) % 4];
             var length = a.To(b);
             PlanePoint outwards = new((b.Y - a.Y) / length, -(b.X - a.X) / length);
             PlanePoint along = new((b.X - a.X) / length, (b.Y - a.Y) / length);
@@ -94,7 +95,8 @@ internal static class EdgeSides
                 return null;
             }
 
-            double mx = points.Average(p => p.X), my = points.Average(p => p.Y);
+            double mx = points.Average(p => p.X),
+                my = points.Average(p => p.Y);
             var (xx, yy) = (points.Sum(p => (p.X - mx) * (p.X - mx)), points.Sum(p => (p.Y - my) * (p.Y - my)));
             var xy = points.Sum(p => (p.X - mx) * (p.Y - my));
             var angle = 0.5 * Math.Atan2(2 * xy, xx - yy);

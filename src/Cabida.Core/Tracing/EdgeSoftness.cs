@@ -34,14 +34,20 @@ internal static class EdgeSoftness
         for (var k = 0; k < rises.Length; k++)
         {
             var i = k * Every;
-            PlanePoint before = points[(i + n - 3) % n], after = points[(i + 3) % n], at = points[i];
+            PlanePoint before = points[(i + n - 3) % n],
+                after = points[(i + 3) % n],
+                at = points[i];
             var length = Math.Max(1e-9, before.To(after));
             PlanePoint normal = new(-(after.Y - before.Y) / length, (after.X - before.X) / length);
             rises[k] = Share(at, normal, Reach) - Share(at, normal, -Reach);
         }
 
-        var soft = Enumerable.Range(0, rises.Length)
-            .Count(k => Enumerable.Range(-Around, (2 * Around) + 1).Average(j => rises[(k + j + (Around * rises.Length)) % rises.Length]) < LeastRise);
+        var soft = Enumerable
+            .Range(0, rises.Length)
+            .Count(k =>
+                Enumerable.Range(-Around, (2 * Around) + 1).Average(j => rises[(k + j + (Around * rises.Length)) % rises.Length])
+                < LeastRise
+            );
         return (double)soft / rises.Length;
 
         double Share(PlanePoint p, PlanePoint way, double t) => picture.At(p.X + (t * way.X), p.Y + (t * way.Y)) / light.At(p.X, p.Y);

@@ -44,13 +44,18 @@ public sealed record FlatColours(IReadOnlyList<(double R, double G, double B)> C
                 sums[k] = (sums[k].R + (mean.R * count), sums[k].G + (mean.G * count), sums[k].B + (mean.B * count), sums[k].N + count);
             }
 
-            colours = [.. colours.Select((c, k) => sums[k].N > 0 ? (sums[k].R / sums[k].N, sums[k].G / sums[k].N, sums[k].B / sums[k].N) : c)];
+            colours =
+            [
+                .. colours.Select((c, k) => sums[k].N > 0 ? (sums[k].R / sums[k].N, sums[k].G / sums[k].N, sums[k].B / sums[k].N) : c),
+            ];
         }
 
         var of = new byte[picture.Width * picture.Height];
         for (var i = 0; i < of.Length; i++)
         {
-            of[i] = !picture.IsThere(i) ? Clear : (byte)Nearest(colours, (picture.Pixels[3 * i], picture.Pixels[(3 * i) + 1], picture.Pixels[(3 * i) + 2]));
+            of[i] = !picture.IsThere(i)
+                ? Clear
+                : (byte)Nearest(colours, (picture.Pixels[3 * i], picture.Pixels[(3 * i) + 1], picture.Pixels[(3 * i) + 2]));
         }
 
         var byCount = Enumerable.Range(0, colours.Count).OrderByDescending(k => of.Count(c => c == k)).ToList();
@@ -75,7 +80,10 @@ public sealed record FlatColours(IReadOnlyList<(double R, double G, double B)> C
             sums[key] = (s.R + pixels[i], s.G + pixels[i + 1], s.B + pixels[i + 2], s.N + 1);
         }
 
-        return [.. sums.OrderBy(s => s.Key).Select(s => ((s.Value.R / s.Value.N, s.Value.G / s.Value.N, s.Value.B / s.Value.N), s.Value.N))];
+        return
+        [
+            .. sums.OrderBy(s => s.Key).Select(s => ((s.Value.R / s.Value.N, s.Value.G / s.Value.N, s.Value.B / s.Value.N), s.Value.N)),
+        ];
     }
 
     private static int Nearest(List<(double R, double G, double B)> colours, (double R, double G, double B) to)

@@ -1,6 +1,8 @@
 namespace Cabida.Core.Tracing;
 
-/// <summary>A picture in shades of grey: a byte a pixel, row after row from the top; the middle of the first pixel lies at (½, ½).</summary>
+/// <summary>
+/// A picture in shades of grey: a byte a pixel, row after row from the top; the middle of the first pixel lies at (½, ½).
+/// </summary>
 /// <param name="Width">Pixels across.</param>
 /// <param name="Height">Pixels down.</param>
 /// <param name="Pixels">Brightness, 0 black to 255 white.</param>
@@ -27,7 +29,11 @@ public sealed record GreyPicture(int Width, int Height, byte[] Pixels)
         for (var y = 0; y < Height; y++)
         {
             var row = Pixels.AsSpan(y * Width, Width);
-            int[] a = rows[0], b = rows[1], c = rows[2], d = rows[3], e = rows[4];
+            int[] a = rows[0],
+                b = rows[1],
+                c = rows[2],
+                d = rows[3],
+                e = rows[4];
             for (var x = 0; x < Width; x++)
             {
                 row[x] = (byte)((a[x] + (4 * b[x]) + (6 * c[x]) + (4 * d[x]) + e[x] + 128) >> 8);
@@ -46,8 +52,10 @@ public sealed record GreyPicture(int Width, int Height, byte[] Pixels)
     {
         x = Math.Clamp(x - 0.5, 0, Width - 1.001);
         y = Math.Clamp(y - 0.5, 0, Height - 1.001);
-        int i = (int)x, j = (int)y;
-        double fx = x - i, fy = y - j;
+        int i = (int)x,
+            j = (int)y;
+        double fx = x - i,
+            fy = y - j;
         var at = (j * Width) + i;
         double top = Pixels[at] + (fx * (Pixels[at + 1] - Pixels[at]));
         double low = Pixels[at + Width] + (fx * (Pixels[at + Width + 1] - Pixels[at + Width]));

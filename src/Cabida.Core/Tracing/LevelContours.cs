@@ -38,7 +38,13 @@ internal static class LevelContours
     /// <param name="level">The level, as a share of the paper's brightness.</param>
     /// <param name="row">From where to where a row of pixels is looked at.</param>
     /// <param name="stop">Stops it.</param>
-    public static List<LevelContour>? Of(GreyPicture picture, PaperLight light, double level, Func<int, (int From, int To)> row, CancellationToken stop)
+    public static List<LevelContour>? Of(
+        GreyPicture picture,
+        PaperLight light,
+        double level,
+        Func<int, (int From, int To)> row,
+        CancellationToken stop
+    )
     {
         var next = new Dictionary<long, (long To, PlanePoint At)>();
         // A frame of paper around the picture closes what runs off it.
@@ -56,7 +62,10 @@ internal static class LevelContours
             Fill(here, y);
             for (var x = 0; x + 1 < width; x++)
             {
-                float a = above[x], b = above[x + 1], c = here[x + 1], d = here[x];
+                float a = above[x],
+                    b = above[x + 1],
+                    c = here[x + 1],
+                    d = here[x];
                 var which = (a < level ? 1 : 0) | (b < level ? 2 : 0) | (c < level ? 4 : 0) | (d < level ? 8 : 0);
                 if (which is not (0 or 15))
                 {
@@ -144,19 +153,21 @@ internal static class LevelContours
 
             void Add(int start, int end) => next[Key(end)] = (Key(start), At(end));
 
-            long Key(int edge) => edge switch
-            {
-                0 => 2 * (((long)y * width) + x),
-                1 => (2 * (((long)y * width) + x + 1)) + 1,
-                2 => 2 * (((long)(y + 1) * width) + x),
-                _ => (2 * (((long)y * width) + x)) + 1,
-            };
+            long Key(int edge) =>
+                edge switch
+                {
+                    0 => 2 * (((long)y * width) + x),
+                    1 => (2 * (((long)y * width) + x + 1)) + 1,
+                    2 => 2 * (((long)(y + 1) * width) + x),
+                    _ => (2 * (((long)y * width) + x)) + 1,
+                };
 
             PlanePoint At(int edge)
             {
                 double Share(float p, float q) => (level - p) / (q - p);
                 // The square's upper left corner is the middle of pixel (x − 1, y − 1).
-                double left = x - 0.5, top = y - 0.5;
+                double left = x - 0.5,
+                    top = y - 0.5;
                 return edge switch
                 {
                     0 => new(left + Share(a, b), top),
@@ -168,7 +179,11 @@ internal static class LevelContours
         }
     }
 
-    private static List<LevelContour> Chain(Dictionary<long, (long To, PlanePoint At)> next, GreyPicture picture, Func<int, (int From, int To)> row)
+    private static List<LevelContour> Chain(
+        Dictionary<long, (long To, PlanePoint At)> next,
+        GreyPicture picture,
+        Func<int, (int From, int To)> row
+    )
     {
         var contours = new List<LevelContour>();
         foreach (var start in next.Keys.Order().ToList())

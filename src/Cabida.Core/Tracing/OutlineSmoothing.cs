@@ -28,13 +28,16 @@ public static class OutlineSmoothing
         var smooth = new List<PlanePoint>(n);
         for (var i = 0; i < n; i++)
         {
-            double sx = ring[i].X, sy = ring[i].Y, sum = 1;
+            double sx = ring[i].X,
+                sy = ring[i].Y,
+                sum = 1;
             foreach (var way in new[] { 1, -1 })
             {
                 var along = 0.0;
                 for (var k = 1; k < n / 2; k++)
                 {
-                    PlanePoint p = ring[(i + (way * k) + n) % n], q = ring[(i + (way * (k - 1)) + n) % n];
+                    PlanePoint p = ring[(i + (way * k) + n) % n],
+                        q = ring[(i + (way * (k - 1)) + n) % n];
                     along += p.To(q);
                     if (along > 3 * spread)
                     {
@@ -70,7 +73,8 @@ public static class OutlineSmoothing
         var spans = new Stack<(int From, int To)>([(0, far), (far, n)]);
         while (spans.TryPop(out var span))
         {
-            PlanePoint a = ring[span.From], b = ring[span.To % n];
+            PlanePoint a = ring[span.From],
+                b = ring[span.To % n];
             var length = a.To(b);
             var (worst, at) = (tolerance, -1);
             for (var i = span.From + 1; i < span.To; i++)

@@ -40,7 +40,13 @@ public sealed record TraceSettings(LineEdge Edge, double Allowance, double Smoot
 /// <param name="Area">What it encloses, in square millimetres.</param>
 /// <param name="Problem">Why it cannot be used; null when it can.</param>
 public sealed record FoundOutline(
-    IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, IReadOnlyList<IReadOnlyList<PlanePoint>> OnPicture, bool IsLine, double? LineWidth, double Area, Phrase? Problem)
+    IReadOnlyList<IReadOnlyList<PlanePoint>> Rings,
+    IReadOnlyList<IReadOnlyList<PlanePoint>> OnPicture,
+    bool IsLine,
+    double? LineWidth,
+    double Area,
+    Phrase? Problem
+)
 {
     /// <summary>What is worth saying of it: how far it was turned, what was cut off, where its edge is soft.</summary>
     public IReadOnlyList<Phrase> Notes { get; init; } = [];
@@ -97,7 +103,12 @@ public static class OutlineTrace
         var first = At(settings.Contrast ?? usual);
         if (first is null)
         {
-            return Outcome<TraceResult>.Fail(Phrase.Say($"This picture is full of edges, so no drawing can be told from it. Lay the object's outline on plain paper and scan that."));
+            return Outcome<TraceResult>.Fail(
+                Phrase.Say(
+                    $"This picture is full of edges, so no drawing can be told from it. Lay the object's outline on plain paper and "
+                        + $"scan that."
+                )
+            );
         }
 
         var notes = new List<Phrase>();
@@ -105,26 +116,41 @@ public static class OutlineTrace
         if (settings.Contrast is null && first.Softest > MostSoft)
         {
             // A shadow ends in no edge; what is drawn does, at whatever contrast it is looked for.
-            used = Stronger.Where(c => c > usual).Select(At).FirstOrDefault(t => t is { Large.Count: > 0 } && t.Softest <= MostSoft) ?? first;
+            used = Stronger.Where(c => c > usual).Select(At).FirstOrDefault(t => t is { Large.Count: > 0 } && t.Softest <= MostSoft)
+                ?? first;
             if (used != first)
             {
-                notes.Add(Phrase.Say($"Something soft, as a shadow is, was left out: only what is {100 * used.Contrast:0} % darker than the paper was followed. If part of the drawing is missing, choose the contrast yourself."));
+                notes.Add(
+                    Phrase.Say(
+                        $"Something soft, as a shadow is, was left out: only what is {100 * used.Contrast:0} % darker than the "
+                            + $"paper was followed. If part of the drawing is missing, choose the contrast yourself."
+                    )
+                );
             }
         }
 
         var large = used.Large;
         if (large.Count == 0)
         {
-            return Outcome<TraceResult>.Fail(used.Any == 0
-                ? Phrase.Say($"Nothing darker than the paper was found. Draw the outline more strongly, or scan it with more contrast.")
-                : Phrase.Say($"Only specks were found, none as large as {Length.Mm(Math.Sqrt(LeastArea))} across. Is the resolution right?"));
+            return Outcome<TraceResult>.Fail(
+                used.Any == 0
+                    ? Phrase.Say($"Nothing darker than the paper was found. Draw the outline more strongly, or scan it with more contrast.")
+                    : Phrase.Say(
+                        $"Only specks were found, none as large as {Length.Mm(Math.Sqrt(LeastArea))} across. Is the resolution right?"
+                    )
+            );
         }
 
         var regions = DarkRegion.Of(large, c => EdgeRefinement.Of(c, picture, light), c => EdgeSoftness.Of(c, picture, light), stop);
         var found = new FoundOutlines(scale, settings).Of(regions).OrderByDescending(o => o.Area).ToList();
         if (found.Count > MostOutlines)
         {
-            notes.Add(Phrase.Say($"{found.Count} outlines were found; the {MostOutlines} largest are shown. Erase what is not wanted, or scan less of the paper."));
+            notes.Add(
+                Phrase.Say(
+                    $"{found.Count} outlines were found; the {MostOutlines} largest are shown. Erase what is not wanted, or scan "
+                        + $"less of the paper."
+                )
+            );
         }
 
         return Outcome<TraceResult>.Of(new TraceResult([.. found.Take(MostOutlines)], notes, scale.Uncertainty, used.Contrast));
@@ -188,8 +214,10 @@ public static class OutlineTrace
 
         private FoundOutline Filled(DarkRegion region, double widest)
         {
-            var problem = region.TouchesBorder ? RunsOff()
-                : region.Thickness < widest / 2 && region.Thickness * 12 < region.Perimeter ? Phrase.Say($"This line does not close. Draw the gap shut and scan it again.")
+            var problem =
+                region.TouchesBorder ? RunsOff()
+                : region.Thickness < widest / 2 && region.Thickness * 12 < region.Perimeter
+                    ? Phrase.Say($"This line does not close. Draw the gap shut and scan it again.")
                 : null;
             return Settled([region.Outer, .. region.Holes], false, null, problem, Soft(region));
         }
@@ -206,48 +234,92 @@ public static class OutlineTrace
             }
 
             var outline = Clean(region, settings.Edge);
-            List<IReadOnlyList<PlanePoint>> holes = [.. inside.Where(h => !h.TouchesBorder).Select(h => lines.Contains(h)
-                // Of a hole's line the edge towards the material is its outer one.
-                ? Clean(h, settings.Edge switch { LineEdge.Inner => LineEdge.Outer, LineEdge.Outer => LineEdge.Inner, _ => LineEdge.Middle })
-                : h.Outer)];
+            List<IReadOnlyList<PlanePoint>> holes =
+            [
+                .. inside
+                    .Where(h => !h.TouchesBorder)
+                    .Select(h =>
+                        lines.Contains(h)
+                            // Of a hole's line the edge towards the material is its outer one.
+                            ? Clean(
+                                h,
+                                settings.Edge switch
+                                {
+                                    LineEdge.Inner => LineEdge.Outer,
+                                    LineEdge.Outer => LineEdge.Inner,
+                                    _ => LineEdge.Middle,
+                                }
+                            )
+                            : h.Outer
+                    ),
+            ];
             List<Phrase> notes = [.. Soft(region)];
             if (cut > 0)
             {
-                notes.Add(cut == 1 ? Phrase.Say($"The pencil ran over at one place; that was cut off.") : Phrase.Say($"The pencil ran over at {cut} places; that was cut off."));
+                notes.Add(
+                    cut == 1
+                        ? Phrase.Say($"The pencil ran over at one place; that was cut off.")
+                        : Phrase.Say($"The pencil ran over at {cut} places; that was cut off.")
+                );
             }
 
             return Settled([outline, .. holes], true, region.Thickness * scale.Pixel, region.TouchesBorder ? RunsOff() : null, notes);
         }
 
-        private static IReadOnlyList<Phrase> Soft(DarkRegion region) => region.Soft <= MostSoft ? [] :
-            [Phrase.Say($"{100 * region.Soft:0} % of its edge is soft, as a shadow’s is, so it may lie anywhere there. Light it evenly and take it again, or ask for more contrast.")];
+        private static IReadOnlyList<Phrase> Soft(DarkRegion region) =>
+            region.Soft <= MostSoft
+                ? []
+                :
+                [
+                    Phrase.Say(
+                        $"{100 * region.Soft:0} % of its edge is soft, as a shadow’s is, so it may lie anywhere there. Light it "
+                            + $"evenly and take it again, or ask for more contrast."
+                    ),
+                ];
 
         private static Phrase RunsOff() => Phrase.Say($"This shape runs off the picture. Scan it again with paper all round.");
 
-        private static IReadOnlyList<PlanePoint> Edge(IReadOnlyList<PlanePoint> outer, IReadOnlyList<PlanePoint> inner, LineEdge edge) => edge switch
-        {
-            LineEdge.Outer => outer,
-            LineEdge.Inner => inner,
-            _ => Middle(outer, inner),
-        };
+        private static IReadOnlyList<PlanePoint> Edge(IReadOnlyList<PlanePoint> outer, IReadOnlyList<PlanePoint> inner, LineEdge edge) =>
+            edge switch
+            {
+                LineEdge.Outer => outer,
+                LineEdge.Inner => inner,
+                _ => Middle(outer, inner),
+            };
 
         /// <summary>Half-way from each point of the outer edge to the nearest of the inner one.</summary>
         private static List<PlanePoint> Middle(IReadOnlyList<PlanePoint> outer, IReadOnlyList<PlanePoint> inner)
         {
             var other = Outlines.Ring(inner).ExteriorRing;
             var at = new NetTopologySuite.Operation.Distance.IndexedFacetDistance(other);
-            return [.. outer.Select(p =>
-            {
-                var near = at.NearestPoints(Outlines.Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
-                return p.Towards(new(near.X, near.Y), 0.5);
-            })];
+            return
+            [
+                .. outer.Select(p =>
+                {
+                    var near = at.NearestPoints(Outlines.Factory.CreatePoint(new Coordinate(p.X, p.Y)))[0];
+                    return p.Towards(new(near.X, near.Y), 0.5);
+                }),
+            ];
         }
 
-        private FoundOutline Settled(IReadOnlyList<IReadOnlyList<PlanePoint>> pixels, bool isLine, double? lineWidth, Phrase? problem, IReadOnlyList<Phrase> told)
+        private FoundOutline Settled(
+            IReadOnlyList<IReadOnlyList<PlanePoint>> pixels,
+            bool isLine,
+            double? lineWidth,
+            Phrase? problem,
+            IReadOnlyList<Phrase> told
+        )
         {
             List<Phrase> notes = [.. told];
-            List<IReadOnlyList<PlanePoint>> rings = [.. pixels
-                .Select(IReadOnlyList<PlanePoint> (r) => OutlineSmoothing.Of([.. r.Select(scale.OnPaper)], SmoothedOver * scale.Pixel, settings.Smoothing)).Where(r => r.Count >= 3)];
+            List<IReadOnlyList<PlanePoint>> rings =
+            [
+                .. pixels
+                    .Select(
+                        IReadOnlyList<PlanePoint> (r) =>
+                            OutlineSmoothing.Of([.. r.Select(scale.OnPaper)], SmoothedOver * scale.Pixel, settings.Smoothing)
+                    )
+                    .Where(r => r.Count >= 3),
+            ];
             if (rings.Count > 0 && settings.Allowance > 0)
             {
                 rings = Relieved(rings);
@@ -263,17 +335,39 @@ public static class OutlineTrace
                 }
                 else if (upright.By.Degrees != 0)
                 {
-                    notes.Add(Phrase.Say($"Turned by {Math.Abs(upright.By.Degrees):0.0}° {(upright.By.Degrees > 0 ? "to the left" : "to the right")}, to stand upright."));
+                    notes.Add(
+                        Phrase.Say(
+                            $"Turned by {Math.Abs(upright.By.Degrees):0.0}° "
+                                + $"{(upright.By.Degrees > 0 ? "to the left" : "to the right")}, to stand upright."
+                        )
+                    );
                 }
             }
 
             IReadOnlyList<IReadOnlyList<PlanePoint>> shown = [.. pixels.Select(r => OutlineSmoothing.Simplified(r, 0.5))];
             if (rings.Count == 0)
             {
-                return new FoundOutline([], shown, isLine, lineWidth, 0, problem ?? Phrase.Say($"Nothing is left of it once the pencil’s allowance is taken off."));
+                return new FoundOutline(
+                    [],
+                    shown,
+                    isLine,
+                    lineWidth,
+                    0,
+                    problem ?? Phrase.Say($"Nothing is left of it once the pencil’s allowance is taken off.")
+                );
             }
 
-            return new FoundOutline(rings, shown, isLine, lineWidth, rings.Select((r, i) => (i == 0 ? 1 : -1) * Outlines.Ring(r).Area).Sum(), problem) { Notes = notes };
+            return new FoundOutline(
+                rings,
+                shown,
+                isLine,
+                lineWidth,
+                rings.Select((r, i) => (i == 0 ? 1 : -1) * Outlines.Ring(r).Area).Sum(),
+                problem
+            )
+            {
+                Notes = notes,
+            };
         }
 
         /// <summary>The pencil ran outside the material everywhere: its outline shrinks and its holes grow by the allowance.</summary>
@@ -282,8 +376,18 @@ public static class OutlineTrace
             LinearRing Closed(IReadOnlyList<PlanePoint> r) => (LinearRing)Outlines.Ring(r).ExteriorRing;
             var material = Outlines.Factory.CreatePolygon(Closed(rings[0]), [.. rings.Skip(1).Select(Closed)]);
             var valid = Overlay.Sound(material);
-            var left = Outlines.PolygonsOf(Overlay.Grown(valid, -settings.Allowance, new(24))).OrderByDescending(p => p.Area).FirstOrDefault();
-            return left is null ? [] : [.. left.InteriorRings.Prepend(left.ExteriorRing).Select(IReadOnlyList<PlanePoint> (r) => [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))])];
+            var left = Outlines
+                .PolygonsOf(Overlay.Grown(valid, -settings.Allowance, new(24)))
+                .OrderByDescending(p => p.Area)
+                .FirstOrDefault();
+            return left is null
+                ? []
+                :
+                [
+                    .. left
+                        .InteriorRings.Prepend(left.ExteriorRing)
+                        .Select(IReadOnlyList<PlanePoint> (r) => [.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))]),
+                ];
         }
     }
 }

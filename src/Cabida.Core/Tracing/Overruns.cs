@@ -5,7 +5,8 @@ using Area = NetTopologySuite.Geometries.Geometry;
 namespace Cabida.Core.Tracing;
 
 /// <summary>
-/// Where a pencil ran on past a corner, the line's edges carry spurs. They are as wide as the line: an opening by a disc that the line's width
+/// Where a pencil ran on past a corner, the line's edges carry spurs. They are as wide as the line: an opening by a disc that the line's
+/// width
 /// does not hold takes them off, and with them the sharp tips of corners, which are given back.
 /// </summary>
 internal static class Overruns
@@ -13,7 +14,9 @@ internal static class Overruns
     /// <summary>The disc's radius as a share of the line's width: its diameter just more than the line.</summary>
     private const double Disc = 0.65;
 
-    /// <summary>The radius of the disc that shaves what is left of a spur, in widths of the line; and how far beside the spur it does.</summary>
+    /// <summary>
+    /// The radius of the disc that shaves what is left of a spur, in widths of the line; and how far beside the spur it does.
+    /// </summary>
     private const double Larger = 1.3;
 
     private const double Beside = 0.8;
@@ -47,12 +50,16 @@ internal static class Overruns
             : (edge, 0);
     }
 
-    /// <summary>What a disc cannot reach: inside an outer edge, where it sticks out; outside an inner one, where the line sticks in.</summary>
-    private static Area Sticking(Area area, double r, bool outer) => outer
-        ? Overlay.Difference(area, Overlay.Grown(Overlay.Grown(area, -r, new(16)), r, new(16)))
-        : Overlay.Difference(Overlay.Grown(Overlay.Grown(area, r, new(16)), -r, new(16)), area);
+    /// <summary>
+    /// What a disc cannot reach: inside an outer edge, where it sticks out; outside an inner one, where the line sticks in.
+    /// </summary>
+    private static Area Sticking(Area area, double r, bool outer) =>
+        outer
+            ? Overlay.Difference(area, Overlay.Grown(Overlay.Grown(area, -r, new(16)), r, new(16)))
+            : Overlay.Difference(Overlay.Grown(Overlay.Grown(area, r, new(16)), -r, new(16)), area);
 
-    private static Area Without(Area area, Area spurs, bool outer) => outer ? Overlay.Difference(area, spurs) : Overlay.Union([area, spurs]);
+    private static Area Without(Area area, Area spurs, bool outer) =>
+        outer ? Overlay.Difference(area, spurs) : Overlay.Union([area, spurs]);
 
     /// <summary>A spur is as wide as the line for all its length; the tip of a corner narrows, and encloses about half as much.</summary>
     private static bool IsOverrun(Polygon piece, double width)

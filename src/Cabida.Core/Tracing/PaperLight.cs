@@ -93,9 +93,16 @@ public sealed class PaperLight
     /// <summary>The brightness of paper at a place, in pixels.</summary>
     public double At(double x, double y)
     {
-        double u = (2 * x / width) - 1, v = (2 * y / height) - 1;
+        double u = (2 * x / width) - 1,
+            v = (2 * y / height) - 1;
         var s = surface;
-        return Math.Max(8, s[0] + (u * (s[1] + (u * (s[3] + (u * s[6]))))) + (v * (s[2] + (v * (s[5] + (v * s[9]))))) + (u * v * (s[4] + (u * s[7]) + (v * s[8]))));
+        return Math.Max(
+            8,
+            s[0]
+                + (u * (s[1] + (u * (s[3] + (u * s[6])))))
+                + (v * (s[2] + (v * (s[5] + (v * s[9])))))
+                + (u * v * (s[4] + (u * s[7]) + (v * s[8])))
+        );
     }
 
     private static double[] Fit(List<(double X, double Y, double Bright, double Spread)> cells, GreyPicture picture)
@@ -103,7 +110,8 @@ public sealed class PaperLight
         var rows = Enumerable.Range(0, Terms).Select(_ => new double[Terms + 1]).ToArray();
         foreach (var (x, y, bright, _) in cells)
         {
-            double u = (2 * x / picture.Width) - 1, v = (2 * y / picture.Height) - 1;
+            double u = (2 * x / picture.Width) - 1,
+                v = (2 * y / picture.Height) - 1;
             double[] t = [1, u, v, u * u, u * v, v * v, u * u * u, u * u * v, u * v * v, v * v * v];
             for (var i = 0; i < Terms; i++)
             {

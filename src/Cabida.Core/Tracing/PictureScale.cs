@@ -39,8 +39,12 @@ public sealed class PictureScale
     {
         if (dotsPerInch is not (>= LeastDotsPerInch and <= MostDotsPerInch))
         {
-            return Outcome<PictureScale>.Fail(Phrase.Say(
-                $"A resolution of {dotsPerInch:0.#} dots an inch cannot be: it must lie between {LeastDotsPerInch:0} and {MostDotsPerInch:0}. The scanner's settings name it, often 300."));
+            return Outcome<PictureScale>.Fail(
+                Phrase.Say(
+                    $"A resolution of {dotsPerInch:0.#} dots an inch cannot be: it must lie between {LeastDotsPerInch:0} and "
+                        + $"{MostDotsPerInch:0}. The scanner's settings name it, often 300."
+                )
+            );
         }
 
         var k = Length.MillimetresPerInch / dotsPerInch;
@@ -59,7 +63,9 @@ public sealed class PictureScale
         var pixels = from.To(to);
         if (pixels < 20)
         {
-            return Outcome<PictureScale>.Fail(Phrase.Say($"The two points lie too near each other on the picture. Take two that are further apart."));
+            return Outcome<PictureScale>.Fail(
+                Phrase.Say($"The two points lie too near each other on the picture. Take two that are further apart.")
+            );
         }
 
         // A mark is set to about a pixel at each end; a reading by rule adds its own.
@@ -73,12 +79,20 @@ public sealed class PictureScale
     /// <param name="height">The sheet's height.</param>
     /// <param name="picture">The picture's size in pixels.</param>
     /// <param name="lies">How it lies, where the maker says it.</param>
-    public static Outcome<PictureScale> OfSheet(IReadOnlyList<PlanePoint> marked, Length width, Length height, (int Width, int Height) picture, SheetLies lies = SheetLies.AsSeen)
+    public static Outcome<PictureScale> OfSheet(
+        IReadOnlyList<PlanePoint> marked,
+        Length width,
+        Length height,
+        (int Width, int Height) picture,
+        SheetLies lies = SheetLies.AsSeen
+    )
     {
         ArgumentNullException.ThrowIfNull(marked);
         if (SheetLying.InOrder(marked) is not { } corners)
         {
-            return Outcome<PictureScale>.Fail(Phrase.Say($"The four corners do not make a sheet: one of them lies between the others. Move it to its corner."));
+            return Outcome<PictureScale>.Fail(
+                Phrase.Say($"The four corners do not make a sheet: one of them lies between the others. Move it to its corner.")
+            );
         }
 
         var lying = SheetLying.Of(corners, (width, height), picture, lies);
@@ -91,7 +105,9 @@ public sealed class PictureScale
         var (w, t) = across ? (height.Millimetres, width.Millimetres) : (width.Millimetres, height.Millimetres);
         PlanePoint[] paper = [new(0, t), new(w, t), new(w, 0), new(0, 0)];
         var pixel = (w + t) / (corners[0].To(corners[1]) + corners[1].To(corners[2]));
-        return Outcome<PictureScale>.Of(new PictureScale(Homography(corners, paper), corners, pixel, pixel + (0.00125 * Math.Max(w, t))) { LiesAcross = across });
+        return Outcome<PictureScale>.Of(
+            new PictureScale(Homography(corners, paper), corners, pixel, pixel + (0.00125 * Math.Max(w, t))) { LiesAcross = across }
+        );
     }
 
     /// <summary>Where a place on the picture lies on the paper.</summary>
@@ -107,7 +123,10 @@ public sealed class PictureScale
         var rows = new double[8][];
         for (var i = 0; i < 4; i++)
         {
-            double x = from[i].X, y = from[i].Y, u = to[i].X, v = to[i].Y;
+            double x = from[i].X,
+                y = from[i].Y,
+                u = to[i].X,
+                v = to[i].Y;
             rows[2 * i] = [x, y, 1, 0, 0, 0, -u * x, -u * y, u];
             rows[(2 * i) + 1] = [0, 0, 0, x, y, 1, -v * x, -v * y, v];
         }

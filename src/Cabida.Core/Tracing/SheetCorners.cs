@@ -34,8 +34,11 @@ public static class SheetCorners
         var step = Math.Max(1, (Math.Max(picture.Width, picture.Height) + Coarse - 1) / Coarse);
         var small = BrightPlace.Smaller(picture, step);
         stop.ThrowIfCancellationRequested();
-        if (BrightPlace.Threshold(small.Pixels) is not { } parts || BrightPlace.Largest(small, parts.At) is not { } blob
-            || blob.Count < LeastShare * small.Pixels.Length)
+        if (
+            BrightPlace.Threshold(small.Pixels) is not { } parts
+            || BrightPlace.Largest(small, parts.At) is not { } blob
+            || blob.Count < LeastShare * small.Pixels.Length
+        )
         {
             return null;
         }
@@ -63,6 +66,7 @@ public static class SheetCorners
         // The hull of coarse pixels may lie several of them off; the second time each side is looked for where it is.
         var near = EdgeSides.Sharpened(rough, picture, Far * step, parts.Apart);
         return near is not null && EdgeSides.Sharpened(near, picture, Near * step, parts.Apart) is { } sharp
-            ? SheetLying.InOrder(sharp) : null;
+            ? SheetLying.InOrder(sharp)
+            : null;
     }
 }

@@ -69,11 +69,14 @@ public static class SheetLying
         double[] At(PlanePoint p) => [(p.X - (width / 2.0)) / size, (p.Y - (height / 2.0)) / size, 1];
         var (m1, m2, m3, m4) = (At(corners[0]), At(corners[1]), At(corners[3]), At(corners[2]));
         var c = Product(m1, m4);
-        double k2 = Dot(c, m3) / Dot(Product(m2, m4), m3), k3 = Dot(c, m2) / Dot(Product(m3, m4), m2);
+        double k2 = Dot(c, m3) / Dot(Product(m2, m4), m3),
+            k3 = Dot(c, m2) / Dot(Product(m3, m4), m2);
         double[] across = [(k2 * m2[0]) - m1[0], (k2 * m2[1]) - m1[1], k2 - 1];
         double[] down = [(k3 * m3[0]) - m1[0], (k3 * m3[1]) - m1[1], k3 - 1];
-        var f2 = Math.Abs(across[2]) < Square || Math.Abs(down[2]) < Square ? double.PositiveInfinity
-            : -((across[0] * down[0]) + (across[1] * down[1])) / (across[2] * down[2]);
+        var f2 =
+            Math.Abs(across[2]) < Square || Math.Abs(down[2]) < Square
+                ? double.PositiveInfinity
+                : -((across[0] * down[0]) + (across[1] * down[1])) / (across[2] * down[2]);
         // Perspective along one side only, or none: the focal length cannot be told, and does not matter where there is none.
         if (!double.IsFinite(f2) || f2 <= 0)
         {
@@ -89,7 +92,12 @@ public static class SheetLying
     /// <param name="sheet">Its size as typed.</param>
     /// <param name="picture">The picture's size in pixels.</param>
     /// <param name="lies">What the maker says of it.</param>
-    public static Outcome<SheetLies> Of(IReadOnlyList<PlanePoint> corners, (Length Width, Length Height) sheet, (int Width, int Height) picture, SheetLies lies)
+    public static Outcome<SheetLies> Of(
+        IReadOnlyList<PlanePoint> corners,
+        (Length Width, Length Height) sheet,
+        (int Width, int Height) picture,
+        SheetLies lies
+    )
     {
         if (lies != SheetLies.AsSeen)
         {
@@ -109,15 +117,21 @@ public static class SheetLying
             }
         }
 
-        return Outcome<SheetLies>.Fail(Phrase.Say(
-            $"The four corners look like a sheet whose width is {Math.Exp(seen[0]):0.00} of its height, which is neither {sheet.Width} × {sheet.Height} nor the same lying across. Choose how it lies, or another sheet; or move the corners."));
+        return Outcome<SheetLies>.Fail(
+            Phrase.Say(
+                $"The four corners look like a sheet whose width is {Math.Exp(seen[0]):0.00} of its height, which is neither "
+                    + $"{sheet.Width} × {sheet.Height} nor the same lying across. Choose how it lies, or another sheet; or move the "
+                    + $"corners."
+            )
+        );
     }
 
     private static double SideRatio(IReadOnlyList<PlanePoint> c) => (c[0].To(c[1]) + c[3].To(c[2])) / (c[1].To(c[2]) + c[0].To(c[3]));
 
     private static double Cross(PlanePoint a, PlanePoint b, PlanePoint c) => ((b.X - a.X) * (c.Y - b.Y)) - ((b.Y - a.Y) * (c.X - b.X));
 
-    private static double[] Product(double[] a, double[] b) => [(a[1] * b[2]) - (a[2] * b[1]), (a[2] * b[0]) - (a[0] * b[2]), (a[0] * b[1]) - (a[1] * b[0])];
+    private static double[] Product(double[] a, double[] b) =>
+        [(a[1] * b[2]) - (a[2] * b[1]), (a[2] * b[0]) - (a[0] * b[2]), (a[0] * b[1]) - (a[1] * b[0])];
 
     private static double Dot(double[] a, double[] b) => (a[0] * b[0]) + (a[1] * b[1]) + (a[2] * b[2]);
 }

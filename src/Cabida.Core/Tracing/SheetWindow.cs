@@ -22,16 +22,18 @@ internal sealed class SheetWindow
     public bool Contains(double x, double y) => Across(y) is var (from, to) && x >= from && x <= to;
 
     /// <summary>From where to where a row of pixels is inside.</summary>
-    public (int From, int To) Row(int y) => Across(y + 0.5) is var (from, to)
-        ? (Math.Clamp((int)Math.Ceiling(from), 0, picture.Width), Math.Clamp((int)to, 0, picture.Width))
-        : (0, 0);
+    public (int From, int To) Row(int y) =>
+        Across(y + 0.5) is var (from, to)
+            ? (Math.Clamp((int)Math.Ceiling(from), 0, picture.Width), Math.Clamp((int)to, 0, picture.Width))
+            : (0, 0);
 
     private (double From, double To)? Across(double y)
     {
         var (from, to) = (double.PositiveInfinity, double.NegativeInfinity);
         for (var i = 0; i < 4; i++)
         {
-            PlanePoint a = corners[i], b = corners[(i + 1) % 4];
+            PlanePoint a = corners[i],
+                b = corners[(i + 1) % 4];
             if (a.Y == b.Y || y < Math.Min(a.Y, b.Y) || y > Math.Max(a.Y, b.Y))
             {
                 continue;

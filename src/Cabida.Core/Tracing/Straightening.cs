@@ -61,7 +61,9 @@ public static class Straightening
         return new Straightened([.. rings.Select(IReadOnlyList<PlanePoint> (r) => [.. r.Select(p => Turned(p, by.Radians))])], by, true);
     }
 
-    /// <summary>The directions of an outline's chords, each of about the same length, as how far they lean from a quarter turn; degrees.</summary>
+    /// <summary>
+    /// The directions of an outline's chords, each of about the same length, as how far they lean from a quarter turn; degrees.
+    /// </summary>
     private static List<(double Lean, double Length)> Directions(IReadOnlyList<PlanePoint> ring)
     {
         List<double> along = [0];
@@ -81,8 +83,14 @@ public static class Straightening
             return ring[i].Towards(ring[(i + 1) % ring.Count], (s - along[i]) / Math.Max(1e-12, along[i + 1] - along[i]));
         }
 
-        return [.. Enumerable.Range(0, Steps).Select(i => (From: At(whole * i / Steps), To: At(whole * ((i / (double)Steps) + Chord))))
-            .Select(c => (Lean: LeanOf(c.From, c.To), Length: c.From.To(c.To))).Where(c => c.Length > 0.9 * Chord * whole)];
+        return
+        [
+            .. Enumerable
+                .Range(0, Steps)
+                .Select(i => (From: At(whole * i / Steps), To: At(whole * ((i / (double)Steps) + Chord))))
+                .Select(c => (Lean: LeanOf(c.From, c.To), Length: c.From.To(c.To)))
+                .Where(c => c.Length > 0.9 * Chord * whole),
+        ];
     }
 
     private static double LeanOf(PlanePoint a, PlanePoint b)
@@ -94,5 +102,6 @@ public static class Straightening
     /// <summary>From one lean to another, the short way round a quarter turn.</summary>
     private static double Apart(double to, double from) => to - from - (90 * Math.Round((to - from) / 90));
 
-    private static PlanePoint Turned(PlanePoint p, double by) => new((p.X * Math.Cos(by)) - (p.Y * Math.Sin(by)), (p.X * Math.Sin(by)) + (p.Y * Math.Cos(by)));
+    private static PlanePoint Turned(PlanePoint p, double by) =>
+        new((p.X * Math.Cos(by)) - (p.Y * Math.Sin(by)), (p.X * Math.Sin(by)) + (p.Y * Math.Cos(by)));
 }

@@ -72,7 +72,8 @@ public sealed class FallbackFace : ITypeface
 
         // A word that no face has stays in the one that was chosen.
         var runs = Runs(text, (start, end) =>
-            whole.Missing.Any(m => m >= start && m < end) && Instead.Shape(text[start..end], []).Missing.Count == 0);
+            whole.Missing.Any(m => m >= start && m < end) && Instead.Shape(text[start..end], []).Missing.Count == 0
+        );
         var (glyphs, missing, at) = (new List<PlacedGlyph>(), new List<int>(), 0.0);
         // Words follow one another the way the line runs.
         foreach (var run in LineDirection.RunsLeft(text) ? Enumerable.Reverse(runs) : runs)
@@ -80,8 +81,24 @@ public sealed class FallbackFace : ITypeface
             var words = text[run.Start..run.End];
             var (by, from, size) = run.IsOther ? (Instead, Other, scale) : (face, 0u, 1.0);
             var set = by.Shape(
-                words, run.IsOther ? [] : [.. features.Where(f => f.Start < run.End && f.End > run.Start).Select(f => f with { Start = Math.Max(0, f.Start - run.Start), End = Math.Min(f.End, run.End) - run.Start })],
-                run.IsOther ? [] : [.. instead.Where(g => g.Start >= run.Start && g.End <= run.End).Select(g => g with { Start = g.Start - run.Start, End = g.End - run.Start })]);
+                words,
+                run.IsOther
+                    ? []
+                    :
+                    [
+                        .. features
+                            .Where(f => f.Start < run.End && f.End > run.Start)
+                            .Select(f => f with { Start = Math.Max(0, f.Start - run.Start), End = Math.Min(f.End, run.End) - run.Start }),
+                    ],
+                run.IsOther
+                    ? []
+                    :
+                    [
+                        .. instead
+                            .Where(g => g.Start >= run.Start && g.End <= run.End)
+                            .Select(g => g with { Start = g.Start - run.Start, End = g.End - run.Start }),
+                    ]
+            );
             glyphs.AddRange(set.Glyphs.Select(g => new PlacedGlyph(g.Glyph + from, at + (size * g.X), size * g.Y, g.Index + run.Start)));
             missing.AddRange(set.Missing.Select(i => i + run.Start));
             at += size * set.Advance;
@@ -94,7 +111,7 @@ public sealed class FallbackFace : ITypeface
     private static List<(int Start, int End, bool IsOther)> Runs(string text, Func<int, int, bool> isOther)
     {
         var runs = new List<(int Start, int End, bool IsOther)>();
-        for (var start = 0; start < text.Length;)
+        for (var start = 0; start < text.Length; )
         {
             var end = start;
             while (end < text.Length && !char.IsWhiteSpace(text, end))

@@ -19,7 +19,9 @@ public static class Fallbacks
 
     /// <summary>What was found, by face and letters; it goes with the faces it was found among.</summary>
     private static readonly ConditionalWeakTable<
-        ITypefaces, ConcurrentDictionary<(string Face, string Letters, int Among), IReadOnlyList<string>>> Kept = [];
+        ITypefaces,
+        ConcurrentDictionary<(string Face, string Letters, int Among), IReadOnlyList<string>>
+    > Kept = [];
 
     /// <summary>
     /// The face, with another behind it where it lacks letters of a text; with several where no one has all of its words. The face itself
@@ -41,7 +43,8 @@ public static class Fallbacks
 
         // Whole words are set in the face that stands in, so all of their letters count.
         var words = text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)
-            .Where(w => face.Shape(w, []).Missing.Count > 0).ToList();
+            .Where(w => face.Shape(w, []).Missing.Count > 0)
+            .ToList();
         var kept = Kept.GetOrCreateValue(faces);
         if (kept.Count > MostKept)
         {
@@ -49,15 +52,19 @@ public static class Fallbacks
         }
 
         var found = kept.GetOrAdd((face.Info.Id, string.Join(' ', words), faces.All.Count), _ => Best(face, words, faces));
-        var behind = found.Select(faces.Find).OfType<ITypeface>().Reverse()
+        var behind = found
+            .Select(faces.Find)
+            .OfType<ITypeface>()
+            .Reverse()
             .Aggregate((ITypeface?)null, (behind, f) => behind is null ? f : new FallbackFace(f, behind));
         return behind is null ? face : new FallbackFace(face, behind);
     }
 
     /// <summary>The one face for all words, or those for as many of them as have one.</summary>
     private static IReadOnlyList<string> Best(ITypeface face, List<string> words, ITypefaces faces) =>
-        Best(face, string.Join(' ', words), faces) is { Length: > 0 } one ? [one]
-        : [.. words.Select(w => Best(face, w, faces)).Where(f => f.Length > 0).Distinct(StringComparer.Ordinal)];
+        Best(face, string.Join(' ', words), faces) is { Length: > 0 } one
+            ? [one]
+            : [.. words.Select(w => Best(face, w, faces)).Where(f => f.Length > 0).Distinct(StringComparer.Ordinal)];
 
     private static string Best(ITypeface face, string words, ITypefaces faces)
     {
@@ -68,20 +75,33 @@ public static class Fallbacks
     private static string Best(ITypeface face, string words, ITypefaces faces, bool added)
     {
         var weight = WeightOf(face, Plain);
-        return faces.All.Where(f => f.Id != face.Info.Id && f.Added == added && MayHave(f, words))
-            .Select(f => faces.Find(f.Id)).OfType<ITypeface>().Where(f => f.Shape(words, []).Missing.Count == 0)
-            .Select(f => (f.Info.Id, Unlike: Math.Abs(Math.Log(WeightOf(f, words) / weight)) + (KindOf(f.Info) == KindOf(face.Info) ? 0 : OtherKind)))
-            .OrderBy(f => f.Unlike).ThenBy(f => f.Id, StringComparer.Ordinal).FirstOrDefault().Id ?? "";
+        return faces
+            .All.Where(f => f.Id != face.Info.Id && f.Added == added && MayHave(f, words))
+            .Select(f => faces.Find(f.Id))
+            .OfType<ITypeface>()
+            .Where(f => f.Shape(words, []).Missing.Count == 0)
+            .Select(f =>
+                (f.Info.Id, Unlike: Math.Abs(Math.Log(WeightOf(f, words) / weight)) + (KindOf(f.Info) == KindOf(face.Info) ? 0 : OtherKind))
+            )
+            .OrderBy(f => f.Unlike)
+            .ThenBy(f => f.Id, StringComparer.Ordinal)
+            .FirstOrDefault()
+            .Id
+            ?? "";
     }
 
     /// <summary>A script with swashes is a script.</summary>
-    private static string KindOf(TypefaceInfo info) => info.Kind.Split(' ') is var words && words.Contains("script") ? "script" : words.Contains("brush") ? "script" : info.Kind;
+    private static string KindOf(TypefaceInfo info) =>
+        info.Kind.Split(' ') is var words && words.Contains("script") ? "script"
+        : words.Contains("brush") ? "script"
+        : info.Kind;
 
     /// <summary>
     /// Whether a face may stand in: one made for another script only where that is written, however many letters of others it holds.
     /// </summary>
     private static bool MayHave(TypefaceInfo info, string words) =>
-        info.Script.Length == 0 || Scripts(words).Any(s => s == info.Script || (s == "Han" && info.Script is "Japanese" or "Chinese" or "Korean"));
+        info.Script.Length == 0
+        || Scripts(words).Any(s => s == info.Script || (s == "Han" && info.Script is "Japanese" or "Chinese" or "Korean"));
 
     /// <summary>The scripts of the letters of a text, by Unicode's blocks.</summary>
     private static IEnumerable<string> Scripts(string words)
@@ -111,7 +131,8 @@ public static class Fallbacks
     /// <summary>About how thick strokes are where capitals are 1 high: twice the area of words by the length of their outline.</summary>
     private static double WeightOf(ITypeface face, string words)
     {
-        double area = 0, length = 0;
+        double area = 0,
+            length = 0;
         foreach (var glyph in face.Shape(words, []).Glyphs.Select(g => g.Glyph).Distinct())
         {
             var ink = Outlines.FromContours(face.Outline(glyph), Level, Tolerances.InkTurn);

@@ -105,8 +105,10 @@ public static class FormWords
 
         var words = tag switch
         {
-            ['s', 's', .. var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var number) => $"style set {number}",
-            ['c', 'v', .. var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var number) => $"variant {number}",
+            ['s', 's', .. var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var number) =>
+                $"style set {number}",
+            ['c', 'v', .. var n] when int.TryParse(n, NumberStyles.None, CultureInfo.InvariantCulture, out var number) =>
+                $"variant {number}",
             _ => Words.GetValueOrDefault(tag, "another form"),
         };
         return value > 1 ? $"{words}, {value}" : words;
@@ -114,8 +116,8 @@ public static class FormWords
 
     /// <summary>What a face calls a kind of form, in words: <c>end2</c> is “with tail, 2”.</summary>
     /// <param name="family">The family of glyphs.</param>
-    public static string OfFamily(string family) => Parted(family) is var (kind, number) && number > 1
-        ? string.Create(CultureInfo.InvariantCulture, $"{kind}, {number}") : kind;
+    public static string OfFamily(string family) =>
+        Parted(family) is var (kind, number) && number > 1 ? string.Create(CultureInfo.InvariantCulture, $"{kind}, {number}") : kind;
 
     /// <summary>Whether two families are of one kind, so that a letter may take its form from either: <c>end</c> and <c>end2</c>.</summary>
     public static bool AreOfOneKind(string family, string other) => Parted(family).Kind == Parted(other).Kind;
@@ -147,5 +149,11 @@ public static class FormWords
     public static bool IsTail(string family) => OfFamily(family).StartsWith("with tail", StringComparison.Ordinal);
 
     /// <summary>Whether a family or tag is a swash or flourish.</summary>
-    public static bool IsSwash(string family) => OfFamily(family) is var words && (words.StartsWith("swash", StringComparison.Ordinal) || words.StartsWith("flourish", StringComparison.Ordinal) || words.StartsWith("first letter", StringComparison.Ordinal));
+    public static bool IsSwash(string family) =>
+        OfFamily(family) is var words
+        && (
+            words.StartsWith("swash", StringComparison.Ordinal)
+            || words.StartsWith("flourish", StringComparison.Ordinal)
+            || words.StartsWith("first letter", StringComparison.Ordinal)
+        );
 }

@@ -11,7 +11,9 @@ namespace Cabida.Core.Type;
 public sealed class InkCache(long budgetBytes = 192L << 20)
 {
     private const int BytesPerVertex = 40;
-    private readonly Kept<(string Face, string Line, uint Glyph, int Level), Area> areas = new(budgetBytes, a => 200 + (BytesPerVertex * (long)a.NumPoints));
+    private readonly Kept<(string Face, string Line, uint Glyph, int Level), Area> areas = new(budgetBytes, a =>
+        200 + (BytesPerVertex * (long)a.NumPoints)
+    );
 
     /// <summary>
     /// The tolerance level for lettering of this size: the chord error is 2^level em, at most <see cref="Tolerances.Ink"/>

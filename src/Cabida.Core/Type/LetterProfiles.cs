@@ -82,11 +82,12 @@ internal static class LetterProfiles
 
     /// <summary>The edges of an area, those that lie furthest out first.</summary>
     private static List<Edge> Edges(Area area, int side) =>
-    [
-        .. Outlines.RingsOf(area)
-            .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (p, q) => new Edge(new(side * p.X, p.Y), new(side * q.X, q.Y))))
-            .OrderByDescending(e => e.Furthest),
-    ];
+        [
+            .. Outlines
+                .RingsOf(area)
+                .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (p, q) => new Edge(new(side * p.X, p.Y), new(side * q.X, q.Y))))
+                .OrderByDescending(e => e.Furthest),
+        ];
 
     private readonly record struct Edge(PlanePoint From, PlanePoint To)
     {

@@ -11,7 +11,12 @@ public static class LetterRules
     /// <param name="names">Where in it names stand.</param>
     /// <param name="face">The face it is set in.</param>
     /// <remarks>What was chosen for one place goes before a rule. A letter that has no such form keeps its own, and that is told.</remarks>
-    public static IReadOnlyList<Alternate> On(IReadOnlyList<Alternate> alternates, string text, IReadOnlyList<(int Start, int End)> names, ITypeface face)
+    public static IReadOnlyList<Alternate> On(
+        IReadOnlyList<Alternate> alternates,
+        string text,
+        IReadOnlyList<(int Start, int End)> names,
+        ITypeface face
+    )
     {
         ArgumentNullException.ThrowIfNull(alternates);
         ArgumentNullException.ThrowIfNull(text);
@@ -28,7 +33,10 @@ public static class LetterRules
         {
             foreach (var (start, end) in names)
             {
-                var letters = Enumerable.Range(0, starts.Length).Where(i => starts[i] >= start && starts[i] < end && char.IsLetterOrDigit(text, starts[i])).ToList();
+                var letters = Enumerable
+                    .Range(0, starts.Length)
+                    .Where(i => starts[i] >= start && starts[i] < end && char.IsLetterOrDigit(text, starts[i]))
+                    .ToList();
                 if (letters.Count == 0)
                 {
                     continue;
@@ -54,14 +62,24 @@ public static class LetterRules
         if (rule.Feature.Length == 0)
         {
             // The glyph that was chosen is one letter's; the others have theirs in the same row of the face, or in another of its kind.
-            var own = rule.FaceId != face.Info.Id ? 0 : rule.Letter == letter && rule.Glyph > 0 ? rule.Glyph : rule.Family.Length == 0 ? 0
-                : (int)(face.Glyphs.Where(g => g.Letter == letter && g.Family.Length > 0 && FormWords.AreOfOneKind(g.Family, rule.Family))
-                    .OrderBy(g => g.Family != rule.Family).ThenBy(g => FormWords.NumberOf(g.Family)).FirstOrDefault()?.Glyph ?? 0);
+            var own =
+                rule.FaceId != face.Info.Id ? 0
+                : rule.Letter == letter && rule.Glyph > 0 ? rule.Glyph
+                : rule.Family.Length == 0 ? 0
+                : (int)(
+                    face.Glyphs.Where(g => g.Letter == letter && g.Family.Length > 0 && FormWords.AreOfOneKind(g.Family, rule.Family))
+                        .OrderBy(g => g.Family != rule.Family)
+                        .ThenBy(g => FormWords.NumberOf(g.Family))
+                        .FirstOrDefault()
+                        ?.Glyph
+                    ?? 0
+                );
             return form with { Glyph = own, IsLacking = own == 0 };
         }
 
         var use = new FeatureUse(rule.Feature, rule.Value, at.Start, at.End);
-        bool Changes() => !face.Shape(text, [use]).Glyphs.Select(g => g.Glyph).SequenceEqual(face.Shape(text, []).Glyphs.Select(g => g.Glyph));
+        bool Changes() =>
+            !face.Shape(text, [use]).Glyphs.Select(g => g.Glyph).SequenceEqual(face.Shape(text, []).Glyphs.Select(g => g.Glyph));
         return form with { IsLacking = !face.Features.Contains(rule.Feature) || !Changes() };
     }
 }

@@ -37,12 +37,27 @@ public sealed class LetteringLine
         this.face = face;
         this.cache = cache;
         faceKey = face.Info.Id + face.Revision;
-        Unmet = [.. setting.Alternates.Where(a => a.IsLacking || (a.Feature.Length > 0 ? !face.Features.Contains(a.Feature) : a.Glyph == 0 || a.FaceId != face.Info.Id))];
+        Unmet =
+        [
+            .. setting.Alternates.Where(a =>
+                a.IsLacking || (a.Feature.Length > 0 ? !face.Features.Contains(a.Feature) : a.Glyph == 0 || a.FaceId != face.Info.Id)
+            ),
+        ];
         var met = setting.Alternates.Except(Unmet).ToList();
         // Of two glyphs for one letter the one that was chosen for the place stands there.
-        var drawn = met.Where(a => a.Feature.Length == 0).OrderBy(a => a.Scope != AlternateScope.Place)
-            .SelectMany(a => PlacesOf(a).Select(p => new GlyphUse((uint)a.Glyph, p.Start, p.End))).DistinctBy(u => u.Start).ToList();
-        var shaped = face.Shape(Text, [.. met.Where(a => a.Feature.Length > 0).SelectMany(a => PlacesOf(a).Select(p => new FeatureUse(a.Feature, a.Value, p.Start, p.End)))], drawn);
+        var drawn = met.Where(a => a.Feature.Length == 0)
+            .OrderBy(a => a.Scope != AlternateScope.Place)
+            .SelectMany(a => PlacesOf(a).Select(p => new GlyphUse((uint)a.Glyph, p.Start, p.End)))
+            .DistinctBy(u => u.Start)
+            .ToList();
+        var shaped = face.Shape(
+            Text,
+            [
+                .. met.Where(a => a.Feature.Length > 0)
+                    .SelectMany(a => PlacesOf(a).Select(p => new FeatureUse(a.Feature, a.Value, p.Start, p.End))),
+            ],
+            drawn
+        );
         Missing = shaped.Missing;
         glyphs = Spaced(shaped.Glyphs, setting);
         key = $"line {setting.Key} {Text}";
@@ -75,10 +90,13 @@ public sealed class LetteringLine
     public Box? BoxAt(double sizeMm)
     {
         var level = InkCache.LevelFor(sizeMm);
-        return Box.Around(glyphs
-            .Select(g => (Placed: g, Box: Box.Of(Glyph(g.Glyph, level))))
-            .Where(g => g.Box is not null)
-            .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y)))?.Scaled(sizeMm);
+        return Box.Around(
+                glyphs
+                    .Select(g => (Placed: g, Box: Box.Of(Glyph(g.Glyph, level))))
+                    .Where(g => g.Box is not null)
+                    .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y))
+            )
+            ?.Scaled(sizeMm);
     }
 
     /// <summary>The joined outline at a size, the start of its baseline at (x, y).</summary>
@@ -93,24 +111,29 @@ public sealed class LetteringLine
     }
 
     /// <summary>The letters from left to right, each with its joined outline; em, the start of the baseline at the origin.</summary>
-    internal IReadOnlyList<LetterInk> LettersAt(int level) => [.. glyphs.GroupBy(g => g.Index)
-        .Select(g => new LetterInk(g.Key, Outlines.Join([.. g.Select(p => Placed(p, level)).Where(a => !a.IsEmpty)])))
-        .Where(l => !l.Ink.IsEmpty)];
+    internal IReadOnlyList<LetterInk> LettersAt(int level) =>
+        [
+            .. glyphs
+                .GroupBy(g => g.Index)
+                .Select(g => new LetterInk(g.Key, Outlines.Join([.. g.Select(p => Placed(p, level)).Where(a => !a.IsEmpty)])))
+                .Where(l => !l.Ink.IsEmpty),
+        ];
 
     /// <summary>How far each letter stands from the next along the line, in em; null where they share no height.</summary>
     internal IReadOnlyList<double?> GapsAt(int level) => gaps.GetOrAdd(level, l =>
-    {
-        var letters = LettersAt(l);
-        return [.. letters.Zip(letters.Skip(1), (a, b) => LetterProfiles.Between(a.Ink, b.Ink))];
-    });
+        {
+            var letters = LettersAt(l);
+            return [.. letters.Zip(letters.Skip(1), (a, b) => LetterProfiles.Between(a.Ink, b.Ink))];
+        });
 
     /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
-    public int? LetterAt(double x, double y) => glyphs
-        .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
-        .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
-        .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
-        .Select(g => (int?)g.Index)
-        .FirstOrDefault();
+    public int? LetterAt(double x, double y) =>
+        glyphs
+            .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
+            .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
+            .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
+            .Select(g => (int?)g.Index)
+            .FirstOrDefault();
 
     /// <summary>Whether a letter is followed by a blank before the next one to its right.</summary>
     internal bool IsBetweenWords(int one, int other) => Text[Math.Min(one, other)..Math.Max(one, other)].Any(char.IsWhiteSpace);
@@ -122,7 +145,8 @@ public sealed class LetteringLine
 
     private Area Glyph(uint glyph, int level) =>
         cache.Glyph(faceKey, glyph, level, () =>
-            Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn));
+            Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn)
+        );
 
     /// <summary>Where in the text a chosen form is used.</summary>
     private IEnumerable<(int Start, int End)> PlacesOf(Alternate alternate)
@@ -174,7 +198,8 @@ public sealed class LetteringLine
         return placed;
 
         // Letters within a ligature have no room between them that could be widened.
-        int LigatureInner(int first, int second) => Text[first..second].TrimEnd() is var solid ? Math.Max(0, StringInfo.ParseCombiningCharacters(solid).Length - 1) : 0;
+        int LigatureInner(int first, int second) =>
+            Text[first..second].TrimEnd() is var solid ? Math.Max(0, StringInfo.ParseCombiningCharacters(solid).Length - 1) : 0;
     }
 }
 

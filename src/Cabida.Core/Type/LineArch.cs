@@ -48,8 +48,10 @@ public static class LineArch
     }
 
     /// <summary>The outlines of letters bent together, not yet made sound.</summary>
-    private static List<Area> Bent(List<LetterInk> along, LineForm form) => Box.Around(along.Select(l => Box.Of(l.Ink)!.Value)) is { } box
-        ? [.. along.Select(l => Raised(l.Ink, box, form.ArchTop, form.ArchBottom))] : [];
+    private static List<Area> Bent(List<LetterInk> along, LineForm form) =>
+        Box.Around(along.Select(l => Box.Of(l.Ink)!.Value)) is { } box
+            ? [.. along.Select(l => Raised(l.Ink, box, form.ArchTop, form.ArchBottom))]
+            : [];
 
     /// <summary>How much of an arch is kept: beyond half a circle an edge would no longer have one height at each place.</summary>
     /// <param name="box">The box of the whole line before it is bent.</param>
@@ -82,11 +84,12 @@ public static class LineArch
         Effort.Spend(20L * divided.NumPoints);
         return GeometryTransform(divided);
 
-        Area GeometryTransform(Area flat) => new Mover(p =>
-        {
-            var share = (p.Y - box.MinY) / box.Height;
-            return p.Y + (share * Rise(p.X, box, top)) + ((1 - share) * Rise(p.X, box, bottom));
-        }).Transform(flat);
+        Area GeometryTransform(Area flat) =>
+            new Mover(p =>
+            {
+                var share = (p.Y - box.MinY) / box.Height;
+                return p.Y + (share * Rise(p.X, box, top)) + ((1 - share) * Rise(p.X, box, bottom));
+            }).Transform(flat);
     }
 
     /// <summary>How far an arc of sagitta <paramref name="sagitta"/> over the box's width stands above its ends at x.</summary>

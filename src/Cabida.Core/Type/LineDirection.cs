@@ -14,5 +14,6 @@ public static class LineDirection
     public static bool RunsLeft(string text) => text.FirstOrDefault(char.IsLetter) is var first && first != default && IsRightToLeft(first);
 
     /// <summary>Letters of Hebrew, Arabic, Syriac, Thaana, N'Ko and their presentation forms.</summary>
-    private static bool IsRightToLeft(char c) => c is (>= '\u0590' and <= '\u08ff') or (>= '\ufb1d' and <= '\ufdff') or (>= '\ufe70' and <= '\ufeff') && char.IsLetter(c);
+    private static bool IsRightToLeft(char c) =>
+        c is (>= '\u0590' and <= '\u08ff') or (>= '\ufb1d' and <= '\ufdff') or (>= '\ufe70' and <= '\ufeff') && char.IsLetter(c);
 }

@@ -44,7 +44,17 @@ public enum LetterJoins
 /// <param name="Higher">What its height is multiplied by.</param>
 /// <param name="Grow">How far its outlines are grown at every side.</param>
 public sealed record LineForm(
-    LetterJoins Joins, double JoinBy, LineShape Shape, double ArchTop, double ArchBottom, double Circle, double ColumnGap, double Wider, double Higher, double Grow)
+    LetterJoins Joins,
+    double JoinBy,
+    LineShape Shape,
+    double ArchTop,
+    double ArchBottom,
+    double Circle,
+    double ColumnGap,
+    double Wider,
+    double Higher,
+    double Grow
+)
 {
     /// <summary>As the typeface sets it.</summary>
     public static LineForm Plain { get; } = new(LetterJoins.AsDrawn, 0, LineShape.Straight, 0, 0, 0, 0, 1, 1, 0);

@@ -34,7 +34,14 @@ public enum AlternateScope
 /// <param name="Index">Which letter of them, from 0.</param>
 /// <param name="Feature">The typeface's own tag for it, as in <c>swsh</c> or <c>ss01</c>.</param>
 /// <param name="Value">Which of several under that tag, from 1.</param>
-public sealed record Alternate(AlternateScope Scope, string Letter, string Words, int Index, [property: MaxLength(8)] string Feature, [property: Range(-1000, 1000)] int Value)
+public sealed record Alternate(
+    AlternateScope Scope,
+    string Letter,
+    string Words,
+    int Index,
+    [property: MaxLength(8)] string Feature,
+    [property: Range(-1000, 1000)] int Value
+)
 {
     /// <summary>The glyph that was chosen from the face's table, where there is no feature for it; 0 for none.</summary>
     [Range(0, 65_535)]
@@ -53,7 +60,10 @@ public sealed record Alternate(AlternateScope Scope, string Letter, string Words
 
     /// <summary>It in words.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public string InWords => Feature.Length > 0 ? FormWords.Of(Feature, Value) : Family.Length > 0 ? FormWords.OfFamily(Family) : "from the table";
+    public string InWords =>
+        Feature.Length > 0 ? FormWords.Of(Feature, Value)
+        : Family.Length > 0 ? FormWords.OfFamily(Family)
+        : "from the table";
 }
 
 /// <summary>How a line is set before its size is known; lengths in em.</summary>
@@ -67,7 +77,8 @@ public sealed record LineSetting(double Spacing, double WordSpacing, IReadOnlyLi
     public static LineSetting Plain { get; } = new(0, 0, [], []);
 
     /// <summary>Tells apart settings that could differ.</summary>
-    internal string Key => Pairs.Count + Alternates.Count == 0
-        ? FormattableString.Invariant($"{Spacing:R} {WordSpacing:R}")
-        : FormattableString.Invariant($"{Spacing:R} {WordSpacing:R} {string.Join(' ', Pairs)} {string.Join(' ', Alternates)}");
+    internal string Key =>
+        Pairs.Count + Alternates.Count == 0
+            ? FormattableString.Invariant($"{Spacing:R} {WordSpacing:R}")
+            : FormattableString.Invariant($"{Spacing:R} {WordSpacing:R} {string.Join(' ', Pairs)} {string.Join(' ', Alternates)}");
 }

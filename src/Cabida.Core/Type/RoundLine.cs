@@ -35,7 +35,10 @@ internal sealed class RoundLine
             var angle = ((x - all.CentreX) / Radius) + turned;
             if (i > 0 && form.Joins != LetterJoins.AsDrawn)
             {
-                var more = form.Joins == LetterJoins.KeptApart ? FurtherOn(standing, angle) : isBetweenWords(set[i - 1].Index, set[i].Index) ? 0 : Nearer(standing, angle);
+                var more =
+                    form.Joins == LetterJoins.KeptApart ? FurtherOn(standing, angle)
+                    : isBetweenWords(set[i - 1].Index, set[i].Index) ? 0
+                    : Nearer(standing, angle);
                 (turned, angle) = (turned + more, angle + more);
             }
 
@@ -79,7 +82,11 @@ internal sealed class RoundLine
                     continue;
                 }
 
-                if (Letters[i].Ink.EnvelopeInternal.Distance(Letters[j].Ink.EnvelopeInternal) <= least && Letters[i].Ink.Distance(Letters[j].Ink) is var d && (d < least || d == 0))
+                if (
+                    Letters[i].Ink.EnvelopeInternal.Distance(Letters[j].Ink.EnvelopeInternal) <= least
+                    && Letters[i].Ink.Distance(Letters[j].Ink) is var d
+                    && (d < least || d == 0)
+                )
                 {
                     yield return (i, j);
                 }

@@ -19,10 +19,16 @@ public static class TypefaceTraits
         bool Has(Func<string, bool> family) => Letters(family) >= LeastLetters;
         return
         [
-            .. Has(FormWords.IsSwash) || (face.Info.Kind.Contains("swashes", StringComparison.Ordinal) && Has(f => f.StartsWith("ss", StringComparison.Ordinal))) ? ["swashes"] : Array.Empty<string>(),
+            .. Has(FormWords.IsSwash)
+            || (face.Info.Kind.Contains("swashes", StringComparison.Ordinal) && Has(f => f.StartsWith("ss", StringComparison.Ordinal)))
+                ? ["swashes"]
+                : Array.Empty<string>(),
             .. Has(FormWords.IsTail) ? ["tails"] : Array.Empty<string>(),
             .. face.Features.Contains("smcp") || face.Features.Contains("c2sc") ? ["small capitals"] : Array.Empty<string>(),
-            .. face.Features.Contains("salt") || face.Features.Any(f => f.StartsWith("ss", StringComparison.Ordinal) || f.StartsWith("cv", StringComparison.Ordinal)) ? ["alternates"] : Array.Empty<string>(),
+            .. face.Features.Contains("salt")
+            || face.Features.Any(f => f.StartsWith("ss", StringComparison.Ordinal) || f.StartsWith("cv", StringComparison.Ordinal))
+                ? ["alternates"]
+                : Array.Empty<string>(),
         ];
     }
 

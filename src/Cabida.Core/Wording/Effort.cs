@@ -52,7 +52,9 @@ public sealed class Effort
         effort.stop.ThrowIfCancellationRequested();
         if (Interlocked.Add(ref effort.left, -steps) < 0)
         {
-            throw new TooMuchWorkException(Phrase.Say($"This would be more work than one thing may be: too many parts, copies, points or letters. Make it simpler."));
+            throw new TooMuchWorkException(
+                Phrase.Say($"This would be more work than one thing may be: too many parts, copies, points or letters. Make it simpler.")
+            );
         }
     }
 

@@ -20,7 +20,5 @@ public sealed class TooMuchWorkException : NotWorkableException
 {
     /// <summary>What is too much.</summary>
     public TooMuchWorkException(Phrase reason)
-        : base(reason)
-    {
-    }
+        : base(reason) { }
 }

@@ -21,7 +21,10 @@ public sealed record Phrase(IReadOnlyList<PhrasePart> Parts)
     /// <summary>A phrase without words.</summary>
     public static Phrase Empty { get; } = new([]);
 
-    /// <summary>Builds a phrase from an interpolated string; <see cref="Length"/> holes stay lengths the format <c>strong</c> marks emphasis, <c>fine</c> hundredths.</summary>
+    /// <summary>
+    /// Builds a phrase from an interpolated string; <see cref="Length"/> holes stay lengths the format <c>strong</c> marks emphasis,
+    /// <c>fine</c> hundredths.
+    /// </summary>
     public static Phrase Say(PhraseWriter written)
     {
         ArgumentNullException.ThrowIfNull(written);
@@ -30,7 +33,9 @@ public sealed record Phrase(IReadOnlyList<PhrasePart> Parts)
 
     /// <summary>The sentence with its lengths in millimetres to one decimal; for logs, tests and plain files.</summary>
     public override string ToString() =>
-        string.Concat(Parts.Select(p => p.Millimetres is { } mm ? mm.ToString(p.Fine ? "0.00" : "0.0", CultureInfo.InvariantCulture) + " mm" : p.Text));
+        string.Concat(
+            Parts.Select(p => p.Millimetres is { } mm ? mm.ToString(p.Fine ? "0.00" : "0.0", CultureInfo.InvariantCulture) + " mm" : p.Text)
+        );
 
     /// <summary>This phrase followed by a space and another.</summary>
     public Phrase Then(Phrase next)
@@ -60,14 +65,20 @@ public sealed class PhraseWriter
 
     /// <summary>Adds a length, kept as a length.</summary>
     public void AppendFormatted(Length length, string? format = null) =>
-        parts.Add(new PhrasePart("", length.Millimetres, format?.Contains("strong", StringComparison.Ordinal) == true, format?.Contains("fine", StringComparison.Ordinal) == true));
+        parts.Add(
+            new PhrasePart(
+                "",
+                length.Millimetres,
+                format?.Contains("strong", StringComparison.Ordinal) == true,
+                format?.Contains("fine", StringComparison.Ordinal) == true
+            )
+        );
 
     /// <summary>Adds the stretches of another phrase.</summary>
     public void AppendFormatted(Phrase phrase) => parts.AddRange(phrase.Parts);
 
     /// <summary>Adds a word or name.</summary>
-    public void AppendFormatted(string? text, string? format = null) =>
-        parts.Add(new PhrasePart(text ?? "", null, format == "strong"));
+    public void AppendFormatted(string? text, string? format = null) => parts.Add(new PhrasePart(text ?? "", null, format == "strong"));
 
     /// <summary>Adds a number or other value, in the invariant culture.</summary>
     public void AppendFormatted<T>(T value, string? format = null)

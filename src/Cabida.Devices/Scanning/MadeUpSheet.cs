@@ -19,7 +19,14 @@ public enum DrawnAs
 /// <param name="Height">Its height.</param>
 /// <param name="Shapes">The shapes, each an outer ring and its holes; millimetres from the sheet's lower left, y up.</param>
 /// <param name="As">How they are drawn.</param>
-public sealed record MadeUpSheet(string Id, string Name, double Width, double Height, IReadOnlyList<IReadOnlyList<IReadOnlyList<PlanePoint>>> Shapes, DrawnAs As)
+public sealed record MadeUpSheet(
+    string Id,
+    string Name,
+    double Width,
+    double Height,
+    IReadOnlyList<IReadOnlyList<IReadOnlyList<PlanePoint>>> Shapes,
+    DrawnAs As
+)
 {
     /// <summary>How dark the shape or line is, as a share of the paper's brightness taken away.</summary>
     public double Darkness { get; init; } = 0.8;
@@ -36,6 +43,8 @@ public sealed record MadeUpSheet(string Id, string Name, double Width, double He
     /// <summary>How far each straight stroke of the pencil runs on past its corner, in millimetres.</summary>
     public double RunsOver { get; init; }
 
-    /// <summary>Corners of the sheet on a photograph as shares of it, y down: upper left, upper right, lower right, lower left; null for a scan.</summary>
+    /// <summary>
+    /// Corners of the sheet on a photograph as shares of it, y down: upper left, upper right, lower right, lower left; null for a scan.
+    /// </summary>
     public IReadOnlyList<PlanePoint>? Photographed { get; init; }
 }

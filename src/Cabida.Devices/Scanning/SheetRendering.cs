@@ -17,7 +17,9 @@ public static class SheetRendering
     public static IReadOnlyList<PlanePoint>? CornersOf(MadeUpSheet sheet)
     {
         ArgumentNullException.ThrowIfNull(sheet);
-        return sheet.Photographed is { } shares ? [.. shares.Select(s => new PlanePoint(s.X * PhotographWidth, s.Y * PhotographHeight))] : null;
+        return sheet.Photographed is { } shares
+            ? [.. shares.Select(s => new PlanePoint(s.X * PhotographWidth, s.Y * PhotographHeight))]
+            : null;
     }
 
     /// <summary>Where a place on the sheet (millimetres, y up) lies on a scan of it, in millimetres with y up, given the skew.</summary>
@@ -26,7 +28,8 @@ public static class SheetRendering
         ArgumentNullException.ThrowIfNull(sheet);
         var a = skewDegrees * Math.PI / 180;
         var (cx, cy) = (sheet.Width / 2, sheet.Height / 2);
-        double x = p.X - cx, y = p.Y - cy;
+        double x = p.X - cx,
+            y = p.Y - cy;
         return new PlanePoint(cx + (x * Math.Cos(a)) - (y * Math.Sin(a)), cy + (x * Math.Sin(a)) + (y * Math.Cos(a)));
     }
 
@@ -50,7 +53,14 @@ public static class SheetRendering
                 canvas.DrawRect(0, 0, (float)sheet.Width, (float)sheet.Height, paper);
             }
 
-            using var ink = new SKPaint { Color = Paper(sheet, sheet.Darkness), IsAntialias = true, Style = sheet.As == DrawnAs.Filled ? SKPaintStyle.Fill : SKPaintStyle.Stroke, StrokeWidth = (float)sheet.LineWidth, StrokeJoin = SKStrokeJoin.Round };
+            using var ink = new SKPaint
+            {
+                Color = Paper(sheet, sheet.Darkness),
+                IsAntialias = true,
+                Style = sheet.As == DrawnAs.Filled ? SKPaintStyle.Fill : SKPaintStyle.Stroke,
+                StrokeWidth = (float)sheet.LineWidth,
+                StrokeJoin = SKStrokeJoin.Round,
+            };
             foreach (var shape in sheet.Shapes)
             {
                 using var path = new SKPathBuilder();
@@ -64,7 +74,12 @@ public static class SheetRendering
                 if (sheet.Shadow > 0)
                 {
                     // The fringe of a shadow is as wide as the shadow is long.
-                    using var soft = new SKPaint { Color = SKColors.Black.WithAlpha(86), IsAntialias = true, MaskFilter = SKMaskFilter.CreateBlur(SKBlurStyle.Normal, (float)(sheet.Shadow / 2)) };
+                    using var soft = new SKPaint
+                    {
+                        Color = SKColors.Black.WithAlpha(86),
+                        IsAntialias = true,
+                        MaskFilter = SKMaskFilter.CreateBlur(SKBlurStyle.Normal, (float)(sheet.Shadow / 2)),
+                    };
                     canvas.Save();
                     canvas.Translate((float)sheet.Shadow, (float)-sheet.Shadow);
                     canvas.DrawPath(drawn, soft);
@@ -92,7 +107,10 @@ public static class SheetRendering
         {
             for (var i = 0; i < ring.Count; i++)
             {
-                PlanePoint a = ring[i], b = ring[(i + 1) % ring.Count], from = a.Towards(b, -over / a.To(b)), to = b.Towards(a, -over / a.To(b));
+                PlanePoint a = ring[i],
+                    b = ring[(i + 1) % ring.Count],
+                    from = a.Towards(b, -over / a.To(b)),
+                    to = b.Towards(a, -over / a.To(b));
                 canvas.DrawLine((float)from.X, (float)from.Y, (float)to.X, (float)to.Y, ink);
             }
         }
@@ -113,27 +131,53 @@ public static class SheetRendering
         }
 
         var a = settings.SkewDegrees * Math.PI / 180;
-        double c = Math.Cos(a), s = Math.Sin(a), cx = sheet.Width / 2, cy = sheet.Height / 2;
+        double c = Math.Cos(a),
+            s = Math.Sin(a),
+            cx = sheet.Width / 2,
+            cy = sheet.Height / 2;
         return new SKMatrix(
-            (float)(k * c), (float)(-k * s), (float)(k * (cx - (c * cx) + (s * cy))),
-            (float)(-k * s), (float)(-k * c), (float)(height - (k * (cy - (s * cx) - (c * cy)))),
-            0, 0, 1);
+            (float)(k * c),
+            (float)(-k * s),
+            (float)(k * (cx - (c * cx) + (s * cy))),
+            (float)(-k * s),
+            (float)(-k * c),
+            (float)(height - (k * (cy - (s * cx) - (c * cy)))),
+            0,
+            0,
+            1
+        );
     }
 
     /// <summary>The projective map of the sheet onto four corners (Heckbert 1989, square to quadrilateral).</summary>
     private static SKMatrix OntoCorners(MadeUpSheet sheet, IReadOnlyList<PlanePoint> c)
     {
         // The unit square with y up: lower left, lower right, upper right, upper left.
-        PlanePoint p0 = c[3], p1 = c[2], p2 = c[1], p3 = c[0];
-        double dx1 = p1.X - p2.X, dx2 = p3.X - p2.X, sx = p0.X - p1.X + p2.X - p3.X;
-        double dy1 = p1.Y - p2.Y, dy2 = p3.Y - p2.Y, sy = p0.Y - p1.Y + p2.Y - p3.Y;
+        PlanePoint p0 = c[3],
+            p1 = c[2],
+            p2 = c[1],
+            p3 = c[0];
+        double dx1 = p1.X - p2.X,
+            dx2 = p3.X - p2.X,
+            sx = p0.X - p1.X + p2.X - p3.X;
+        double dy1 = p1.Y - p2.Y,
+            dy2 = p3.Y - p2.Y,
+            sy = p0.Y - p1.Y + p2.Y - p3.Y;
         var d = (dx1 * dy2) - (dx2 * dy1);
-        double g = ((sx * dy2) - (dx2 * sy)) / d, h = ((dx1 * sy) - (sx * dy1)) / d;
-        double w = sheet.Width, t = sheet.Height;
+        double g = ((sx * dy2) - (dx2 * sy)) / d,
+            h = ((dx1 * sy) - (sx * dy1)) / d;
+        double w = sheet.Width,
+            t = sheet.Height;
         return new SKMatrix(
-            (float)((p1.X - p0.X + (g * p1.X)) / w), (float)((p3.X - p0.X + (h * p3.X)) / t), (float)p0.X,
-            (float)((p1.Y - p0.Y + (g * p1.Y)) / w), (float)((p3.Y - p0.Y + (h * p3.Y)) / t), (float)p0.Y,
-            (float)(g / w), (float)(h / t), 1);
+            (float)((p1.X - p0.X + (g * p1.X)) / w),
+            (float)((p3.X - p0.X + (h * p3.X)) / t),
+            (float)p0.X,
+            (float)((p1.Y - p0.Y + (g * p1.Y)) / w),
+            (float)((p3.Y - p0.Y + (h * p3.Y)) / t),
+            (float)p0.Y,
+            (float)(g / w),
+            (float)(h / t),
+            1
+        );
     }
 
     /// <summary>Uneven light and the noise of pixels, seeded from the settings so that it is the same every time.</summary>
@@ -147,7 +191,8 @@ public static class SheetRendering
         {
             for (var x = 0; x < bitmap.Width; x++)
             {
-                double u = (double)x / bitmap.Width, v = (double)y / bitmap.Height;
+                double u = (double)x / bitmap.Width,
+                    v = (double)y / bitmap.Height;
                 var light = 1 - (settings.Shading * ((0.6 * u) + (0.4 * v * v)));
                 // Twelve uniform numbers less six have a deviation of one; three, scaled, are near enough for a picture.
                 var noise = 255 * settings.Noise * 2 * (random.NextDouble() + random.NextDouble() + random.NextDouble() - 1.5);

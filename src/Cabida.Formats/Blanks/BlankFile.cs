@@ -60,7 +60,11 @@ public static class BlankFile
 
         if (content.Blanks.Count is 0 or > MostBlanks)
         {
-            return Fail(content.Blanks.Count == 0 ? Phrase.Say($"There is no blank in the file.") : Phrase.Say($"There are {content.Blanks.Count} blanks in the file; up to {MostBlanks} are read at once."));
+            return Fail(
+                content.Blanks.Count == 0
+                    ? Phrase.Say($"There is no blank in the file.")
+                    : Phrase.Say($"There are {content.Blanks.Count} blanks in the file; up to {MostBlanks} are read at once.")
+            );
         }
 
         // A list may hold nothing at all in the place of a thing.
@@ -71,21 +75,30 @@ public static class BlankFile
         static Outcome<IReadOnlyList<Blank>> Fail(Phrase why) => Outcome<IReadOnlyList<Blank>>.Fail(why);
     }
 
-    private static Blank AtHome(Blank blank) => blank with
-    {
-        PictureId = null,
-        JobId = null,
-        Outline = AtHome(blank.Outline),
-        Faces = [.. blank.Faces.Select(f => f is null ? f! : f with { Outline = AtHome(f.Outline) })],
-    };
+    private static Blank AtHome(Blank blank) =>
+        blank with
+        {
+            PictureId = null,
+            JobId = null,
+            Outline = AtHome(blank.Outline),
+            Faces = [.. blank.Faces.Select(f => f is null ? f! : f with { Outline = AtHome(f.Outline) })],
+        };
 
     private static PanelOutline AtHome(PanelOutline outline) =>
-        outline with { Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null };
+        outline with
+        {
+            Drawn = outline.Drawn is { } drawn ? drawn with { PictureId = null } : null,
+        };
 
-    private static string Where(JsonException e) => e.LineNumber is { } line ? $" in line {line + 1}{(string.IsNullOrEmpty(e.Path) || e.Path == "$" ? "" : $", at {e.Path.TrimStart('$', '.')}")}" : "";
+    private static string Where(JsonException e) =>
+        e.LineNumber is { } line
+            ? $" in line {line + 1}{(string.IsNullOrEmpty(e.Path) || e.Path == "$" ? "" : $", at {e.Path.TrimStart('$', '.')}")}"
+            : "";
 
-    private static string Reason(JsonException e) => e.Message.Contains("could not be mapped", StringComparison.Ordinal) ? "this word is not known here."
-        : e.Message.Contains("missing required", StringComparison.Ordinal) ? "something that is needed is missing (a blank needs name, surface and measured; a reading needs tool and readings)."
+    private static string Reason(JsonException e) =>
+        e.Message.Contains("could not be mapped", StringComparison.Ordinal) ? "this word is not known here."
+        : e.Message.Contains("missing required", StringComparison.Ordinal)
+            ? "something that is needed is missing (a blank needs name, surface and measured; a reading needs tool and readings)."
         : e.Message.Contains("could not be converted", StringComparison.Ordinal) ? "this value is not of a kind that is expected here."
         : "it is not well-formed JSON.";
 

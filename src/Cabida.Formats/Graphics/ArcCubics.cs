@@ -19,13 +19,18 @@ internal static class ArcCubics
         var step = turn / steps;
         // The control points of a cubic through an arc of angle a lie 4/3·tan(a/4) along its tangents.
         var reach = 4.0 / 3 * Math.Tan(step / 4);
-        return Enumerable.Range(0, steps).Select(CurveSegment (k) =>
-        {
-            var ((sa, ca), (sb, cb)) = (Math.SinCos(first + (k * step)), Math.SinCos(first + ((k + 1) * step)));
-            return new CubicTo(
-                place.Of(new PlanePoint(ca - (reach * sa), sa + (reach * ca))),
-                place.Of(new PlanePoint(cb + (reach * sb), sb - (reach * cb))),
-                k == steps - 1 ? to : place.Of(new PlanePoint(cb, sb)));
-        });
+        return Enumerable
+            .Range(0, steps)
+            .Select(
+                CurveSegment (k) =>
+                {
+                    var ((sa, ca), (sb, cb)) = (Math.SinCos(first + (k * step)), Math.SinCos(first + ((k + 1) * step)));
+                    return new CubicTo(
+                        place.Of(new PlanePoint(ca - (reach * sa), sa + (reach * ca))),
+                        place.Of(new PlanePoint(cb + (reach * sb), sb - (reach * cb))),
+                        k == steps - 1 ? to : place.Of(new PlanePoint(cb, sb))
+                    );
+                }
+            );
     }
 }

@@ -22,12 +22,14 @@ internal sealed record LineChain(PlanePoint Start, IReadOnlyList<CurveSegment> S
         for (var i = Segments.Count - 1; i >= 0; i--)
         {
             var to = i == 0 ? Start : Segments[i - 1].End;
-            back.Add(Segments[i] switch
-            {
-                CubicTo c => new CubicTo(c.Control2, c.Control1, to),
-                QuadraticTo q => new QuadraticTo(q.Control, to),
-                _ => new LineSegmentTo(to),
-            });
+            back.Add(
+                Segments[i] switch
+                {
+                    CubicTo c => new CubicTo(c.Control2, c.Control1, to),
+                    QuadraticTo q => new QuadraticTo(q.Control, to),
+                    _ => new LineSegmentTo(to),
+                }
+            );
         }
 
         return new LineChain(End, back, Closed);
@@ -74,7 +76,8 @@ internal static class LineChains
 
     private static bool Closes(LineChain c) => c.Closed || (c.Start.To(c.End) <= Touching && c.Segments.Count > 1);
 
-    private static bool Meets(PlanePoint start, List<LineChain> chain) => (chain.Count > 1 || chain[0].Segments.Count > 1) && start.To(chain[^1].End) <= Touching;
+    private static bool Meets(PlanePoint start, List<LineChain> chain) =>
+        (chain.Count > 1 || chain[0].Segments.Count > 1) && start.To(chain[^1].End) <= Touching;
 
     /// <summary>The lines not yet joined, by where they end.</summary>
     private sealed class Ends

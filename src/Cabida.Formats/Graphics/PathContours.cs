@@ -66,7 +66,9 @@ internal static class PathContours
         if (weight is > 0 and < WidestConic)
         {
             // Halving by de Casteljau's scheme in homogeneous coordinates.
-            PlanePoint ab = a.Towards(b, weight / (1 + weight)), bc = c.Towards(b, weight / (1 + weight)), middle = ab.Towards(bc, 0.5);
+            PlanePoint ab = a.Towards(b, weight / (1 + weight)),
+                bc = c.Towards(b, weight / (1 + weight)),
+                middle = ab.Towards(bc, 0.5);
             var half = Math.Sqrt((1 + weight) / 2);
             Conic(a, ab, middle, half, into);
             Conic(middle, bc, c, half, into);

@@ -11,4 +11,10 @@ namespace Cabida.Formats.Graphics;
 /// <param name="Others">What a unit of the file might be instead, in millimetres, each with its words.</param>
 /// <param name="Notes">What was left out, and why.</param>
 public sealed record ReadGraphic(
-    IReadOnlyList<GraphicPiece> Pieces, bool SizeStated, double PerUnit, string Assumption, IReadOnlyList<(string Words, double PerUnit)> Others, IReadOnlyList<Phrase> Notes);
+    IReadOnlyList<GraphicPiece> Pieces,
+    bool SizeStated,
+    double PerUnit,
+    string Assumption,
+    IReadOnlyList<(string Words, double PerUnit)> Others,
+    IReadOnlyList<Phrase> Notes
+);

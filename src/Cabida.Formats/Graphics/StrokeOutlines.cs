@@ -15,7 +15,14 @@ internal sealed record DrawnLine(Contour Line, bool Closed);
 /// <param name="Miter">How far a pointed corner may reach, in widths.</param>
 /// <param name="Dashes">Dashes and gaps in turn; empty for none.</param>
 /// <param name="Offset">Where the dashes begin.</param>
-internal sealed record StrokeSetting(double Width, SKStrokeCap Cap, SKStrokeJoin Join, double Miter, IReadOnlyList<double> Dashes, double Offset);
+internal sealed record StrokeSetting(
+    double Width,
+    SKStrokeCap Cap,
+    SKStrokeJoin Join,
+    double Miter,
+    IReadOnlyList<double> Dashes,
+    double Offset
+);
 
 /// <summary>The outlines of strokes along lines, their curves kept.</summary>
 internal static class StrokeOutlines
@@ -46,7 +53,10 @@ internal static class StrokeOutlines
                 return null;
             }
 
-            using var effect = SKPathEffect.CreateDash([.. (dashes.Count % 2 == 0 ? dashes : [.. dashes, .. dashes]).Select(d => (float)d)], (float)setting.Offset);
+            using var effect = SKPathEffect.CreateDash(
+                [.. (dashes.Count % 2 == 0 ? dashes : [.. dashes, .. dashes]).Select(d => (float)d)],
+                (float)setting.Offset
+            );
             paint.PathEffect = effect;
         }
 
@@ -68,8 +78,7 @@ internal static class StrokeOutlines
         do
         {
             length += measure.Length;
-        }
-        while (measure.NextContour());
+        } while (measure.NextContour());
         return length;
     }
 

@@ -18,7 +18,12 @@ public sealed record ListFileReading(string Sheet, string Separator, string Enco
 /// <param name="Reading">How it was read.</param>
 /// <param name="Rows">Its rows as cells, rows without anything left out at the end.</param>
 /// <param name="Notes">What was noticed on the way.</param>
-public sealed record ReadList(IReadOnlyList<string> Sheets, ListFileReading Reading, IReadOnlyList<IReadOnlyList<string>> Rows, IReadOnlyList<Phrase> Notes);
+public sealed record ReadList(
+    IReadOnlyList<string> Sheets,
+    ListFileReading Reading,
+    IReadOnlyList<IReadOnlyList<string>> Rows,
+    IReadOnlyList<Phrase> Notes
+);
 
 /// <summary>Reads lists of names from spreadsheets and from texts with any separator and encoding.</summary>
 public static class ListFile
@@ -39,7 +44,11 @@ public static class ListFile
         ArgumentNullException.ThrowIfNull(reading);
         if (file.Length is 0 or > MostBytes)
         {
-            return Fail(file.Length == 0 ? Phrase.Say($"{name:strong} is empty.") : Phrase.Say($"{name:strong} has {file.Length / 1e6:0} MB; a list of more than {MostBytes / 1e6:0} MB is not read."));
+            return Fail(
+                file.Length == 0
+                    ? Phrase.Say($"{name:strong} is empty.")
+                    : Phrase.Say($"{name:strong} has {file.Length / 1e6:0} MB; a list of more than {MostBytes / 1e6:0} MB is not read.")
+            );
         }
 
         var read = IsSpreadsheet(file) ? SpreadsheetRows.Read(name, file, reading.Sheet) : TextRows.Read(name, file, reading);
@@ -55,7 +64,13 @@ public static class ListFile
         }
 
         return rows.Count == 0 ? Fail(Phrase.Say($"{name:strong} has no rows with anything in them."))
-            : rows.Count > MostRows ? Fail(Phrase.Say($"{name:strong} has {rows.Count} rows; no more than {MostRows} are taken from a file, and a run holds {NameList.MostPieces} names. Save the part you need as a file of its own."))
+            : rows.Count > MostRows
+                ? Fail(
+                    Phrase.Say(
+                        $"{name:strong} has {rows.Count} rows; no more than {MostRows} are taken from a file, and a run holds "
+                            + $"{NameList.MostPieces} names. Save the part you need as a file of its own."
+                    )
+                )
             : Outcome<ReadList>.Of(read.Value with { Rows = rows });
     }
 

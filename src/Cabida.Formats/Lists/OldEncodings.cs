@@ -11,10 +11,15 @@ internal static class OldEncodings
     private const int Fits = 3;
     private const int IsNoWord = -4;
 
-    /// <summary>An encoding with what its languages write beyond plain letters, in small letters. The first wins where several do.</summary>
+    /// <summary>
+    /// An encoding with what its languages write beyond plain letters, in small letters. The first wins where several do.
+    /// </summary>
     private static readonly (string Name, string[] Alphabets)[] All =
     [
-        ("windows-1252", ["äöüß", "àâæçéèêëîïôœùûüÿ", "áéíñóúü", "áâãàçéêíóôõú", "àèéìòùî", "æøåäöéüò", "ëïéèöüáó", "áðéíóúýþæö", "àçèéíïòóúü"]),
+        (
+            "windows-1252",
+            ["äöüß", "àâæçéèêëîïôœùûüÿ", "áéíñóúü", "áâãàçéêíóôõú", "àèéìòùî", "æøåäöéüò", "ëïéèöüáó", "áðéíóúýþæö", "àçèéíïòóúü"]
+        ),
         ("windows-1250", ["ąćęłńóśźż", "áčďéěíňóřšťúůýž", "áäčďéíĺľňóôŕšťúýž", "áéíóöőúüű", "ăâîşţ", "čćđšž", "äöüß"]),
         ("windows-1257", ["ąčęėįšųūž", "āčēģīķļņōŗšūž", "äõöüšž"]),
         ("windows-1254", ["çğıöşüâîûi̇"]),
@@ -30,7 +35,12 @@ internal static class OldEncodings
     {
         var score = 0;
         var byLanguage = new int[alphabets.Length];
-        foreach (var word in text.Split([' ', '\t', '\r', '\n', ';', ',', '|', '"', '-', '/', '(', ')', '.', ':', '\''], StringSplitOptions.RemoveEmptyEntries))
+        foreach (
+            var word in text.Split(
+                [' ', '\t', '\r', '\n', ';', ',', '|', '"', '-', '/', '(', ')', '.', ':', '\''],
+                StringSplitOptions.RemoveEmptyEntries
+            )
+        )
         {
             if (word.All(c => c < 128))
             {
@@ -48,7 +58,13 @@ internal static class OldEncodings
             }
 
             // Greek and Cyrillic words are all of their letters; Latin ones have accents here and there.
-            var fits = alphabets.Select(a => letters.All(l => a.Contains(l, StringComparison.Ordinal)) && (letters.Count == word.Length || a[0] < 'Ͱ') && !EndsWrong(word)).ToList();
+            var fits = alphabets
+                .Select(a =>
+                    letters.All(l => a.Contains(l, StringComparison.Ordinal))
+                    && (letters.Count == word.Length || a[0] < 'Ͱ')
+                    && !EndsWrong(word)
+                )
+                .ToList();
             score += fits.Contains(true) ? Fits : -1;
             for (var i = 0; i < fits.Count; i++)
             {

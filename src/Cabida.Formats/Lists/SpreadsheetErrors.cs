@@ -4,7 +4,9 @@ using System.Xml.Linq;
 
 namespace Cabida.Formats.Lists;
 
-/// <summary>The cells of a spreadsheet whose formula fails: they have no value, and whoever reads the values alone would take them for empty.</summary>
+/// <summary>
+/// The cells of a spreadsheet whose formula fails: they have no value, and whoever reads the values alone would take them for empty.
+/// </summary>
 internal static class SpreadsheetErrors
 {
     private static readonly XNamespace Relations = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
@@ -18,8 +20,16 @@ internal static class SpreadsheetErrors
         }
 
         using var zip = new ZipArchive(new MemoryStream(file, writable: false));
-        var id = Xml(zip, "xl/workbook.xml")?.Descendants().FirstOrDefault(e => e.Name.LocalName == "sheet" && (string?)e.Attribute("name") == sheet)?.Attribute(Relations + "id")?.Value;
-        var target = Xml(zip, "xl/_rels/workbook.xml.rels")?.Root?.Elements().FirstOrDefault(e => (string?)e.Attribute("Id") == id)?.Attribute("Target")?.Value;
+        var id = Xml(zip, "xl/workbook.xml")
+            ?.Descendants()
+            .FirstOrDefault(e => e.Name.LocalName == "sheet" && (string?)e.Attribute("name") == sheet)
+            ?.Attribute(Relations + "id")
+            ?.Value;
+        var target = Xml(zip, "xl/_rels/workbook.xml.rels")
+            ?.Root?.Elements()
+            .FirstOrDefault(e => (string?)e.Attribute("Id") == id)
+            ?.Attribute("Target")
+            ?.Value;
         var part = target is null ? null : zip.GetEntry(target.StartsWith('/') ? target[1..] : $"xl/{target}");
         return part is null ? [] : Cells(part);
     }

@@ -13,7 +13,9 @@ internal static class SpreadsheetRows
 {
     private const int MostErrorsNamed = 5;
 
-    /// <summary>A packed spreadsheet may not become larger than this when it is unpacked: a list of ten thousand rows is a few million bytes.</summary>
+    /// <summary>
+    /// A packed spreadsheet may not become larger than this when it is unpacked: a list of ten thousand rows is a few million bytes.
+    /// </summary>
     private const long MostUnpacked = 120_000_000;
 
     public static Outcome<ReadList> Read(string name, byte[] file, string sheet)
@@ -24,7 +26,12 @@ internal static class SpreadsheetRows
         {
             if (Unpacked(file) > MostUnpacked)
             {
-                return ListFile.Fail(Phrase.Say($"{name:strong} unpacks to more than {MostUnpacked / 1_000_000} MB; that is no list of names. Save the rows you need as CSV."));
+                return ListFile.Fail(
+                    Phrase.Say(
+                        $"{name:strong} unpacks to more than {MostUnpacked / 1_000_000} MB; that is no list of names. Save the rows "
+                            + $"you need as CSV."
+                    )
+                );
             }
 
             using var stream = new MemoryStream(file, writable: false);
@@ -38,8 +45,7 @@ internal static class SpreadsheetRows
                 {
                     chosen = (reader.Name, [.. RowsOf(reader)]);
                 }
-            }
-            while (reader.NextResult());
+            } while (reader.NextResult());
 
             if (chosen is not { } found)
             {
@@ -47,13 +53,37 @@ internal static class SpreadsheetRows
             }
 
             var errors = SpreadsheetErrors.On(file, found.Name);
-            var notes = errors.Count == 0 ? Array.Empty<Phrase>() :
-                [Phrase.Say($"{errors.Count} {(errors.Count == 1 ? "cell holds an error" : "cells hold errors")} instead of a value, and {(errors.Count == 1 ? "was" : "were")} left empty: {string.Join(", ", errors.Take(MostErrorsNamed))}{(errors.Count > MostErrorsNamed ? " …" : "")}.")];
+            var notes =
+                errors.Count == 0
+                    ? Array.Empty<Phrase>()
+                    :
+                    [
+                        Phrase.Say(
+                            $"{errors.Count} {(errors.Count == 1 ? "cell holds an error" : "cells hold errors")} instead of a "
+                                + $"value, and {(errors.Count == 1 ? "was" : "were")} left empty: "
+                                + $"{string.Join(", ", errors.Take(MostErrorsNamed))}{(errors.Count > MostErrorsNamed ? " …" : "")}."
+                        ),
+                    ];
             return Outcome<ReadList>.Of(new ReadList(sheets, new ListFileReading(found.Name, "", ""), found.Rows, notes));
         }
-        catch (Exception e) when (e is ExcelReaderException or InvalidDataException or System.Xml.XmlException or IOException or ArgumentException or FormatException or NullReferenceException or IndexOutOfRangeException or NotSupportedException)
+        catch (Exception e)
+            when (e
+                    is ExcelReaderException
+                        or InvalidDataException
+                        or System.Xml.XmlException
+                        or IOException
+                        or ArgumentException
+                        or FormatException
+                        or NullReferenceException
+                        or IndexOutOfRangeException
+                        or NotSupportedException
+            )
         {
-            return ListFile.Fail(Phrase.Say($"{name:strong} cannot be read as a spreadsheet: it is damaged, protected, or of another kind. Save it as XLSX or CSV."));
+            return ListFile.Fail(
+                Phrase.Say(
+                    $"{name:strong} cannot be read as a spreadsheet: it is damaged, protected, or of another kind. Save it as XLSX or CSV."
+                )
+            );
         }
     }
 
@@ -84,13 +114,14 @@ internal static class SpreadsheetRows
         }
     }
 
-    private static string Shown(object? value) => value switch
-    {
-        null => "",
-        // Whole numbers as they are typed; a year or a quantity is no decimal.
-        double d => d.ToString("0.############", CultureInfo.InvariantCulture),
-        DateTime day => day.ToString(day.TimeOfDay == TimeSpan.Zero ? "yyyy-MM-dd" : "yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
-        IFormattable other => other.ToString(null, CultureInfo.InvariantCulture),
-        _ => value.ToString() ?? "",
-    };
+    private static string Shown(object? value) =>
+        value switch
+        {
+            null => "",
+            // Whole numbers as they are typed; a year or a quantity is no decimal.
+            double d => d.ToString("0.############", CultureInfo.InvariantCulture),
+            DateTime day => day.ToString(day.TimeOfDay == TimeSpan.Zero ? "yyyy-MM-dd" : "yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
+            IFormattable other => other.ToString(null, CultureInfo.InvariantCulture),
+            _ => value.ToString() ?? "",
+        };
 }

@@ -6,7 +6,20 @@ namespace Cabida.Formats.Lists;
 public static class TextEncoding
 {
     /// <summary>The encodings that can be chosen, the guessed ones among them.</summary>
-    public static IReadOnlyList<string> All { get; } = ["utf-8", "utf-16", "utf-16BE", "windows-1252", "windows-1250", "windows-1251", "windows-1253", "windows-1254", "windows-1257", "windows-1258", "iso-8859-2"];
+    public static IReadOnlyList<string> All { get; } =
+    [
+        "utf-8",
+        "utf-16",
+        "utf-16BE",
+        "windows-1252",
+        "windows-1250",
+        "windows-1251",
+        "windows-1253",
+        "windows-1254",
+        "windows-1257",
+        "windows-1258",
+        "iso-8859-2",
+    ];
 
     /// <summary>The text, and the encoding it was read in.</summary>
     /// <param name="file">The bytes.</param>
@@ -37,7 +50,12 @@ public static class TextEncoding
             var odd = 0;
             for (var i = 0; i < head.Length; i++)
             {
-                odd += head[i] == 0 ? i % 2 == 1 ? 1 : -1 : 0;
+                odd +=
+                    head[i] == 0
+                        ? i % 2 == 1
+                            ? 1
+                            : -1
+                        : 0;
             }
 
             return odd < 0 ? "utf-16BE" : "utf-16";

@@ -23,16 +23,20 @@ internal static class TextRows
         }
 
         // What parts cells can be no quotation mark, line end or blank.
-        var separator = reading.Separator is [var only] && only is not ('"' or '\r' or '\n' or ' ' or '\0') ? reading.Separator : SeparatorOf(text);
+        var separator =
+            reading.Separator is [var only] && only is not ('"' or '\r' or '\n' or ' ' or '\0') ? reading.Separator : SeparatorOf(text);
         var rows = new List<IReadOnlyList<string>>();
         var quotes = 0;
-        using var parser = new CsvParser(new StringReader(text), new CsvConfiguration(CultureInfo.InvariantCulture)
-        {
-            Delimiter = separator.Length > 0 ? separator : "\t",
-            BadDataFound = _ => quotes++,
-            IgnoreBlankLines = false,
-            MaxFieldSize = 0,
-        });
+        using var parser = new CsvParser(
+            new StringReader(text),
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = separator.Length > 0 ? separator : "\t",
+                BadDataFound = _ => quotes++,
+                IgnoreBlankLines = false,
+                MaxFieldSize = 0,
+            }
+        );
         while (rows.Count <= ListFile.MostRows && parser.Read())
         {
             rows.Add([.. (parser.Record ?? []).Take(ListRows.MostColumns)]);
@@ -41,22 +45,42 @@ internal static class TextRows
         if (rows.Count > ListFile.MostRows)
         {
             // How many there are is said; what is in them is not looked at.
-            rows.AddRange(Enumerable.Repeat<IReadOnlyList<string>>(["…"], text.AsSpan().Count('\n') - rows.Count + (text.EndsWith('\n') ? 0 : 1)));
+            rows.AddRange(
+                Enumerable.Repeat<IReadOnlyList<string>>(["…"], text.AsSpan().Count('\n') - rows.Count + (text.EndsWith('\n') ? 0 : 1))
+            );
         }
 
-        return Outcome<ReadList>.Of(new ReadList([], new ListFileReading("", separator, encoding), rows,
-            quotes == 0 ? [] : [Phrase.Say($"{quotes} {(quotes == 1 ? "row has" : "rows have")} a quotation mark in the middle of a cell; it was kept as it stands.")]));
+        return Outcome<ReadList>.Of(
+            new ReadList(
+                [],
+                new ListFileReading("", separator, encoding),
+                rows,
+                quotes == 0
+                    ? []
+                    :
+                    [
+                        Phrase.Say(
+                            $"{quotes} {(quotes == 1 ? "row has" : "rows have")} a quotation mark in the middle of a cell; it was "
+                                + $"kept as it stands."
+                        ),
+                    ]
+            )
+        );
     }
 
     /// <summary>The character that parts each line into the same number of cells; empty where lines are single cells.</summary>
     private static string SeparatorOf(string text)
     {
         var lines = text.ReplaceLineEndings("\n").Split('\n').Where(l => l.Trim().Length > 0).Take(LinesLookedAt).ToList();
-        var best = Separators.Select(s => (Separator: s, Counts: lines.Select(l => Outside(l, s)).ToList()))
+        var best = Separators
+            .Select(s => (Separator: s, Counts: lines.Select(l => Outside(l, s)).ToList()))
             .Where(s => s.Counts.Count(c => c > 0) * 2 > lines.Count)
             .Select(s => (s.Separator, Usual: s.Counts.GroupBy(c => c).OrderByDescending(g => g.Count()).First()))
             .Where(s => s.Usual.Key > 0)
-            .OrderByDescending(s => s.Usual.Count()).ThenByDescending(s => s.Usual.Key).Select(s => s.Separator.ToString()).FirstOrDefault();
+            .OrderByDescending(s => s.Usual.Count())
+            .ThenByDescending(s => s.Usual.Key)
+            .Select(s => s.Separator.ToString())
+            .FirstOrDefault();
         return best ?? "";
     }
 

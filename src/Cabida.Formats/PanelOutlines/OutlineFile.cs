@@ -31,22 +31,39 @@ public static class OutlineFile
         }
 
         // A loop that crosses itself may enclose as much one way as the other, so its size is that of its box.
-        var loops = read.Value.Pieces.SelectMany(p => p.Closed)
-            .Select(IReadOnlyList<PlanePoint> (c) => CurveFlattening.Flatten(c, Tolerances.Ink, Tolerances.InkTurn)).Where(l => l.Count >= 3)
-            .Select(l => (Points: l, Ring: Outlines.Ring(l))).Select(l => (l.Points, l.Ring, Size: Box.Of(l.Ring)!.Value)).Where(l => l.Size.Width * l.Size.Height >= LeastArea)
-            .OrderByDescending(l => l.Size.Width * l.Size.Height).ToList();
+        var loops = read
+            .Value.Pieces.SelectMany(p => p.Closed)
+            .Select(IReadOnlyList<PlanePoint> (c) => CurveFlattening.Flatten(c, Tolerances.Ink, Tolerances.InkTurn))
+            .Where(l => l.Count >= 3)
+            .Select(l => (Points: l, Ring: Outlines.Ring(l)))
+            .Select(l => (l.Points, l.Ring, Size: Box.Of(l.Ring)!.Value))
+            .Where(l => l.Size.Width * l.Size.Height >= LeastArea)
+            .OrderByDescending(l => l.Size.Width * l.Size.Height)
+            .ToList();
         if (loops.Count == 0)
         {
             var open = read.Value.Pieces.SelectMany(p => p.Open).ToList();
-            return Outcome<DrawnOutline>.Fail(open.Count == 0 ? Phrase.Say($"{name:strong} holds no closed outline.")
-                : Phrase.Say($"The outline in {name:strong} is not closed: it ends {Core.Measures.Length.Mm(open.Min(o => o.Start.To(o.Segments[^1].End)))} short of its start. Close it in the drawing."));
+            return Outcome<DrawnOutline>.Fail(
+                open.Count == 0
+                    ? Phrase.Say($"{name:strong} holds no closed outline.")
+                    : Phrase.Say(
+                        $"The outline in {name:strong} is not closed: it ends "
+                            + $"{Core.Measures.Length.Mm(open.Min(o => o.Start.To(o.Segments[^1].End)))} short of its start. Close it in "
+                            + $"the drawing."
+                    )
+            );
         }
 
         var outer = loops[0];
         var box = Box.Of(outer.Ring)!.Value;
         if (box.Width > LargestSide || box.Height > LargestSide)
         {
-            return Outcome<DrawnOutline>.Fail(Phrase.Say($"The outline in {name:strong} is {Core.Measures.Length.Mm(box.Width)} × {Core.Measures.Length.Mm(box.Height)}. Does the file name the right unit?"));
+            return Outcome<DrawnOutline>.Fail(
+                Phrase.Say(
+                    $"The outline in {name:strong} is {Core.Measures.Length.Mm(box.Width)} × {Core.Measures.Length.Mm(box.Height)}. "
+                        + $"Does the file name the right unit?"
+                )
+            );
         }
 
         if (Crossing(name, outer.Ring, box) is { } crosses)
@@ -56,8 +73,17 @@ public static class OutlineFile
 
         var inside = loops.Skip(1).Where(l => l.Points.Any(p => Holds(outer.Ring, p))).ToList();
         // What lies in a hole is waste, not another hole.
-        var holes = inside.Where(l => !inside.Any(o => o != l && o.Size.Width * o.Size.Height > l.Size.Width * l.Size.Height && l.Points.All(p => Holds(o.Ring, p)))).ToList();
-        var whole = Outlines.Factory.CreatePolygon((LinearRing)outer.Ring.ExteriorRing, [.. holes.Select(h => (LinearRing)h.Ring.ExteriorRing)]);
+        var holes = inside
+            .Where(l =>
+                !inside.Any(o =>
+                    o != l && o.Size.Width * o.Size.Height > l.Size.Width * l.Size.Height && l.Points.All(p => Holds(o.Ring, p))
+                )
+            )
+            .ToList();
+        var whole = Outlines.Factory.CreatePolygon(
+            (LinearRing)outer.Ring.ExteriorRing,
+            [.. holes.Select(h => (LinearRing)h.Ring.ExteriorRing)]
+        );
         if (Crossing(name, whole, box) is { } holesCross)
         {
             return Outcome<DrawnOutline>.Fail(holesCross);
@@ -69,15 +95,22 @@ public static class OutlineFile
     }
 
     /// <summary>Where an outline crosses itself or its holes, from the lower left corner of all of it; null where it does not.</summary>
-    private static Phrase? Crossing(string name, Polygon outline, Box box) => new IsValidOp(outline).ValidationError is { } error
-        ? Phrase.Say(
-            $"The outline in {name:strong} crosses itself{(outline.NumInteriorRings > 0 ? " or its holes" : "")} {Core.Measures.Length.Mm(error.Coordinate.X - box.MinX)} from its left and {Core.Measures.Length.Mm(error.Coordinate.Y - box.MinY)} above its foot. Nothing can be cut so; mend it in the drawing.")
-        : null;
+    private static Phrase? Crossing(string name, Polygon outline, Box box) =>
+        new IsValidOp(outline).ValidationError is { } error
+            ? Phrase.Say(
+                $"The outline in {name:strong} crosses itself{(outline.NumInteriorRings > 0 ? " or its holes" : "")} "
+                    + $"{Core.Measures.Length.Mm(error.Coordinate.X - box.MinX)} from its left and "
+                    + $"{Core.Measures.Length.Mm(error.Coordinate.Y - box.MinY)} above its foot. Nothing can be cut so; mend it in the "
+                    + $"drawing."
+            )
+            : null;
 
     /// <summary>How the size was understood where the file leaves it open, and what was left out.</summary>
     private static string Remark(ReadGraphic read) =>
         (read.SizeStated ? "" : $" (its size is not stated, so {read.Assumption} was taken: check its width)")
         + string.Concat(read.Notes.Select(n => $"; {n.ToString().TrimEnd('.').ToLowerInvariant()}"));
 
-    private static bool Holds(Polygon ring, PlanePoint p) => ring.EnvelopeInternal.Covers(p.X, p.Y) && NetTopologySuite.Algorithm.PointLocation.IsInRing(new Coordinate(p.X, p.Y), ring.ExteriorRing.Coordinates);
+    private static bool Holds(Polygon ring, PlanePoint p) =>
+        ring.EnvelopeInternal.Covers(p.X, p.Y)
+        && NetTopologySuite.Algorithm.PointLocation.IsInRing(new Coordinate(p.X, p.Y), ring.ExteriorRing.Coordinates);
 }

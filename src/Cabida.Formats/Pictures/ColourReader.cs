@@ -51,9 +51,15 @@ public static class ColourReader
         }
 
         var turn = PictureHead.Read(file).ValueOrDefault?.Turn ?? PictureTurn.None;
-        var picture = new ColourPicture(turn.Swaps ? h : w, turn.Swaps ? w : h, turn.Of(pixels, w, h, 3)) { Opacity = opacity.All(a => a == byte.MaxValue) ? null : turn.Of(opacity, w, h, 1) };
+        var picture = new ColourPicture(turn.Swaps ? h : w, turn.Swaps ? w : h, turn.Of(pixels, w, h, 3))
+        {
+            Opacity = opacity.All(a => a == byte.MaxValue) ? null : turn.Of(opacity, w, h, 1),
+        };
         return Outcome<(ColourPicture, double)>.Of((picture, (double)codec.Info.Width / w));
     }
 
-    private static Outcome<(ColourPicture, double)> Damaged() => Outcome<(ColourPicture, double)>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));
+    private static Outcome<(ColourPicture, double)> Damaged() =>
+        Outcome<(ColourPicture, double)>.Fail(
+            Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again.")
+        );
 }

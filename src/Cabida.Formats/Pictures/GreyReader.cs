@@ -30,10 +30,17 @@ public static class GreyReader
 
         var pixels = new byte[(long)head.Width * head.Height];
         var info = new SKImageInfo(head.Stored.Width, head.Stored.Height, SKColorType.Rgba8888, SKAlphaType.Unpremul);
-        var done = head is { MediaType: "image/jpeg", InStrips: true } ? Lines(codec, info, pixels, stop) : Parts(data, info, pixels, head.InStrips, stop);
-        return done ? Outcome<GreyPicture>.Of(new GreyPicture(head.Width, head.Height, head.Turn.Of(pixels, head.Stored.Width, head.Stored.Height, 1))) : Damaged();
+        var done = head is { MediaType: "image/jpeg", InStrips: true }
+            ? Lines(codec, info, pixels, stop)
+            : Parts(data, info, pixels, head.InStrips, stop);
+        return done
+            ? Outcome<GreyPicture>.Of(
+                new GreyPicture(head.Width, head.Height, head.Turn.Of(pixels, head.Stored.Width, head.Stored.Height, 1))
+            )
+            : Damaged();
 
-        static Outcome<GreyPicture> Damaged() => Outcome<GreyPicture>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));
+        static Outcome<GreyPicture> Damaged() =>
+            Outcome<GreyPicture>.Fail(Phrase.Say($"This picture is damaged or cut short: only part of it can be read. Bring it again."));
     }
 
     /// <summary>Line after line, as baseline JPEG is stored.</summary>

@@ -28,29 +28,45 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
     /// <summary>Reads the head of a PNG or JPEG, or says why the picture cannot be used.</summary>
     public static Outcome<PictureHead> Read(ReadOnlySpan<byte> file)
     {
-        var head = IsPng(file) ? Png(file) : file is [0xFF, 0xD8, 0xFF, ..] ? Jpeg(file) : null;
+        var head =
+            IsPng(file) ? Png(file)
+            : file is [0xFF, 0xD8, 0xFF, ..] ? Jpeg(file)
+            : null;
         if (head is null)
         {
-            return Outcome<PictureHead>.Fail(IsTiff(file)
-                ? Phrase.Say($"TIFF cannot be read here. Save the scan as PNG or JPEG.")
-                : Phrase.Say($"This is no picture that can be read. Bring a PNG or a JPEG."));
+            return Outcome<PictureHead>.Fail(
+                IsTiff(file)
+                    ? Phrase.Say($"TIFF cannot be read here. Save the scan as PNG or JPEG.")
+                    : Phrase.Say($"This is no picture that can be read. Bring a PNG or a JPEG.")
+            );
         }
 
         var pixels = (long)head.Width * head.Height;
         if (pixels > MostPixels)
         {
-            return Outcome<PictureHead>.Fail(Phrase.Say(
-                $"This picture has {pixels / 1e6:0} million pixels ({head.Width} × {head.Height}); up to {MostPixels / 1e6:0} million are read. Scan at 300 dots an inch, or less of the bed."));
+            return Outcome<PictureHead>.Fail(
+                Phrase.Say(
+                    $"This picture has {pixels / 1e6:0} million pixels ({head.Width} × {head.Height}); up to {MostPixels / 1e6:0} "
+                        + $"million are read. Scan at 300 dots an inch, or less of the bed."
+                )
+            );
         }
 
         if (pixels > MostWhole && !head.InStrips)
         {
-            return Outcome<PictureHead>.Fail(Phrase.Say(
-                $"This picture of {pixels / 1e6:0} million pixels is {(head.MediaType == "image/png" ? "interlaced" : "progressive")}, so it could only be read as a whole, and that is done up to {MostWhole / 1e6:0} million. Save it as a plain PNG or a baseline JPEG."));
+            return Outcome<PictureHead>.Fail(
+                Phrase.Say(
+                    $"This picture of {pixels / 1e6:0} million pixels is "
+                        + $"{(head.MediaType == "image/png" ? "interlaced" : "progressive")}, so it could only be read as a whole, and "
+                        + $"that is done up to {MostWhole / 1e6:0} million. Save it as a plain PNG or a baseline JPEG."
+                )
+            );
         }
 
         return pixels < 64 * 64
-            ? Outcome<PictureHead>.Fail(Phrase.Say($"This picture has only {head.Width} × {head.Height} pixels; nothing can be measured on it."))
+            ? Outcome<PictureHead>.Fail(
+                Phrase.Say($"This picture has only {head.Width} × {head.Height} pixels; nothing can be measured on it.")
+            )
             : Outcome<PictureHead>.Of(head);
     }
 
@@ -60,10 +76,11 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
 
     private static PictureHead? Png(ReadOnlySpan<byte> file)
     {
-        int width = BinaryPrimitives.ReadInt32BigEndian(file[16..]), height = BinaryPrimitives.ReadInt32BigEndian(file[20..]);
+        int width = BinaryPrimitives.ReadInt32BigEndian(file[16..]),
+            height = BinaryPrimitives.ReadInt32BigEndian(file[20..]);
         double? dots = null;
         var turn = PictureTurn.None;
-        for (var at = 8; at + 12 <= file.Length;)
+        for (var at = 8; at + 12 <= file.Length; )
         {
             var length = BinaryPrimitives.ReadInt32BigEndian(file[at..]);
             var kind = file.Slice(at + 4, 4);
@@ -98,14 +115,19 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
     {
         double? dots = null;
         var turn = PictureTurn.None;
-        for (var at = 2; at + 9 < file.Length && file[at] == 0xFF;)
+        for (var at = 2; at + 9 < file.Length && file[at] == 0xFF; )
         {
             var marker = file[at + 1];
             var length = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 2)..]);
             if (marker == 0xE0 && length >= 14 && at + 16 < file.Length && file.Slice(at + 4, 4).SequenceEqual("JFIF"u8))
             {
                 var density = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 12)..]);
-                dots = file[at + 11] switch { 1 when density > 1 => density, 2 when density > 1 => Math.Round(density * 2.54, 1), _ => null };
+                dots = file[at + 11] switch
+                {
+                    1 when density > 1 => density,
+                    2 when density > 1 => Math.Round(density * 2.54, 1),
+                    _ => null,
+                };
             }
 
             if (marker == 0xE1 && length >= 16 && at + 2 + length <= file.Length && file.Slice(at + 4, 6).SequenceEqual("Exif\0\0"u8))
@@ -116,7 +138,8 @@ public sealed record PictureHead(string MediaType, int Width, int Height, bool I
             // Frames: C0 to CF but for tables (C4), extensions (C8) and arithmetic conditioning (CC).
             if (marker is >= 0xC0 and <= 0xCF and not (0xC4 or 0xC8 or 0xCC))
             {
-                int height = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 5)..]), width = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 7)..]);
+                int height = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 5)..]),
+                    width = BinaryPrimitives.ReadUInt16BigEndian(file[(at + 7)..]);
                 return width > 0 && height > 0 ? Turned("image/jpeg", width, height, marker is 0xC0 or 0xC1, dots, turn) : null;
             }
 

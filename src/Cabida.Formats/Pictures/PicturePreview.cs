@@ -32,13 +32,23 @@ public static class PicturePreview
 
         int Scaled(int side) => Math.Max(1, (int)Math.Round(side * (double)scale));
         var clear = codec.Info.AlphaType != SKAlphaType.Opaque;
-        using var small = new SKBitmap(new SKImageInfo(
-            Scaled(codec.Info.Width), Scaled(codec.Info.Height), SKColorType.Rgba8888, clear ? SKAlphaType.Premul : SKAlphaType.Opaque));
+        using var small = new SKBitmap(
+            new SKImageInfo(
+                Scaled(codec.Info.Width),
+                Scaled(codec.Info.Height),
+                SKColorType.Rgba8888,
+                clear ? SKAlphaType.Premul : SKAlphaType.Opaque
+            )
+        );
         using (var canvas = new SKCanvas(small))
         {
             canvas.Clear(clear ? SKColors.Transparent : SKColors.White);
             using var image = SKImage.FromBitmap(bitmap);
-            canvas.DrawImage(image, SKRect.Create(small.Width, small.Height), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+            canvas.DrawImage(
+                image,
+                SKRect.Create(small.Width, small.Height),
+                new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+            );
         }
 
         using var turned = Turned(small, turn);
@@ -49,7 +59,14 @@ public static class PicturePreview
     private static SKBitmap Turned(SKBitmap stored, PictureTurn turn)
     {
         var pixels = turn.Of(stored.Bytes, stored.Width, stored.Height, stored.BytesPerPixel);
-        var shown = new SKBitmap(new SKImageInfo(turn.Swaps ? stored.Height : stored.Width, turn.Swaps ? stored.Width : stored.Height, stored.ColorType, stored.AlphaType));
+        var shown = new SKBitmap(
+            new SKImageInfo(
+                turn.Swaps ? stored.Height : stored.Width,
+                turn.Swaps ? stored.Width : stored.Height,
+                stored.ColorType,
+                stored.AlphaType
+            )
+        );
         System.Runtime.InteropServices.Marshal.Copy(pixels, 0, shown.GetPixels(), pixels.Length);
         return shown;
     }

@@ -4,7 +4,8 @@ namespace Cabida.Formats.Pictures;
 
 /// <summary>
 /// How a stored picture is to be turned before it is looked at, as cameras note it (Exif 2.32, tag 0x0112): 1 as stored, 2 mirrored,
-/// 3 upside down, 4 mirrored upside down, 5 mirrored about its diagonal, 6 a quarter to the right, 7 mirrored about the other diagonal, 8 a quarter to
+/// 3 upside down, 4 mirrored upside down, 5 mirrored about its diagonal, 6 a quarter to the right, 7 mirrored about the other diagonal, 8 a
+/// quarter to
 /// the left.
 /// </summary>
 /// <param name="How">1 to 8.</param>
@@ -90,7 +91,12 @@ public readonly record struct PictureTurn(int How)
         return turned;
     }
 
-    private static long Number(ReadOnlySpan<byte> at, int bytes, bool little) => bytes == 2
-        ? little ? BinaryPrimitives.ReadUInt16LittleEndian(at) : BinaryPrimitives.ReadUInt16BigEndian(at)
-        : little ? BinaryPrimitives.ReadUInt32LittleEndian(at) : BinaryPrimitives.ReadUInt32BigEndian(at);
+    private static long Number(ReadOnlySpan<byte> at, int bytes, bool little) =>
+        bytes == 2
+            ? little
+                ? BinaryPrimitives.ReadUInt16LittleEndian(at)
+                : BinaryPrimitives.ReadUInt16BigEndian(at)
+            : little
+                ? BinaryPrimitives.ReadUInt32LittleEndian(at)
+                : BinaryPrimitives.ReadUInt32BigEndian(at);
 }

@@ -5,10 +5,22 @@ namespace Cabida.Formats.Proofs;
 /// <summary>Words on a page, in the first of the shipped faces that has every letter of them.</summary>
 internal sealed class Lettered : IDisposable
 {
-    private readonly SKTypeface[] faces = [.. new[] { "figures.ttf", "words.ttf" }.Select(n => SKTypeface.FromStream(typeof(Lettered).Assembly.GetManifestResourceStream(n)!))];
+    private readonly SKTypeface[] faces =
+    [
+        .. new[] { "figures.ttf", "words.ttf" }.Select(n => SKTypeface.FromStream(typeof(Lettered).Assembly.GetManifestResourceStream(n)!)),
+    ];
 
     /// <summary>Draws words with their start, middle or end at a place.</summary>
-    public void Draw(SKCanvas canvas, string words, float x, float baseline, float size, SKColor colour, SKTextAlign align = SKTextAlign.Left, float most = float.MaxValue)
+    public void Draw(
+        SKCanvas canvas,
+        string words,
+        float x,
+        float baseline,
+        float size,
+        SKColor colour,
+        SKTextAlign align = SKTextAlign.Left,
+        float most = float.MaxValue
+    )
     {
         if (words.Length == 0)
         {

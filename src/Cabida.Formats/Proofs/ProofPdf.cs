@@ -18,7 +18,9 @@ public static class ProofPdf
     private const float Foot = 10;
     private const float Gap = 6;
 
-    /// <summary>Nobody sees less than this on paper; an outline is drawn as finely and no finer, so that many pieces make a small file.</summary>
+    /// <summary>
+    /// Nobody sees less than this on paper; an outline is drawn as finely and no finer, so that many pieces make a small file.
+    /// </summary>
     private const double Unseen = 0.01;
 
     /// <summary>Room under a piece for its words.</summary>
@@ -36,7 +38,17 @@ public static class ProofPdf
         ArgumentNullException.ThrowIfNull(sheet);
         using var stream = new MemoryStream();
         using var letters = new Lettered();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = sheet.Title, Author = sheet.Workshop, Creator = "Cabida" }))
+        using (
+            var document = SKDocument.CreatePdf(
+                stream,
+                new SKDocumentPdfMetadata
+                {
+                    Title = sheet.Title,
+                    Author = sheet.Workshop,
+                    Creator = "Cabida",
+                }
+            )
+        )
         {
             var layout = Layout.Of(sheet);
             var pages = Math.Max(1, (int)Math.Ceiling(sheet.Pieces.Count / (double)layout.OnPage));
@@ -50,7 +62,15 @@ public static class ProofPdf
                     DrawPiece(canvas, piece, sheet.Ground, layout, layout.At(i), letters);
                 }
 
-                letters.Draw(canvas, FormattableString.Invariant($"{ScaleWords(layout.Scale)} · page {page + 1} of {pages}"), Width - Margin, Height - Foot + 3, 2.9f, Soft, SKTextAlign.Right);
+                letters.Draw(
+                    canvas,
+                    FormattableString.Invariant($"{ScaleWords(layout.Scale)} · page {page + 1} of {pages}"),
+                    Width - Margin,
+                    Height - Foot + 3,
+                    2.9f,
+                    Soft,
+                    SKTextAlign.Right
+                );
                 document.EndPage();
             }
 
@@ -68,14 +88,18 @@ public static class ProofPdf
     {
         public int OnPage => Across * Down;
 
-        public (float X, float Y) At(int i) => (Margin + (i % Across * (CellWidth + Gap)), Head + Margin + (i / Across * (CellHeight + Under + Gap)));
+        public (float X, float Y) At(int i) =>
+            (Margin + (i % Across * (CellWidth + Gap)), Head + Margin + (i / Across * (CellHeight + Under + Gap)));
 
         public static Layout Of(ProofSheet sheet)
         {
             var (width, height) = sheet.Pieces.Count == 0 ? (1, 1) : sheet.Cell;
             const float Wide = Width - (2 * Margin);
             const float High = Height - (2 * Margin) - Head - Foot;
-            var scale = Scales.FirstOrDefault(s => (sheet.Pieces.Count == 1 || (width * s * 2) + Gap <= Wide) && width * s <= Wide && (height * s) + Under <= High, Scales[^1]);
+            var scale = Scales.FirstOrDefault(
+                s => (sheet.Pieces.Count == 1 || (width * s * 2) + Gap <= Wide) && width * s <= Wide && (height * s) + Under <= High,
+                Scales[^1]
+            );
             var across = Math.Max(1, (int)((Wide + Gap) / ((width * scale) + Gap)));
             var down = Math.Max(1, (int)((High + Gap) / ((height * scale) + Under + Gap)));
             return new Layout(scale, across, down, (Wide - (Gap * (across - 1))) / across, (float)(height * scale));
@@ -90,7 +114,9 @@ public static class ProofPdf
             const float MarkHigh = 16;
             const float MarkWide = 30;
             var k = (float)Math.Min(MarkHigh / box.Height, MarkWide / box.Width);
-            Placed(canvas, Margin - ((float)box.MinX * k), Margin + ((float)box.MaxY * k), k, () => sheet.Mark.ToList().ForEach(m => InkPath.Fill(canvas, m)));
+            Placed(canvas, Margin - ((float)box.MinX * k), Margin + ((float)box.MaxY * k), k, () =>
+                sheet.Mark.ToList().ForEach(m => InkPath.Fill(canvas, m))
+            );
             left += ((float)box.Width * k) + 5;
         }
 
@@ -98,7 +124,16 @@ public static class ProofPdf
         letters.Draw(canvas, sheet.Contact, left, Margin + 11.5f, 3, Soft, most: 90);
         letters.Draw(canvas, sheet.Title, Width - Margin, Margin + 6, 4.4f, Ink, SKTextAlign.Right, 85);
         letters.Draw(canvas, sheet.About, Width - Margin, Margin + 11.5f, 3, Soft, SKTextAlign.Right, 85);
-        letters.Draw(canvas, $"Proof of {sheet.On}. Please tick each piece, or write what should be different.", Width - Margin, Margin + 16.5f, 3, Soft, SKTextAlign.Right, 120);
+        letters.Draw(
+            canvas,
+            $"Proof of {sheet.On}. Please tick each piece, or write what should be different.",
+            Width - Margin,
+            Margin + 16.5f,
+            3,
+            Soft,
+            SKTextAlign.Right,
+            120
+        );
         using var line = Stroke(Rule, 0.3f);
         canvas.DrawLine(Margin, Margin + 20, Width - Margin, Margin + 20, line);
     }
@@ -109,19 +144,25 @@ public static class ProofPdf
         var k = (float)layout.Scale;
         canvas.Save();
         canvas.ClipRect(new SKRect(at.X - (Gap / 2), at.Y - 1, at.X + layout.CellWidth + (Gap / 2), at.Y + layout.CellHeight + 1));
-        Placed(canvas, at.X + (layout.CellWidth / 2) - ((float)zone.CentreX * k), at.Y + (layout.CellHeight / 2) + ((float)zone.CentreY * k), k, () =>
-        {
-            using var path = InkPath.Of(piece.Zone, Unseen / k);
-            using var fill = new SKPaint { Color = ground.Length > 0 ? InkPath.Colour(ground) : SKColors.White, IsAntialias = true };
-            canvas.DrawPath(path, fill);
-            using var dashed = Stroke(Rule, 0.3f / k);
-            dashed.PathEffect = SKPathEffect.CreateDash([1.6f / k, 1.1f / k], 0);
-            canvas.DrawPath(path, dashed);
-            foreach (var ink in piece.Inks)
+        Placed(
+            canvas,
+            at.X + (layout.CellWidth / 2) - ((float)zone.CentreX * k),
+            at.Y + (layout.CellHeight / 2) + ((float)zone.CentreY * k),
+            k,
+            () =>
             {
-                InkPath.Fill(canvas, ink, Unseen / k);
+                using var path = InkPath.Of(piece.Zone, Unseen / k);
+                using var fill = new SKPaint { Color = ground.Length > 0 ? InkPath.Colour(ground) : SKColors.White, IsAntialias = true };
+                canvas.DrawPath(path, fill);
+                using var dashed = Stroke(Rule, 0.3f / k);
+                dashed.PathEffect = SKPathEffect.CreateDash([1.6f / k, 1.1f / k], 0);
+                canvas.DrawPath(path, dashed);
+                foreach (var ink in piece.Inks)
+                {
+                    InkPath.Fill(canvas, ink, Unseen / k);
+                }
             }
-        });
+        );
         canvas.Restore();
         var (left, y) = (at.X, at.Y + layout.CellHeight);
         letters.Draw(canvas, piece.Name, left, y + 4.6f, 3.6f, Ink, most: layout.CellWidth - (piece.Mark.Length > 0 ? 22 : 0));
@@ -137,7 +178,15 @@ public static class ProofPdf
 
         using var box = Stroke(Ink, 0.25f);
         canvas.DrawRect(left, y + 10.6f, 3, 3, box);
-        letters.Draw(canvas, piece.State.Length > 0 ? piece.State : "as shown", left + 4.4f, y + 13.2f, 2.7f, piece.State.Length > 0 ? Accent : Soft, most: layout.CellWidth - 5);
+        letters.Draw(
+            canvas,
+            piece.State.Length > 0 ? piece.State : "as shown",
+            left + 4.4f,
+            y + 13.2f,
+            2.7f,
+            piece.State.Length > 0 ? Accent : Soft,
+            most: layout.CellWidth - 5
+        );
         using var line = Stroke(Rule, 0.25f);
         canvas.DrawLine(left + (piece.State.Length > 0 ? layout.CellWidth : 18), y + 13.6f, left + layout.CellWidth, y + 13.6f, line);
     }
@@ -152,5 +201,12 @@ public static class ProofPdf
         canvas.Restore();
     }
 
-    private static SKPaint Stroke(SKColor colour, float width) => new() { Color = colour, StrokeWidth = width, IsStroke = true, IsAntialias = true };
+    private static SKPaint Stroke(SKColor colour, float width) =>
+        new()
+        {
+            Color = colour,
+            StrokeWidth = width,
+            IsStroke = true,
+            IsAntialias = true,
+        };
 }

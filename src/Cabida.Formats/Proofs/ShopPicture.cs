@@ -29,7 +29,9 @@ public static class ShopPicture
         var canvas = surface.Canvas;
         canvas.Clear(Paper);
         // The blank itself, not the room its drawing leaves for what is turned away.
-        var box = Box.Around(blank.Strokes.Where(s => s.Kind == StrokeKind.Edge).SelectMany(s => s.Points).Select(p => new Box(p.X, p.Y, p.X, p.Y))) ?? blank.Box;
+        var box = Box.Around(
+            blank.Strokes.Where(s => s.Kind == StrokeKind.Edge).SelectMany(s => s.Points).Select(p => new Box(p.X, p.Y, p.X, p.Y))
+        ) ?? blank.Box;
         var k = (float)(size * (1 - (2 * Around)) / Math.Max(box.Width, box.Height));
         canvas.Translate((size / 2f) - ((float)box.CentreX * k), (size / 2f) + ((float)box.CentreY * k));
         canvas.Scale(k, -k);
@@ -53,7 +55,13 @@ public static class ShopPicture
     {
         using var fill = new SKPaint { Color = goods, IsAntialias = true };
         using var dark = new SKPaint { Color = Darker(goods), IsAntialias = true };
-        using var line = new SKPaint { Color = Edge, IsStroke = true, StrokeWidth = 1.6f / k, IsAntialias = true };
+        using var line = new SKPaint
+        {
+            Color = Edge,
+            IsStroke = true,
+            StrokeWidth = 1.6f / k,
+            IsAntialias = true,
+        };
         using var body = Silhouette(blank);
         var closed = 0;
         foreach (var stroke in blank.Strokes.Where(s => s.Kind is StrokeKind.Edge or StrokeKind.Hole))
@@ -80,12 +88,17 @@ public static class ShopPicture
         var across = body.Bounds;
         using var paint = new SKPaint { IsAntialias = true };
         paint.Shader = SKShader.CreateLinearGradient(
-            new SKPoint(across.Left, (float)box.CentreY), new SKPoint(across.Right, (float)box.CentreY),
-            [new SKColor(0, 0, 0, 60), new SKColor(255, 255, 255, 36), new SKColor(255, 255, 255, 0), new SKColor(0, 0, 0, 84)], [0, 0.3f, 0.55f, 1], SKShaderTileMode.Clamp);
+            new SKPoint(across.Left, (float)box.CentreY),
+            new SKPoint(across.Right, (float)box.CentreY),
+            [new SKColor(0, 0, 0, 60), new SKColor(255, 255, 255, 36), new SKColor(255, 255, 255, 0), new SKColor(0, 0, 0, 84)],
+            [0, 0.3f, 0.55f, 1],
+            SKShaderTileMode.Clamp
+        );
         canvas.DrawPath(body, paint);
     }
 
-    private static SKPath Silhouette(Drawing blank) => blank.Strokes.FirstOrDefault(s => s is { Kind: StrokeKind.Edge, Closed: true }) is { } edge ? PathOf(edge) : new SKPath();
+    private static SKPath Silhouette(Drawing blank) =>
+        blank.Strokes.FirstOrDefault(s => s is { Kind: StrokeKind.Edge, Closed: true }) is { } edge ? PathOf(edge) : new SKPath();
 
     private static SKPath PathOf(Stroke stroke)
     {

@@ -37,7 +37,9 @@ public static class MeasuringStrips
         ArgumentNullException.ThrowIfNull(paper);
         using var face = SKTypeface.FromStream(typeof(MeasuringStrips).Assembly.GetManifestResourceStream("figures.ttf")!);
         using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = "Cabida measuring strips", Creator = "Cabida" }))
+        using (
+            var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = "Cabida measuring strips", Creator = "Cabida" })
+        )
         {
             Page(document, paper, face, sheet => StripsPage(sheet, paper));
             Page(document, paper, face, sheet => CardPage(sheet, paper));
@@ -66,13 +68,21 @@ public static class MeasuringStrips
             var top = Margin + 16 + (i * (StripHeight + 3));
             var from = i % 2 == 0 ? 0 : length;
             sheet.Rectangle(Margin, top, length + 12, StripHeight, 0.2f);
-            sheet.Words(i % 2 == 0 ? "lay round, read where the arrow meets" : $"glue to a strip at {length:0}, for longer girths", Margin + 30, top + 12.4, 2.2f);
+            sheet.Words(
+                i % 2 == 0 ? "lay round, read where the arrow meets" : $"glue to a strip at {length:0}, for longer girths",
+                Margin + 30,
+                top + 12.4,
+                2.2f
+            );
             sheet.Line(Margin + 5, top, Margin + 5, top + StripHeight, 0.25f);
             sheet.Words(">", Margin + 1.6, top + 7, 4f);
             for (var mm = 0; mm <= length; mm++)
             {
                 var x = Margin + 5 + mm;
-                var tall = mm % 10 == 0 ? 6.4 : mm % 5 == 0 ? 4.6 : 3;
+                var tall =
+                    mm % 10 == 0 ? 6.4
+                    : mm % 5 == 0 ? 4.6
+                    : 3;
                 sheet.Line(x, top, x, top + tall, mm % 10 == 0 ? 0.22f : 0.12f);
                 if (mm % 10 == 0 && mm > 0)
                 {
@@ -83,7 +93,13 @@ public static class MeasuringStrips
             Inches(sheet, from, length, top);
         }
 
-        sheet.Words("Print at full size (100 %, not “fit to page”). Cut along the frames. Measure the check line and type what it is beside the readings.", Margin, paper.Height - Margin, 2.9f);
+        sheet.Words(
+            "Print at full size (100 %, not “fit to page”). Cut along the frames. Measure the check line and type what it is "
+                + "beside the readings.",
+            Margin,
+            paper.Height - Margin,
+            2.9f
+        );
     }
 
     /// <summary>The inches of a strip that begins so far round: marks at sixteenths, a figure at each inch.</summary>
@@ -94,7 +110,12 @@ public static class MeasuringStrips
         for (var part = (int)Math.Ceiling((from / Sixteenth) - 1e-9); part * Sixteenth <= from + length; part++)
         {
             var x = Margin + 5 + (part * Sixteenth) - from;
-            var tall = part % 16 == 0 ? 6 : part % 8 == 0 ? 4.6 : part % 4 == 0 ? 3.6 : part % 2 == 0 ? 2.6 : 1.8;
+            var tall =
+                part % 16 == 0 ? 6
+                : part % 8 == 0 ? 4.6
+                : part % 4 == 0 ? 3.6
+                : part % 2 == 0 ? 2.6
+                : 1.8;
             sheet.Line(x, low, x, low - tall, part % 16 == 0 ? 0.22f : 0.12f);
             if (part % 16 == 0 && part > 0)
             {
@@ -127,7 +148,18 @@ public static class MeasuringStrips
         sheet.Words("A rule, in millimetres and in sixteenths of an inch", Margin, 138, 3.2f);
         for (var mm = 0; mm <= 250; mm++)
         {
-            sheet.Line(Margin + mm, 160 - (mm % 10 == 0 ? 8 : mm % 5 == 0 ? 6 : 4), Margin + mm, 160, mm % 10 == 0 ? 0.22f : 0.12f);
+            sheet.Line(
+                Margin + mm,
+                160
+                    - (
+                        mm % 10 == 0 ? 8
+                        : mm % 5 == 0 ? 6
+                        : 4
+                    ),
+                Margin + mm,
+                160,
+                mm % 10 == 0 ? 0.22f : 0.12f
+            );
             if (mm % 10 == 0)
             {
                 sheet.Words(mm.ToString(CultureInfo.InvariantCulture), Margin + mm + 0.5, 150.5, 2.4f);
@@ -137,7 +169,19 @@ public static class MeasuringStrips
         for (var part = 0; part <= 9 * 16; part++)
         {
             var at = Margin + (part * Length.MillimetresPerInch / 16);
-            sheet.Line(at, 160, at, 160 + (part % 16 == 0 ? 9 : part % 8 == 0 ? 7 : part % 4 == 0 ? 5 : 3), part % 16 == 0 ? 0.22f : 0.12f);
+            sheet.Line(
+                at,
+                160,
+                at,
+                160
+                    + (
+                        part % 16 == 0 ? 9
+                        : part % 8 == 0 ? 7
+                        : part % 4 == 0 ? 5
+                        : 3
+                    ),
+                part % 16 == 0 ? 0.22f : 0.12f
+            );
             if (part % 16 == 0)
             {
                 sheet.Words((part / 16).ToString(CultureInfo.InvariantCulture), at + 0.5, 171.5, 2.4f);

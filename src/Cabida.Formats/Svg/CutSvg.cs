@@ -40,21 +40,31 @@ public static class CutSvg
                     new XAttribute("fill", colour),
                     new XAttribute("fill-rule", "evenodd"),
                     new XAttribute("d", SvgPath.OfCut(p.Ink, Tolerances.File, height)),
-                    new XElement(Ns + "title", Printable(p.Name))))));
+                    new XElement(Ns + "title", Printable(p.Name))
+                ))
+            )
+        );
         return document.Declaration + "\n" + document + "\n";
     }
 
     /// <summary>A file name that cannot be mixed up at the cutter: job and run, load of how many, film, mirrored or not.</summary>
-    public static string FileName(string job, string run, int load, int of, string film, bool mirrored) => string.Create(
-        CultureInfo.InvariantCulture, $"{SafeName(job)}_{SafeName(run)}_load-{load}-of-{of}_{SafeName(film)}{(mirrored ? "_mirrored" : "")}.svg");
+    public static string FileName(string job, string run, int load, int of, string film, bool mirrored) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{SafeName(job)}_{SafeName(run)}_load-{load}-of-{of}_{SafeName(film)}{(mirrored ? "_mirrored" : "")}.svg"
+        );
 
     /// <summary>Letters and digits of any tongue with single hyphens between; never empty, never endless.</summary>
     public static string SafeName(string text)
     {
-        var words = new string([.. text.Normalize().ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')])
-            .Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var words = new string([.. text.Normalize().ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) ? c : ' ')]).Split(
+            ' ',
+            StringSplitOptions.RemoveEmptyEntries
+        );
         var plain = string.Join('-', words);
-        return plain.Length == 0 ? "unnamed" : plain.Length > 40 ? plain[..40].TrimEnd('-') : plain;
+        return plain.Length == 0 ? "unnamed"
+            : plain.Length > 40 ? plain[..40].TrimEnd('-')
+            : plain;
     }
 
     /// <summary>Without the control characters that no XML document may hold.</summary>

@@ -17,7 +17,8 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
     private const double FlatteningError = 0.001;
 
     /// <summary>By how much anything reaches beyond the file's own size; zero where nothing does.</summary>
-    public double Beyond => Used is { } used ? Math.Max(0, new[] { -used.MinX, -used.MinY, used.MaxX - Width, used.MaxY - Height }.Max()) : 0;
+    public double Beyond =>
+        Used is { } used ? Math.Max(0, new[] { -used.MinX, -used.MinY, used.MaxX - Width, used.MaxY - Height }.Max()) : 0;
 
     /// <summary>The box of everything cut, or null when nothing is.</summary>
     public Box? Used => Box.Around(Pieces);
@@ -43,7 +44,8 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
             throw new FormatException("No view box.");
         }
 
-        double sx = width / box[2], sy = height / box[3];
+        double sx = width / box[2],
+            sy = height / box[3];
         var (outlines, crossing) = (0, 0);
         var pieces = new List<Box>();
         foreach (var path in root.Descendants().Where(e => e.Name.LocalName == "path"))
@@ -54,9 +56,14 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
             var points = contours.SelectMany(c => CurveFlattening.Flatten(c, FlatteningError, Tolerances.InkTurn)).ToList();
             if (points.Count > 0)
             {
-                pieces.Add(new Box(
-                    (points.Min(p => p.X) - box[0]) * sx, (points.Min(p => p.Y) - box[1]) * sy,
-                    (points.Max(p => p.X) - box[0]) * sx, (points.Max(p => p.Y) - box[1]) * sy));
+                pieces.Add(
+                    new Box(
+                        (points.Min(p => p.X) - box[0]) * sx,
+                        (points.Min(p => p.Y) - box[1]) * sy,
+                        (points.Max(p => p.X) - box[0]) * sx,
+                        (points.Max(p => p.Y) - box[1]) * sy
+                    )
+                );
             }
         }
 

@@ -13,7 +13,9 @@ public sealed class InkPaths
     private const long TextBudget = 32L << 20;
     private const int BytesPerSegment = 120;
 
-    private readonly Kept<(string Key, double Tolerance), Fitted> kept = new(Budget, f => 200 + f.Contours.Sum(c => BytesPerSegment * (1L + c.Segments.Count)));
+    private readonly Kept<(string Key, double Tolerance), Fitted> kept = new(Budget, f =>
+        200 + f.Contours.Sum(c => BytesPerSegment * (1L + c.Segments.Count))
+    );
 
     /// <summary>Paths as they were written; a part and the layer it is in are the same ink in the same place.</summary>
     private readonly Kept<(string Key, Motion At), string> texts = new(TextBudget, t => 200 + (2L * t.Length));
@@ -50,7 +52,8 @@ public sealed class InkPaths
     private Fitted FittedTo(PlacedInk piece)
     {
         var tolerance = Tolerances.File / ScaleOf(piece.Motion);
-        Fitted Fit() => new([.. Outlines.RingsOf(piece.Area).Select(r => CurveFitting.Fit(r, tolerance))], piece.Area.Area, piece.Area.Length);
+        Fitted Fit() =>
+            new([.. Outlines.RingsOf(piece.Area).Select(r => CurveFitting.Fit(r, tolerance))], piece.Area.Area, piece.Area.Length);
         return piece.Key.Length == 0 ? Fit() : kept.Get((piece.Key, tolerance), Fit);
     }
 

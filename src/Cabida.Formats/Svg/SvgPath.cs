@@ -14,11 +14,14 @@ public static class SvgPath
     public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double? top = null) =>
         Of(Outlines.RingsOf(area).Select(r => CurveFitting.Fit(r, tolerance)), top);
 
-    /// <summary>Path data for cutting: its curves, as they are written, cross nowhere and reach nowhere beyond the area's own box.</summary>
+    /// <summary>
+    /// Path data for cutting: its curves, as they are written, cross nowhere and reach nowhere beyond the area's own box.
+    /// </summary>
     /// <param name="area">The area; millimetres, y up.</param>
     /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
     /// <param name="top">The height that becomes zero when y is turned down.</param>
-    public static string OfCut(NetTopologySuite.Geometries.Geometry area, double tolerance, double top) => Of(SoundCurves.Of(area, tolerance, Unit), top);
+    public static string OfCut(NetTopologySuite.Geometries.Geometry area, double tolerance, double top) =>
+        Of(SoundCurves.Of(area, tolerance, Unit), top);
 
     /// <summary>What coordinates are written to: a thousandth of a millimetre, well below what a cutter resolves.</summary>
     private const double Unit = 0.001;

@@ -126,7 +126,9 @@ public sealed class OutlinesRow
     public DateTime AddedAt { get; set; }
 }
 
-/// <summary>A typeface that the maker added. Its file never changes; one that was taken away keeps its row, so that old revisions can be set.</summary>
+/// <summary>
+/// A typeface that the maker added. Its file never changes; one that was taken away keeps its row, so that old revisions can be set.
+/// </summary>
 public sealed class TypefaceRow
 {
     /// <summary>Which one: its name with a hash of its file.</summary>

@@ -18,24 +18,71 @@ internal static class BlankEndpoints
     public static void MapBlanks(this RouteGroupBuilder api)
     {
         var blanks = api.MapGroup("/blanks").WithTags("Shelf");
-        blanks.MapGet("", async Task<Ok<Listing<BlankCard>>> (Cabida.Store.Library library, Listings listings, CancellationToken stop) =>
-            TypedResults.Ok(await listings.Of(DocumentKinds.Blank, b => new BlankViews(library).CardOf(b, stop), stop))).WithName("ListBlanks");
+        blanks
+            .MapGet("", async Task<Ok<Listing<BlankCard>>> (Cabida.Store.Library library, Listings listings, CancellationToken stop) =>
+                TypedResults.Ok(await listings.Of(DocumentKinds.Blank, b => new BlankViews(library).CardOf(b, stop), stop))
+            )
+            .WithName("ListBlanks");
 
-        blanks.MapPost("", async Task<Ok<BlankView>> (NewBlank wanted, Cabida.Store.Library library, IViews<Blank, BlankView> views, CancellationToken stop) =>
-            TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, Unmeasured(wanted), views, stop))).WithName("AddBlank");
+        blanks
+            .MapPost(
+                "",
+                async Task<Ok<BlankView>> (
+                    NewBlank wanted,
+                    Cabida.Store.Library library,
+                    IViews<Blank, BlankView> views,
+                    CancellationToken stop
+                ) => TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, Unmeasured(wanted), views, stop))
+            )
+            .WithName("AddBlank");
 
-        blanks.MapPost("/{id}/copy", async Task<Results<Ok<BlankView>, NotFound>> (
-            string id, Cabida.Store.Library library, IViews<Blank, BlankView> views, CancellationToken stop) =>
-            await library.Find(DocumentKinds.Blank, id, stop) is { } from
-                ? TypedResults.Ok(await library.AddShown(DocumentKinds.Blank, from.Document with { Name = from.Document.Name + ", altered", Retired = false }, views, stop))
-                : TypedResults.NotFound()).WithName("CopyBlank");
+        blanks
+            .MapPost(
+                "/{id}/copy",
+                async Task<Results<Ok<BlankView>, NotFound>> (
+                    string id,
+                    Cabida.Store.Library library,
+                    IViews<Blank, BlankView> views,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(DocumentKinds.Blank, id, stop) is { } from
+                        ? TypedResults.Ok(
+                            await library.AddShown(
+                                DocumentKinds.Blank,
+                                from.Document with
+                                {
+                                    Name = from.Document.Name + ", altered",
+                                    Retired = false,
+                                },
+                                views,
+                                stop
+                            )
+                        )
+                        : TypedResults.NotFound()
+            )
+            .WithName("CopyBlank");
 
-        blanks.MapGet("/{id}/zones/{zone}/moved", async Task<Results<Ok<ZoneStands>, NotFound>> (
-            string id, string zone, string? size, double right, double up, Cabida.Store.Library library, CancellationToken stop) =>
-            await library.Find(DocumentKinds.Blank, id, stop) is { } blank && Math.Abs(right) <= MostMoved && Math.Abs(up) <= MostMoved
-                && BlankSheet.Of(blank.Document).SizeOf(size ?? "").ZoneOf(zone) is { } laid && ZoneMove.By(laid, right, up) is { } stands
-                ? TypedResults.Ok(stands)
-                : TypedResults.NotFound()).WithName("MoveZone");
+        blanks
+            .MapGet(
+                "/{id}/zones/{zone}/moved",
+                async Task<Results<Ok<ZoneStands>, NotFound>> (
+                    string id,
+                    string zone,
+                    string? size,
+                    double right,
+                    double up,
+                    Cabida.Store.Library library,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(DocumentKinds.Blank, id, stop) is { } blank
+                    && Math.Abs(right) <= MostMoved
+                    && Math.Abs(up) <= MostMoved
+                    && BlankSheet.Of(blank.Document).SizeOf(size ?? "").ZoneOf(zone) is { } laid
+                    && ZoneMove.By(laid, right, up) is { } stands
+                        ? TypedResults.Ok(stands)
+                        : TypedResults.NotFound()
+            )
+            .WithName("MoveZone");
 
         blanks.MapLibrary<Blank, BlankView>(DocumentKinds.Blank);
     }
@@ -48,7 +95,10 @@ internal static class BlankEndpoints
     {
         var (name, margins) = wanted.Surface switch
         {
-            SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied => ("Wrap", new ZoneMargins(TypedLength.Mm(10), TypedLength.Mm(10), TypedLength.Mm(8), TypedLength.Mm(8))),
+            SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied => (
+                "Wrap",
+                new ZoneMargins(TypedLength.Mm(10), TypedLength.Mm(10), TypedLength.Mm(8), TypedLength.Mm(8))
+            ),
             SurfaceKind.Garment => ("Front", ZoneMargins.All(TypedLength.Mm(40))),
             SurfaceKind.Framed => ("Pane", ZoneMargins.All(TypedLength.Mm(10))),
             _ => ("Front", ZoneMargins.All(TypedLength.Mm(6))),
@@ -60,6 +110,12 @@ internal static class BlankEndpoints
             Outline = new PanelOutline { Kind = wanted.Outline ?? OutlineKind.Rectangle },
             JobId = wanted.JobId,
         };
-        return blank with { Measured = [.. DimensionRows.Of(blank).Select(r => new MeasuredDimension(r.Kind, [new ReadingLine(r.UsualTool, [])]) { Of = r.Of })] };
+        return blank with
+        {
+            Measured =
+            [
+                .. DimensionRows.Of(blank).Select(r => new MeasuredDimension(r.Kind, [new ReadingLine(r.UsualTool, [])]) { Of = r.Of }),
+            ],
+        };
     }
 }

@@ -14,7 +14,8 @@ internal sealed record ReadingEchoView(double? Millimetres, Phrase? Problem, Phr
 /// <summary>What a field of a zone or kept-clear place was understood as.</summary>
 internal sealed record FieldEchoView(string Field, double? Millimetres, Phrase? Problem)
 {
-    public static IReadOnlyList<FieldEchoView> Of(IReadOnlyList<FieldEcho> echoes) => [.. echoes.Select(e => new FieldEchoView(e.Field, e.Value?.Millimetres, e.Problem))];
+    public static IReadOnlyList<FieldEchoView> Of(IReadOnlyList<FieldEcho> echoes) =>
+        [.. echoes.Select(e => new FieldEchoView(e.Field, e.Value?.Millimetres, e.Problem))];
 }
 
 /// <summary>A row of the readings.</summary>
@@ -29,14 +30,20 @@ internal sealed record DimensionRowView(
     IReadOnlyList<IReadOnlyList<ReadingEchoView>> Echoes,
     double? Is,
     double? Uncertainty,
-    Phrase? Sum);
+    Phrase? Sum
+);
 
 /// <summary>What the readings of a length of a place amount to.</summary>
 /// <param name="Field">Which length.</param>
 /// <param name="Echoes">What was understood of the further readings, a list per line.</param>
 /// <param name="Is">What all amount to.</param>
 /// <param name="Uncertainty">How certain that is.</param>
-internal sealed record ClearReadingView(ClearField Field, IReadOnlyList<IReadOnlyList<ReadingEchoView>> Echoes, double? Is, double? Uncertainty);
+internal sealed record ClearReadingView(
+    ClearField Field,
+    IReadOnlyList<IReadOnlyList<ReadingEchoView>> Echoes,
+    double? Is,
+    double? Uncertainty
+);
 
 /// <summary>A zone as far as it could be laid out.</summary>
 /// <param name="Id">Which.</param>
@@ -48,7 +55,15 @@ internal sealed record ClearReadingView(ClearField Field, IReadOnlyList<IReadOnl
 /// <param name="Sums">Where its figures come from.</param>
 /// <param name="Stands">Where it stands on its surface.</param>
 internal sealed record ZoneView(
-    string Id, IReadOnlyList<FieldEchoView> Echoes, Box? Box, double? Width, double? Height, Phrase? Problem, IReadOnlyList<Phrase> Sums, ZoneStands? Stands);
+    string Id,
+    IReadOnlyList<FieldEchoView> Echoes,
+    Box? Box,
+    double? Width,
+    double? Height,
+    Phrase? Problem,
+    IReadOnlyList<Phrase> Sums,
+    ZoneStands? Stands
+);
 
 /// <summary>A face of a size with an outline of its own.</summary>
 /// <param name="Id">Which.</param>
@@ -65,8 +80,14 @@ internal sealed record OwnFaceView(string Id, string Name, DrawingView? Drawing)
 /// <param name="Zones">Its zones.</param>
 /// <param name="WorksOut">What follows from its readings.</param>
 internal sealed record SizeView(
-    string Size, DrawingView Standing, DrawingView? Behind, DrawingView? Flat,
-    IReadOnlyList<OwnFaceView> Faces, IReadOnlyList<ZoneView> Zones, IReadOnlyList<WorkedOut> WorksOut);
+    string Size,
+    DrawingView Standing,
+    DrawingView? Behind,
+    DrawingView? Flat,
+    IReadOnlyList<OwnFaceView> Faces,
+    IReadOnlyList<ZoneView> Zones,
+    IReadOnlyList<WorkedOut> WorksOut
+);
 
 /// <summary>A blank with everything that was worked out from it.</summary>
 internal sealed record BlankView(
@@ -81,12 +102,28 @@ internal sealed record BlankView(
     IReadOnlyList<BlankFinding> Findings,
     IReadOnlyList<SizeView> Sizes,
     IReadOnlyList<string> UsedBy,
-    IReadOnlyList<string> Jobs);
+    IReadOnlyList<string> Jobs
+);
 
 /// <summary>A blank as it stands on the shelf.</summary>
 internal sealed record BlankCard(
-    string Id, int Revision, string Name, SurfaceKind Surface, Phrase Room, double Width, double Height, bool Ready, int Findings, DrawingView Standing,
-    IReadOnlyList<string> Tags, string Material, string? PictureId, bool Retired, string? JobId, IReadOnlyList<string> UsedBy);
+    string Id,
+    int Revision,
+    string Name,
+    SurfaceKind Surface,
+    Phrase Room,
+    double Width,
+    double Height,
+    bool Ready,
+    int Findings,
+    DrawingView Standing,
+    IReadOnlyList<string> Tags,
+    string Material,
+    string? PictureId,
+    bool Retired,
+    string? JobId,
+    IReadOnlyList<string> UsedBy
+);
 
 internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, BlankView>
 {
@@ -101,12 +138,25 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
             blank,
             [.. sheet.Rows.Select(RowOf)],
             [.. sheet.KeptClear.Select(k => FieldEchoView.Of(k.Echoes))],
-            [.. sheet.KeptClear.Select(IReadOnlyList<ClearReadingView> (k) => [.. k.Readings.Select(r => new ClearReadingView(r.Field, EchoesOf(r.Echoes), r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres))])],
+            [
+                .. sheet.KeptClear.Select(
+                    IReadOnlyList<ClearReadingView> (k) =>
+                        [
+                            .. k.Readings.Select(r => new ClearReadingView(
+                                r.Field,
+                                EchoesOf(r.Echoes),
+                                r.Is?.Value.Millimetres,
+                                r.Is?.Uncertainty.Millimetres
+                            )),
+                        ]
+                ),
+            ],
             sheet.StripProblem,
             sheet.Findings,
             [.. sheet.Sizes.Select(s => SizeOf(blank, sheet, s))],
             await library.UsedBy(DocumentKinds.Blank, stored.Id, stop),
-            await JobsOf(stored.Id, stop));
+            await JobsOf(stored.Id, stop)
+        );
     }
 
     public async Task<BlankCard> CardOf(Stored<Blank> stored, CancellationToken stop)
@@ -114,36 +164,86 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
         var blank = stored.Document;
         var sheet = BlankSheet.Of(blank);
         var zone = sheet.Zone;
-        var room = zone is null ? Phrase.Say($"not measured yet") : Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on");
+        var room = zone is null
+            ? Phrase.Say($"not measured yet")
+            : Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on");
         return new BlankCard(
-            stored.Id, stored.Revision, blank.Name, blank.Surface, room, zone?.Width.Cautious.Millimetres ?? 0, zone?.Height.Cautious.Millimetres ?? 0,
-            zone is not null, sheet.Findings.Count, DrawingView.Of(StandingDrawing.Of(blank, sheet)),
-            blank.Tags, blank.Material.Name, blank.PictureId, blank.Retired, blank.JobId, await library.UsedBy(DocumentKinds.Blank, stored.Id, stop));
+            stored.Id,
+            stored.Revision,
+            blank.Name,
+            blank.Surface,
+            room,
+            zone?.Width.Cautious.Millimetres ?? 0,
+            zone?.Height.Cautious.Millimetres ?? 0,
+            zone is not null,
+            sheet.Findings.Count,
+            DrawingView.Of(StandingDrawing.Of(blank, sheet)),
+            blank.Tags,
+            blank.Material.Name,
+            blank.PictureId,
+            blank.Retired,
+            blank.JobId,
+            await library.UsedBy(DocumentKinds.Blank, stored.Id, stop)
+        );
     }
 
     /// <summary>Names of the jobs whose runs are made on a blank.</summary>
     private async Task<IReadOnlyList<string>> JobsOf(string blankId, CancellationToken stop)
     {
-        var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.Blank?.Id == blankId).Select(r => r.Document.JobId).ToHashSet(StringComparer.Ordinal);
+        var runs = (await library.All(DocumentKinds.Run, stop))
+            .Where(r => r.Document.Blank?.Id == blankId)
+            .Select(r => r.Document.JobId)
+            .ToHashSet(StringComparer.Ordinal);
         return [.. (await library.All(DocumentKinds.Job, stop)).Where(j => runs.Contains(j.Id)).Select(j => j.Document.Name)];
     }
 
-    private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) => new(
-        size.Size,
-        DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
-        StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
-        FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
-        [.. size.Faces.Select(f => new OwnFaceView(
-            f.Spec.Id, f.Spec.Name, StandingDrawing.OfFace(sheet, f.Spec, size.Size) is { } drawn ? DrawingView.Of(drawn) : null))],
-        [.. size.Zones.Select(z => new ZoneView(
-            z.Spec.Id, FieldEchoView.Of(z.Echoes), ZoneMove.OnDrawing(z), z.Zone?.Width.Cautious.Millimetres, z.Zone?.Height.Cautious.Millimetres,
-            z.Problem, z.Zone?.Sums ?? [], z.Stands))],
-        size.WorksOut);
+    private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) =>
+        new(
+            size.Size,
+            DrawingView.Of(StandingDrawing.Of(blank, sheet, size.Size)),
+            StandingDrawing.Behind(sheet, size.Size) is { } behind ? DrawingView.Of(behind) : null,
+            FlatDrawing.Of(size) is { } flat ? DrawingView.Of(flat) : null,
+            [
+                .. size.Faces.Select(f => new OwnFaceView(
+                    f.Spec.Id,
+                    f.Spec.Name,
+                    StandingDrawing.OfFace(sheet, f.Spec, size.Size) is { } drawn ? DrawingView.Of(drawn) : null
+                )),
+            ],
+            [
+                .. size.Zones.Select(z => new ZoneView(
+                    z.Spec.Id,
+                    FieldEchoView.Of(z.Echoes),
+                    ZoneMove.OnDrawing(z),
+                    z.Zone?.Width.Cautious.Millimetres,
+                    z.Zone?.Height.Cautious.Millimetres,
+                    z.Problem,
+                    z.Zone?.Sums ?? [],
+                    z.Stands
+                )),
+            ],
+            size.WorksOut
+        );
 
-    private static DimensionRowView RowOf(DimensionResult r) => new(
-        r.Row.Kind, r.Row.Of, r.Row.Face, r.Row.Letter, r.Row.Name, r.Row.UsualTool, r.Row.Needed,
-        EchoesOf(r.Echoes), r.Is?.Value.Millimetres, r.Is?.Uncertainty.Millimetres, r.Sum);
+    private static DimensionRowView RowOf(DimensionResult r) =>
+        new(
+            r.Row.Kind,
+            r.Row.Of,
+            r.Row.Face,
+            r.Row.Letter,
+            r.Row.Name,
+            r.Row.UsualTool,
+            r.Row.Needed,
+            EchoesOf(r.Echoes),
+            r.Is?.Value.Millimetres,
+            r.Is?.Uncertainty.Millimetres,
+            r.Sum
+        );
 
     private static IReadOnlyList<IReadOnlyList<ReadingEchoView>> EchoesOf(IReadOnlyList<IReadOnlyList<ReadingEcho>> lines) =>
-        [.. lines.Select(IReadOnlyList<ReadingEchoView> (l) => [.. l.Select(e => new ReadingEchoView(e.Value?.Millimetres, e.Problem, e.Outlier))])];
+        [
+            .. lines.Select(
+                IReadOnlyList<ReadingEchoView> (l) => [.. l.Select(e => new ReadingEchoView(e.Value?.Millimetres, e.Problem, e.Outlier))]
+            ),
+        ];
 }

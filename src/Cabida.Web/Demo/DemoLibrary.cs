@@ -32,19 +32,32 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         await AddAll(DocumentKinds.Motif, stop, m => m with { Parts = [.. m.Parts.Select(p => Placed(p, graphics))] });
         await AddAll(DocumentKinds.Cutter, stop);
         await AddAll(DocumentKinds.Job, stop);
-        await AddAll(DocumentKinds.Run, stop, run => run with { Pieces = Core.Lists.NameList.Read(run.NamesTyped, new Core.Lists.ListColumns(run.Columns, run.HasHeading), run.Pieces).Pieces });
+        await AddAll(DocumentKinds.Run, stop, run =>
+            run with
+            {
+                Pieces = Core
+                    .Lists.NameList.Read(run.NamesTyped, new Core.Lists.ListColumns(run.Columns, run.HasHeading), run.Pieces)
+                    .Pieces,
+            }
+        );
     }
 
     /// <summary>Brings the drawings in as a maker would, and notes where they come from.</summary>
     private async Task<Dictionary<string, Graphic>> AddGraphics(CancellationToken stop)
     {
         var graphics = new Dictionary<string, Graphic>(StringComparer.Ordinal);
-        foreach (var file in Directory.EnumerateFiles(Path.Combine(Folder, DocumentKinds.Graphic.Kind), "*.svg").Order(StringComparer.Ordinal))
+        foreach (
+            var file in Directory.EnumerateFiles(Path.Combine(Folder, DocumentKinds.Graphic.Kind), "*.svg").Order(StringComparer.Ordinal)
+        )
         {
             var id = IdOf(file);
             var read = GraphicFile.Read($"{id}.svg", await File.ReadAllBytesAsync(file, stop)).Value;
             var kept = await outlines.Add(read.Pieces, stop);
-            graphics[id] = GraphicFile.Facts($"{id}.svg", read, kept.Id) with { Origin = "Lantern Yard Workshop, drawn there", Terms = "our own; for anything we make" };
+            graphics[id] = GraphicFile.Facts($"{id}.svg", read, kept.Id) with
+            {
+                Origin = "Lantern Yard Workshop, drawn there",
+                Terms = "our own; for anything we make",
+            };
             if (await library.Find(DocumentKinds.Graphic, id, stop) is null)
             {
                 await library.Add(DocumentKinds.Graphic, graphics[id], id, stop: stop);
@@ -55,12 +68,17 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
     }
 
     /// <summary>A graphic part with its outlines, which are known only once its drawing was read.</summary>
-    private static Part Placed(Part part, Dictionary<string, Graphic> graphics) => part switch
-    {
-        GraphicPart g when graphics.TryGetValue(g.GraphicId, out var graphic) => g with { OutlinesId = graphic.OutlinesId, FileScale = graphic.Scale },
-        GroupPart group => group with { Parts = [.. group.Parts.Select(p => Placed(p, graphics))] },
-        _ => part,
-    };
+    private static Part Placed(Part part, Dictionary<string, Graphic> graphics) =>
+        part switch
+        {
+            GraphicPart g when graphics.TryGetValue(g.GraphicId, out var graphic) => g with
+            {
+                OutlinesId = graphic.OutlinesId,
+                FileScale = graphic.Scale,
+            },
+            GroupPart group => group with { Parts = [.. group.Parts.Select(p => Placed(p, graphics))] },
+            _ => part,
+        };
 
     private static string IdOf(string file)
     {
@@ -74,7 +92,8 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         foreach (var file in Directory.EnumerateFiles(Path.Combine(Folder, kind.Kind), "*.json").Order(StringComparer.Ordinal))
         {
             var id = IdOf(file);
-            var read = DocumentJson.Read<T>(DocumentJson.CurrentForm, await File.ReadAllTextAsync(file, stop)) ?? throw new JsonException(file);
+            var read = DocumentJson.Read<T>(DocumentJson.CurrentForm, await File.ReadAllTextAsync(file, stop))
+                ?? throw new JsonException(file);
             if (await library.Find(kind, id, stop) is null)
             {
                 await library.Add(kind, completed is null ? read : completed(read), id, stop: stop);

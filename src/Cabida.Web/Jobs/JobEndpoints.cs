@@ -18,19 +18,46 @@ internal static class JobEndpoints
     public static void MapJobs(this RouteGroupBuilder api)
     {
         var jobs = api.MapGroup("/jobs").WithTags("Jobs");
-        jobs.MapGet("", async Task<Ok<Listing<JobView>>> (Listings listings, IViews<Job, JobView> views, CancellationToken stop) =>
-            // By the day they are due; those without a day come last, in the order they were taken.
-            TypedResults.Ok(await listings.Of(
-                DocumentKinds.Job, j => views.Of(j, stop), stop, all => all.OrderBy(j => j.Document.Due.Length == 0).ThenBy(j => j.Document.Due, StringComparer.Ordinal)))).WithName("ListJobs");
+        jobs.MapGet(
+                "",
+                async Task<Ok<Listing<JobView>>> (Listings listings, IViews<Job, JobView> views, CancellationToken stop) =>
+                    // By the day they are due; those without a day come last, in the order they were taken.
+                    TypedResults.Ok(
+                        await listings.Of(
+                            DocumentKinds.Job,
+                            j => views.Of(j, stop),
+                            stop,
+                            all => all.OrderBy(j => j.Document.Due.Length == 0).ThenBy(j => j.Document.Due, StringComparer.Ordinal)
+                        )
+                    )
+            )
+            .WithName("ListJobs");
 
-        jobs.MapPost("", async Task<Ok<JobView>> (NewJob wanted, Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
-            TypedResults.Ok(await library.AddShown(DocumentKinds.Job, new Job(wanted.Name, wanted.Customer, wanted.Due), views, stop))).WithName("AddJob");
+        jobs.MapPost(
+                "",
+                async Task<Ok<JobView>> (NewJob wanted, Cabida.Store.Library library, IViews<Job, JobView> views, CancellationToken stop) =>
+                    TypedResults.Ok(
+                        await library.AddShown(DocumentKinds.Job, new Job(wanted.Name, wanted.Customer, wanted.Due), views, stop)
+                    )
+            )
+            .WithName("AddJob");
 
-        jobs.MapPost("/{id}/runs", async Task<Results<Ok<RunView>, NotFound>> (
-            string id, NewRun wanted, Cabida.Store.Library library, IViews<Run, RunView> views, CancellationToken stop) =>
-            await library.Find(DocumentKinds.Job, id, stop) is null
-                ? TypedResults.NotFound()
-                : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, library, stop), views, stop))).WithName("AddRun");
+        jobs.MapPost(
+                "/{id}/runs",
+                async Task<Results<Ok<RunView>, NotFound>> (
+                    string id,
+                    NewRun wanted,
+                    Cabida.Store.Library library,
+                    IViews<Run, RunView> views,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(DocumentKinds.Job, id, stop) is null
+                        ? TypedResults.NotFound()
+                        : TypedResults.Ok(
+                            await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, library, stop), views, stop)
+                        )
+            )
+            .WithName("AddRun");
 
         jobs.MapLibrary<Job, JobView>(DocumentKinds.Job);
     }
@@ -40,7 +67,17 @@ internal static class JobEndpoints
     {
         async Task<Pin?> Only<T>(DocumentKind<T> kind) => await library.All(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
         return new Run(
-            name, jobId, await Only(DocumentKinds.Blank), await Only(DocumentKinds.Motif), await Only(DocumentKinds.Film), await Only(DocumentKinds.Cutter),
-            Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5), "", []);
+            name,
+            jobId,
+            await Only(DocumentKinds.Blank),
+            await Only(DocumentKinds.Motif),
+            await Only(DocumentKinds.Film),
+            await Only(DocumentKinds.Cutter),
+            Sizing.EachLargest,
+            TypedLength.Empty,
+            TypedLength.Mm(5),
+            "",
+            []
+        );
     }
 }

@@ -21,7 +21,8 @@ internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double 
 /// <summary>An order with its runs.</summary>
 internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
 
-internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, Listings listings) : IViews<Job, JobView>
+internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, Listings listings)
+    : IViews<Job, JobView>
 {
     public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop)
     {
@@ -31,7 +32,18 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         {
             // One run that cannot be worked out leaves the others of its job as they are.
             var card = await listings.Try(() => CardOf(run, stop), stop);
-            cards.Add(card.ValueOrDefault ?? new RunCard(run.Id, run.Document.Name, "", run.Document.Pieces.Count, $"Cannot be worked out. {card.Problem}", null, null));
+            cards.Add(
+                card.ValueOrDefault
+                    ?? new RunCard(
+                        run.Id,
+                        run.Document.Name,
+                        "",
+                        run.Document.Pieces.Count,
+                        $"Cannot be worked out. {card.Problem}",
+                        null,
+                        null
+                    )
+            );
         }
 
         return new JobView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document, cards);
@@ -47,7 +59,15 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         }
 
         var first = fitted.Of(read, run.Document.Pieces[0]);
-        return new RunCard(run.Id, run.Document.Name, blank, run.Document.Pieces.Count, "", PieceView.Of(first, read), GroundOf(read, read.SurfaceOf(first.Fit.Piece)));
+        return new RunCard(
+            run.Id,
+            run.Document.Name,
+            blank,
+            run.Document.Pieces.Count,
+            "",
+            PieceView.Of(first, read),
+            GroundOf(read, read.SurfaceOf(first.Fit.Piece))
+        );
     }
 
     private static DrawingBox GroundOf(ReadRun run, ReadSurface on)
@@ -55,6 +75,13 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
         var drawing = Blanks.DrawingView.Of(on.Flat());
         string Path(Core.Drawings.StrokeKind kind) => string.Concat(drawing.Strokes.Where(s => s.Kind == kind).Select(s => s.Path));
         return new DrawingBox(
-            drawing.Box.MinX, drawing.Box.MinY, drawing.Box.MaxX, drawing.Box.MaxY, Path(Core.Drawings.StrokeKind.Edge), Path(Core.Drawings.StrokeKind.Zone), GoodsView.Of(run.Blank?.Material));
+            drawing.Box.MinX,
+            drawing.Box.MinY,
+            drawing.Box.MaxX,
+            drawing.Box.MaxY,
+            Path(Core.Drawings.StrokeKind.Edge),
+            Path(Core.Drawings.StrokeKind.Zone),
+            GoodsView.Of(run.Blank?.Material)
+        );
     }
 }

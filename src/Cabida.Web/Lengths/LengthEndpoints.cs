@@ -31,12 +31,17 @@ internal sealed record LengthQuestion(TypedLength Typed, RangeName Range);
 internal static class LengthEndpoints
 {
     public static void MapLengths(this RouteGroupBuilder api) =>
-        api.MapPost("/lengths", Ok<LengthEcho> (LengthQuestion asked) =>
-            TypedResults.Ok(LengthEcho.Of(asked.Typed, asked.Range switch
-            {
-                RangeName.Object => LengthRange.Object,
-                RangeName.Margin => LengthRange.Margin,
-                RangeName.Offset => LengthRange.Offset,
-                _ => LengthRange.Artwork,
-            }))).WithName("ReadLength");
+        api.MapPost("/lengths", Ok<LengthEcho> (LengthQuestion asked) => TypedResults.Ok(
+                    LengthEcho.Of(
+                        asked.Typed,
+                        asked.Range switch
+                        {
+                            RangeName.Object => LengthRange.Object,
+                            RangeName.Margin => LengthRange.Margin,
+                            RangeName.Offset => LengthRange.Offset,
+                            _ => LengthRange.Artwork,
+                        }
+                    )
+                ))
+            .WithName("ReadLength");
 }

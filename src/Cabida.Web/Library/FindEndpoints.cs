@@ -16,8 +16,14 @@ internal static class FindEndpoints
 
     public static void MapFinding(this RouteGroupBuilder api) =>
         api.MapGet("/find", async Task<Ok<List<Found>>> (string words, CabidaContext db, CancellationToken stop) =>
-        {
-            var all = await db.Documents.AsNoTracking().Select(d => new Found(d.Kind, d.Id, d.Name)).ToListAsync(stop);
-            return TypedResults.Ok(all.Where(f => f.Name.Contains(words.Trim(), StringComparison.CurrentCultureIgnoreCase)).OrderBy(f => f.Name, StringComparer.CurrentCulture).Take(MostFound).ToList());
-        }).WithName("Find");
+            {
+                var all = await db.Documents.AsNoTracking().Select(d => new Found(d.Kind, d.Id, d.Name)).ToListAsync(stop);
+                return TypedResults.Ok(
+                    all.Where(f => f.Name.Contains(words.Trim(), StringComparison.CurrentCultureIgnoreCase))
+                        .OrderBy(f => f.Name, StringComparer.CurrentCulture)
+                        .Take(MostFound)
+                        .ToList()
+                );
+            })
+            .WithName("Find");
 }

@@ -29,67 +29,125 @@ internal static class LibraryEndpoints
     {
         var name = char.ToUpperInvariant(kind.Kind[0]) + kind.Kind[1..];
 
-        group.MapGet("/{id}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, HttpContext http, Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
-            await library.Find(kind, id, stop) is { } stored
-                ? await Shown(stored, http, views, listings, stop)
-                : Problem(new Written<T>(null, Refusal.Missing), kind.Kind)).WithName($"Get{name}");
+        group
+            .MapGet(
+                "/{id}",
+                async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                    string id,
+                    HttpContext http,
+                    Cabida.Store.Library library,
+                    IViews<T, TView> views,
+                    Listings listings,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(kind, id, stop) is { } stored
+                        ? await Shown(stored, http, views, listings, stop)
+                        : Problem(new Written<T>(null, Refusal.Missing), kind.Kind)
+            )
+            .WithName($"Get{name}");
 
-        group.MapPut("/{id}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-            string id, [FromHeader(Name = "If-Match")] string? ifMatch, [FromBody] T document, HttpContext http,
-            Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
-        {
-            if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
-            {
-                return Unconditional(kind.Kind);
-            }
+        group
+            .MapPut(
+                "/{id}",
+                async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                    string id,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    [FromBody] T document,
+                    HttpContext http,
+                    Cabida.Store.Library library,
+                    IViews<T, TView> views,
+                    Listings listings,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
+                    {
+                        return Unconditional(kind.Kind);
+                    }
 
-            (int Revision, TView View)? proved = null;
-            var before = await Before(kind, id, library, stop);
-            var tidy = before is null ? document : await views.Tidy(document, before, stop);
-            var written = await library.Save(kind, id, madeFrom, tidy, async s => proved = (s.Revision, await views.Proven(s, stop)), stop);
-            if (written is { Refused: null, Stored: { } stored } && proved is { } p && p.Revision == stored.Revision)
-            {
-                EntityTag.Put(http, stored.Revision);
-                return TypedResults.Ok(p.View);
-            }
+                    (int Revision, TView View)? proved = null;
+                    var before = await Before(kind, id, library, stop);
+                    var tidy = before is null ? document : await views.Tidy(document, before, stop);
+                    var written = await library.Save(
+                        kind,
+                        id,
+                        madeFrom,
+                        tidy,
+                        async s => proved = (s.Revision, await views.Proven(s, stop)),
+                        stop
+                    );
+                    if (written is { Refused: null, Stored: { } stored } && proved is { } p && p.Revision == stored.Revision)
+                    {
+                        EntityTag.Put(http, stored.Revision);
+                        return TypedResults.Ok(p.View);
+                    }
 
-            return await Answer(written, kind, http, views, listings, stop);
-        }).WithName($"Save{name}").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+                    return await Answer(written, kind, http, views, listings, stop);
+                }
+            )
+            .WithName($"Save{name}")
+            .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 
-        group.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (
-            string id, [FromHeader(Name = "If-Match")] string? ifMatch, HttpContext http, Cabida.Store.Library library, CancellationToken stop) =>
-        {
-            if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
-            {
-                return Unconditional(kind.Kind);
-            }
+        group
+            .MapDelete(
+                "/{id}",
+                async Task<Results<NoContent, ProblemHttpResult>> (
+                    string id,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    HttpContext http,
+                    Cabida.Store.Library library,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await Condition(kind, id, http, library, stop) is not { } madeFrom)
+                    {
+                        return Unconditional(kind.Kind);
+                    }
 
-            var written = await library.Remove(kind, id, madeFrom, stop);
-            if (written.Refused is not null)
-            {
-                return Problem(written, kind.Kind);
-            }
+                    var written = await library.Remove(kind, id, madeFrom, stop);
+                    if (written.Refused is not null)
+                    {
+                        return Problem(written, kind.Kind);
+                    }
 
-            // Of what is gone: with it the removal can be undone.
-            EntityTag.Put(http, written.Revision);
-            return TypedResults.NoContent();
-        }).WithName($"Remove{name}");
+                    // Of what is gone: with it the removal can be undone.
+                    EntityTag.Put(http, written.Revision);
+                    return TypedResults.NoContent();
+                }
+            )
+            .WithName($"Remove{name}");
 
         MapStep("undo", "Undo", (library, id, madeFrom, stop) => library.Undo(kind, id, madeFrom, stop));
         MapStep("redo", "Redo", (library, id, madeFrom, stop) => library.Redo(kind, id, madeFrom, stop));
 
         void MapStep(string way, string title, Func<Cabida.Store.Library, string, int, CancellationToken, Task<Written<T>>> step) =>
-            group.MapPost($"/{{id}}/{way}", async Task<Results<Ok<TView>, ProblemHttpResult>> (
-                string id, [FromHeader(Name = "If-Match")] string? ifMatch, HttpContext http, Cabida.Store.Library library, IViews<T, TView> views, Listings listings, CancellationToken stop) =>
-                await Condition(kind, id, http, library, stop) is { } madeFrom
-                    ? await Answer(await step(library, id, madeFrom, stop), kind, http, views, listings, stop)
-                    : Unconditional(kind.Kind)).WithName($"{title}{name}");
+            group
+                .MapPost(
+                    $"/{{id}}/{way}",
+                    async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                        string id,
+                        [FromHeader(Name = "If-Match")] string? ifMatch,
+                        HttpContext http,
+                        Cabida.Store.Library library,
+                        IViews<T, TView> views,
+                        Listings listings,
+                        CancellationToken stop
+                    ) =>
+                        await Condition(kind, id, http, library, stop) is { } madeFrom
+                            ? await Answer(await step(library, id, madeFrom, stop), kind, http, views, listings, stop)
+                            : Unconditional(kind.Kind)
+                )
+                .WithName($"{title}{name}");
     }
 
     /// <summary>The revision that a request was made from; null when it does not say.</summary>
-    private static async Task<int?> Condition<T>(DocumentKind<T> kind, string id, HttpContext http, Cabida.Store.Library library, CancellationToken stop) =>
-        EntityTag.Read(http.Request)?.MadeFrom(await library.RevisionOf(kind, id, stop));
+    private static async Task<int?> Condition<T>(
+        DocumentKind<T> kind,
+        string id,
+        HttpContext http,
+        Cabida.Store.Library library,
+        CancellationToken stop
+    ) => EntityTag.Read(http.Request)?.MadeFrom(await library.RevisionOf(kind, id, stop));
 
     /// <summary>The document that a change is made to; null when there is none, or it cannot be read and is replaced whole.</summary>
     private static async Task<T?> Before<T>(DocumentKind<T> kind, string id, Cabida.Store.Library library, CancellationToken stop)
@@ -105,7 +163,13 @@ internal static class LibraryEndpoints
         }
     }
 
-    private static async Task<Results<Ok<TView>, ProblemHttpResult>> Shown<T, TView>(Stored<T> stored, HttpContext http, IViews<T, TView> views, Listings listings, CancellationToken stop)
+    private static async Task<Results<Ok<TView>, ProblemHttpResult>> Shown<T, TView>(
+        Stored<T> stored,
+        HttpContext http,
+        IViews<T, TView> views,
+        Listings listings,
+        CancellationToken stop
+    )
     {
         EntityTag.Put(http, stored.Revision);
         var view = await listings.Try(() => views.Of(stored, stop), stop);
@@ -114,7 +178,13 @@ internal static class LibraryEndpoints
 
     /// <summary>What became of a write, as the page shows it.</summary>
     internal static async Task<Results<Ok<TView>, ProblemHttpResult>> Answer<T, TView>(
-        Written<T> written, DocumentKind<T> kind, HttpContext http, IViews<T, TView> views, Listings listings, CancellationToken stop)
+        Written<T> written,
+        DocumentKind<T> kind,
+        HttpContext http,
+        IViews<T, TView> views,
+        Listings listings,
+        CancellationToken stop
+    )
         where T : class =>
         written is { Refused: null, Stored: { } stored } ? await Shown(stored, http, views, listings, stop)
         : written.Refused is null ? Gone(written, kind.Kind, http)
@@ -128,21 +198,39 @@ internal static class LibraryEndpoints
     }
 
     /// <summary>A change that does not say what it was made from.</summary>
-    internal static ProblemHttpResult Unconditional(string kind) => TypedResults.Problem(
-        $"A change says which revision of the {kind} it was made from: If-Match with the ETag that it was answered with, as in \"17\".",
-        statusCode: StatusCodes.Status428PreconditionRequired, title: "Made from what?");
+    internal static ProblemHttpResult Unconditional(string kind) =>
+        TypedResults.Problem(
+            $"A change says which revision of the {kind} it was made from: If-Match with the ETag that it was answered with, as in \"17\".",
+            statusCode: StatusCodes.Status428PreconditionRequired,
+            title: "Made from what?"
+        );
 
-    private static ProblemHttpResult Problem<T>(Written<T> written, string kind) => written.Refused switch
-    {
-        Refusal.Missing => TypedResults.Problem($"This {kind} is not here any more.", statusCode: StatusCodes.Status404NotFound, title: "Not here"),
-        Refusal.Stale => TypedResults.Problem(
-            $"This {kind} was changed in another window since it was opened here{(written.Changed is { Count: > 0 } changed ? $" ({string.Join(", ", changed)})" : "")}. Nothing was overwritten.",
-            statusCode: StatusCodes.Status412PreconditionFailed, title: "Changed elsewhere",
-            extensions: new Dictionary<string, object?> { ["changed"] = written.Changed ?? [], ["revision"] = written.Revision }),
-        Refusal.InUse => TypedResults.Problem(
-            $"It is used by {string.Join(", ", written.UsedBy ?? [])}. Remove it there first.",
-            statusCode: StatusCodes.Status409Conflict, title: "In use"),
-        Refusal.NothingThere => TypedResults.Problem("There is nothing more to undo or redo here.", statusCode: StatusCodes.Status409Conflict, title: "Nothing there"),
-        _ => throw new ArgumentOutOfRangeException(nameof(written)),
-    };
+    private static ProblemHttpResult Problem<T>(Written<T> written, string kind) =>
+        written.Refused switch
+        {
+            Refusal.Missing => TypedResults.Problem(
+                $"This {kind} is not here any more.",
+                statusCode: StatusCodes.Status404NotFound,
+                title: "Not here"
+            ),
+            Refusal.Stale => TypedResults.Problem(
+                $"This {kind} was changed in another window since it was opened "
+                    + $"here{(written.Changed is { Count: > 0 } changed ? $" ({string.Join(", ", changed)})" : "")}. Nothing was "
+                    + $"overwritten.",
+                statusCode: StatusCodes.Status412PreconditionFailed,
+                title: "Changed elsewhere",
+                extensions: new Dictionary<string, object?> { ["changed"] = written.Changed ?? [], ["revision"] = written.Revision }
+            ),
+            Refusal.InUse => TypedResults.Problem(
+                $"It is used by {string.Join(", ", written.UsedBy ?? [])}. Remove it there first.",
+                statusCode: StatusCodes.Status409Conflict,
+                title: "In use"
+            ),
+            Refusal.NothingThere => TypedResults.Problem(
+                "There is nothing more to undo or redo here.",
+                statusCode: StatusCodes.Status409Conflict,
+                title: "Nothing there"
+            ),
+            _ => throw new ArgumentOutOfRangeException(nameof(written)),
+        };
 }

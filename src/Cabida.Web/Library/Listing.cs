@@ -25,7 +25,11 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
     /// <param name="stop">Ends it.</param>
     /// <param name="order">Another order.</param>
     public async Task<Listing<TCard>> Of<T, TCard>(
-        DocumentKind<T> kind, Func<Stored<T>, Task<TCard>> cardOf, CancellationToken stop, Func<IEnumerable<Stored<T>>, IEnumerable<Stored<T>>>? order = null)
+        DocumentKind<T> kind,
+        Func<Stored<T>, Task<TCard>> cardOf,
+        CancellationToken stop,
+        Func<IEnumerable<Stored<T>>, IEnumerable<Stored<T>>>? order = null
+    )
     {
         var all = await library.List(kind, stop);
         var broken = all.Where(l => !l.Read.Ok).Select(l => new BrokenCard(l.Id, l.Revision, l.Name, l.Read.Problem!)).ToList();

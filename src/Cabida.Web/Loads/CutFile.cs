@@ -1,3 +1,4 @@
+using System.Globalization;
 using Cabida.Core.Geometry;
 using Cabida.Formats.Svg;
 
@@ -17,20 +18,40 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
 
     public static CutFile Of(PlannedRun plan, PlannedLoad load)
     {
-        var title = FormattableString.Invariant(
-            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, {load.Film.Name}{(load.Film.Mirrored ? ", mirrored" : "")}");
-        var svg = CutSvg.Write(title, load.ReachWidth, load.ReachHeight, load.Film.Colour, load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)));
+        var title = string.Create(
+            CultureInfo.InvariantCulture,
+            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, "
+                + $"{load.Film.Name}{(load.Film.Mirrored ? ", mirrored" : "")}"
+        );
+        var svg = CutSvg.Write(
+            title,
+            load.ReachWidth,
+            load.ReachHeight,
+            load.Film.Colour,
+            load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink))
+        );
         var measured = CutSvgMeasure.Of(svg);
-        var wrong = load.Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], load.ReachHeight) > Allowed).ToList();
-        return new CutFile(svg, measured,
-            wrong.Count > 0 ? $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed."
-            : measured.Crossing > 0 ? FormattableString.Invariant($"Read back, {measured.Crossing} outlines cross themselves.")
-            : measured.Beyond > MostBeyond ? FormattableString.Invariant($"Read back, it reaches {measured.Beyond:0.000} mm beyond what the cutter reaches.")
-            : null);
+        var wrong = load
+            .Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], load.ReachHeight) > Allowed)
+            .ToList();
+        return new CutFile(
+            svg,
+            measured,
+            wrong.Count > 0
+                    ? $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed."
+                : measured.Crossing > 0 ? FormattableString.Invariant($"Read back, {measured.Crossing} outlines cross themselves.")
+                : measured.Beyond > MostBeyond
+                    ? FormattableString.Invariant($"Read back, it reaches {measured.Beyond:0.000} mm beyond what the cutter reaches.")
+                : null
+        );
     }
 
-    private static double Apart(Box computed, Box read, double top) => new[]
-    {
-        computed.MinX - read.MinX, computed.MaxX - read.MaxX, top - computed.MaxY - read.MinY, top - computed.MinY - read.MaxY,
-    }.Max(Math.Abs);
+    private static double Apart(Box computed, Box read, double top) =>
+        new[]
+        {
+            computed.MinX - read.MinX,
+            computed.MaxX - read.MaxX,
+            top - computed.MaxY - read.MinY,
+            top - computed.MinY - read.MaxY,
+        }.Max(Math.Abs);
 }

@@ -9,23 +9,42 @@ internal static class LoadEndpoints
     {
         var runs = api.MapGroup("/runs/{id}").WithTags("Loads");
         runs.MapGet("/loads", async Task<Results<Ok<LoadsView>, NotFound>> (string id, LoadPlanner planner, CancellationToken stop) =>
-            await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(LoadsView.Of(plan)) : TypedResults.NotFound()).WithName("GetLoads");
+                await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(LoadsView.Of(plan)) : TypedResults.NotFound()
+            )
+            .WithName("GetLoads");
 
-        runs.MapGet("/loads/{number:int}/file", async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> (
-            string id, int number, LoadPlanner planner, CancellationToken stop) =>
-        {
-            if (await planner.Plan(id, stop) is not { } plan || plan.Loads.FirstOrDefault(l => l.Load.Number == number) is not { } load)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/loads/{number:int}/file",
+                async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> (
+                    string id,
+                    int number,
+                    LoadPlanner planner,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (
+                        await planner.Plan(id, stop) is not { } plan
+                        || plan.Loads.FirstOrDefault(l => l.Load.Number == number) is not { } load
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var file = CutFile.Of(plan, load);
-            return file.Problem is { } problem
-                ? TypedResults.Problem(problem, statusCode: StatusCodes.Status500InternalServerError, title: "The file was not given out")
-                : TypedResults.File(Encoding.UTF8.GetBytes(file.Svg), "image/svg+xml", load.FileName);
-        }).WithName("GetCutFile");
+                    var file = CutFile.Of(plan, load);
+                    return file.Problem is { } problem
+                        ? TypedResults.Problem(
+                            problem,
+                            statusCode: StatusCodes.Status500InternalServerError,
+                            title: "The file was not given out"
+                        )
+                        : TypedResults.File(Encoding.UTF8.GetBytes(file.Svg), "image/svg+xml", load.FileName);
+                }
+            )
+            .WithName("GetCutFile");
 
         runs.MapGet("/bench", async Task<Results<Ok<BenchView>, NotFound>> (string id, LoadPlanner planner, CancellationToken stop) =>
-            await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan)) : TypedResults.NotFound()).WithName("GetBench");
+                await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan)) : TypedResults.NotFound()
+            )
+            .WithName("GetBench");
     }
 }

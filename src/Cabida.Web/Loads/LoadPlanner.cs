@@ -17,7 +17,14 @@ namespace Cabida.Web.Loads;
 internal sealed record CutPlacement(FittedPiece Piece, int Side, Box Box, bool Turned, Area Ink);
 
 /// <summary>A load with its film, its ink and the name of its file.</summary>
-internal sealed record PlannedLoad(Load Load, Film Film, double ReachWidth, double ReachHeight, string FileName, IReadOnlyList<CutPlacement> Pieces);
+internal sealed record PlannedLoad(
+    Load Load,
+    Film Film,
+    double ReachWidth,
+    double ReachHeight,
+    string FileName,
+    IReadOnlyList<CutPlacement> Pieces
+);
 
 /// <summary>A piece that is on no load, and why.</summary>
 internal sealed record HeldBack(string PieceId, string Name, Phrase Why);
@@ -30,7 +37,8 @@ internal sealed record PlannedRun(
     double ScissorsRoom,
     IReadOnlyList<PlannedLoad> Loads,
     IReadOnlyList<HeldBack> Held,
-    IReadOnlyList<Lack> Lacks);
+    IReadOnlyList<Lack> Lacks
+);
 
 /// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
 internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted)
@@ -51,7 +59,15 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         }
         else if (FilmsOf(run).FirstOrDefault(f => Reach(run.Cutter, f) is null) is { } unread)
         {
-            lacks.Add(new("cutter", Phrase.Say($"The reach of {run.Cutter.Name:strong} or the sheet of {unread.Name:strong} cannot be read. Mend it in the stock, then take the newer one here.")));
+            lacks.Add(
+                new(
+                    "cutter",
+                    Phrase.Say(
+                        $"The reach of {run.Cutter.Name:strong} or the sheet of {unread.Name:strong} cannot be read. Mend it in the "
+                            + $"stock, then take the newer one here."
+                    )
+                )
+            );
         }
 
         if (gap.Problem is { } unreadable)
@@ -64,54 +80,112 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
             return new PlannedRun(run, job, [], 0, [], [], lacks);
         }
 
-        var all = run.Run.Document.Pieces.Select(p => { stop.ThrowIfCancellationRequested(); return fitted.Of(run, p); }).ToList();
+        var all = run
+            .Run.Document.Pieces.Select(p =>
+            {
+                stop.ThrowIfCancellationRequested();
+                return fitted.Of(run, p);
+            })
+            .ToList();
         var held = all.Where(p => !p.MayBeCut).Select(WhyHeld).ToList();
         var loads = LaidOut(run, all, gap.Value.Value.Millimetres, held);
         return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, []);
     }
 
     /// <summary>The films that the run's motif is cut from.</summary>
-    private static IEnumerable<Film> FilmsOf(ReadRun run) => run.Ground is { } ground ? ground.Films.Values.Prepend(ground.Film).Distinct() : run.Film is { } film ? [film] : [];
+    private static IEnumerable<Film> FilmsOf(ReadRun run) =>
+        run.Ground is { } ground ? ground.Films.Values.Prepend(ground.Film).Distinct()
+        : run.Film is { } film ? [film]
+        : [];
 
     private static List<PlannedLoad> LaidOut(ReadRun run, List<FittedPiece> all, double gap, List<HeldBack> held)
     {
-        var cut = all.Where(p => p.MayBeCut).SelectMany(p => Enumerable.Range(1, p.Fit.Piece.Copies).SelectMany(copy =>
-            p.Fits.SelectMany((fit, side) => fit.Films.Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))))).ToList();
+        var cut = all.Where(p => p.MayBeCut)
+            .SelectMany(p =>
+                Enumerable
+                    .Range(1, p.Fit.Piece.Copies)
+                    .SelectMany(copy =>
+                        p.Fits.SelectMany(
+                            (fit, side) => fit.Films.Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))
+                        )
+                    )
+            )
+            .ToList();
         var tooLarge = new Dictionary<string, HeldBack>(StringComparer.Ordinal);
-        List<(Film Film, (double Width, double Height) Area, LoadPlan Plan, Dictionary<string, CutInk> Inks)> Plans(Func<CutInk, bool> stays) =>
-            [.. cut.Where(stays).GroupBy(c => c.Film).Select(film =>
-            {
-                var area = Reach(run.Cutter!, film.Key)!.Value;
-                var inks = film.ToDictionary(c => c.Key, StringComparer.Ordinal);
-                return (film.Key, area, LoadPlan.Of([.. inks.Values.Select(ItemOf)], area.Width, area.Height, gap), inks);
-            })];
+        List<(Film Film, (double Width, double Height) Area, LoadPlan Plan, Dictionary<string, CutInk> Inks)> Plans(
+            Func<CutInk, bool> stays
+        ) =>
+            [
+                .. cut.Where(stays)
+                    .GroupBy(c => c.Film)
+                    .Select(film =>
+                    {
+                        var area = Reach(run.Cutter!, film.Key)!.Value;
+                        var inks = film.ToDictionary(c => c.Key, StringComparer.Ordinal);
+                        return (film.Key, area, LoadPlan.Of([.. inks.Values.Select(ItemOf)], area.Width, area.Height, gap), inks);
+                    }),
+            ];
 
         foreach (var (_, area, plan, inks) in Plans(_ => true))
         {
             foreach (var item in plan.TooLarge)
             {
                 var piece = inks[item.PieceId].Piece.Fit.Piece;
-                tooLarge.TryAdd(piece.Id, new HeldBack(piece.Id, piece.Name, Phrase.Say(
-                    $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}.")));
+                tooLarge.TryAdd(
+                    piece.Id,
+                    new HeldBack(
+                        piece.Id,
+                        piece.Name,
+                        Phrase.Say(
+                            $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter "
+                                + $"reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}."
+                        )
+                    )
+                );
             }
         }
 
         // A piece of which one film is too large is not cut in part.
         held.AddRange(tooLarge.Values);
-        return [.. Plans(c => !tooLarge.ContainsKey(c.Piece.Fit.Piece.Id)).SelectMany(p => p.Plan.Loads.Select(l => new PlannedLoad(
-            l, p.Film, p.Area.Width, p.Area.Height, "",
-            [.. l.Placements.Select(at =>
-            {
-                var ink = LoadInk.Placed(p.Inks[at.PieceId].Ink.Ink, at, p.Film.Mirrored ? p.Area.Width : null);
-                return new CutPlacement(p.Inks[at.PieceId].Piece, p.Inks[at.PieceId].Side, Box.Of(ink)!.Value, at.Turned, ink);
-            })])))];
+        return
+        [
+            .. Plans(c => !tooLarge.ContainsKey(c.Piece.Fit.Piece.Id))
+                .SelectMany(p =>
+                    p.Plan.Loads.Select(l => new PlannedLoad(
+                        l,
+                        p.Film,
+                        p.Area.Width,
+                        p.Area.Height,
+                        "",
+                        [
+                            .. l.Placements.Select(at =>
+                            {
+                                var ink = LoadInk.Placed(p.Inks[at.PieceId].Ink.Ink, at, p.Film.Mirrored ? p.Area.Width : null);
+                                return new CutPlacement(
+                                    p.Inks[at.PieceId].Piece,
+                                    p.Inks[at.PieceId].Side,
+                                    Box.Of(ink)!.Value,
+                                    at.Turned,
+                                    ink
+                                );
+                            }),
+                        ]
+                    ))
+                ),
+        ];
     }
 
-    private static List<PlannedLoad> Named(List<PlannedLoad> loads, ReadRun run, Job job) => [.. loads.Select((l, i) => l with
-    {
-        Load = l.Load with { Number = i + 1 },
-        FileName = CutSvg.FileName(job.Name, run.Run.Document.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
-    })];
+    private static List<PlannedLoad> Named(List<PlannedLoad> loads, ReadRun run, Job job) =>
+        [
+            .. loads.Select(
+                (l, i) =>
+                    l with
+                    {
+                        Load = l.Load with { Number = i + 1 },
+                        FileName = CutSvg.FileName(job.Name, run.Run.Document.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
+                    }
+            ),
+        ];
 
     /// <summary>The ink of one side and copy of a piece that is cut from one sheet of a film.</summary>
     private sealed record CutInk(FittedPiece Piece, FilmInk Ink, Film Film, int Side, int Copy)
@@ -133,8 +207,10 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         return new LoadItem(cut.Key, box.Width, box.Height);
     }
 
-    private static HeldBack WhyHeld(FittedPiece piece) => new(
-        piece.Fit.Piece.Id,
-        piece.Fit.Piece.Name,
-        piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut."));
+    private static HeldBack WhyHeld(FittedPiece piece) =>
+        new(
+            piece.Fit.Piece.Id,
+            piece.Fit.Piece.Name,
+            piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut.")
+        );
 }

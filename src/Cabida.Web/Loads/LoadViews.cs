@@ -14,7 +14,21 @@ internal sealed record LoadPieceView(string PieceId, string Name, string InkPath
 
 /// <summary>A load with what its file measured when it was read back.</summary>
 internal sealed record LoadView(
-    int Number, string Film, string Colour, FilmPattern Pattern, string PatternColour, bool Mirrored, double ReachWidth, double ReachHeight, string FileName, IReadOnlyList<LoadPieceView> Pieces, Box Used, int Outlines, double FileWidth, double FileHeight);
+    int Number,
+    string Film,
+    string Colour,
+    FilmPattern Pattern,
+    string PatternColour,
+    bool Mirrored,
+    double ReachWidth,
+    double ReachHeight,
+    string FileName,
+    IReadOnlyList<LoadPieceView> Pieces,
+    Box Used,
+    int Outlines,
+    double FileWidth,
+    double FileHeight
+);
 
 /// <summary>The loads of a run.</summary>
 internal sealed record LoadsView(
@@ -22,21 +36,39 @@ internal sealed record LoadsView(
     double ScissorsRoom,
     string Cutter,
     IReadOnlyList<LoadView> Loads,
-    IReadOnlyList<HeldBack> Held)
+    IReadOnlyList<HeldBack> Held
+)
 {
-    public static LoadsView Of(PlannedRun plan) => new(
-        plan.Lacks, plan.ScissorsRoom, plan.Run.Cutter?.Name ?? "",
-        [.. plan.Loads.Select(l => ViewOf(plan, l))], plan.Held);
+    public static LoadsView Of(PlannedRun plan) =>
+        new(plan.Lacks, plan.ScissorsRoom, plan.Run.Cutter?.Name ?? "", [.. plan.Loads.Select(l => ViewOf(plan, l))], plan.Held);
 
     private static LoadView ViewOf(PlannedRun plan, PlannedLoad load)
     {
         var measured = CutFile.Of(plan, load).Measured;
         return new LoadView(
-            load.Load.Number, load.Film.Name, load.Film.Colour, load.Film.Pattern, load.Film.PatternColour, load.Film.Mirrored, load.ReachWidth, load.ReachHeight,
+            load.Load.Number,
+            load.Film.Name,
+            load.Film.Colour,
+            load.Film.Pattern,
+            load.Film.PatternColour,
+            load.Film.Mirrored,
+            load.ReachWidth,
+            load.ReachHeight,
             load.FileName,
-            [.. load.Pieces.Select(p => new LoadPieceView(p.Piece.Fit.Piece.Id, p.Piece.Fit.Piece.Name, SvgPath.Of(p.Ink, Tolerances.File), p.Box, p.Turned))],
+            [
+                .. load.Pieces.Select(p => new LoadPieceView(
+                    p.Piece.Fit.Piece.Id,
+                    p.Piece.Fit.Piece.Name,
+                    SvgPath.Of(p.Ink, Tolerances.File),
+                    p.Box,
+                    p.Turned
+                )),
+            ],
             Box.Around(load.Pieces.Select(p => p.Box))!.Value,
-            measured.Outlines, measured.Width, measured.Height);
+            measured.Outlines,
+            measured.Width,
+            measured.Height
+        );
     }
 }
 
@@ -53,7 +85,18 @@ internal sealed record LoadsView(
 /// <param name="BelowRim">From the rim or top edge to the top of its ink; null when the surface is not known.</param>
 /// <param name="AboveBase">From the base or bottom edge to the bottom of its ink.</param>
 internal sealed record BenchPiece(
-    string Name, string Zone, int Copies, IReadOnlyList<int> Loads, FitState State, bool MayBeCut, double Width, double Height, double LetterHeight, double? BelowRim, double? AboveBase);
+    string Name,
+    string Zone,
+    int Copies,
+    IReadOnlyList<int> Loads,
+    FitState State,
+    bool MayBeCut,
+    double Width,
+    double Height,
+    double LetterHeight,
+    double? BelowRim,
+    double? AboveBase
+);
 
 /// <summary>Where a side is placed.</summary>
 /// <param name="Zone">Its zone; empty where there is only one side.</param>
@@ -67,7 +110,12 @@ internal sealed record BenchPlace(string Zone, Phrase Place);
 /// <param name="Places">Where each side is placed.</param>
 /// <param name="Pieces">Its pieces, side by side.</param>
 internal sealed record BenchSurface(
-    string Size, IReadOnlyList<FaceView> Faces, PieceView? First, IReadOnlyList<BenchPlace> Places, IReadOnlyList<BenchPiece> Pieces);
+    string Size,
+    IReadOnlyList<FaceView> Faces,
+    PieceView? First,
+    IReadOnlyList<BenchPlace> Places,
+    IReadOnlyList<BenchPiece> Pieces
+);
 
 /// <summary>The card that goes to the bench.</summary>
 internal sealed record BenchView(
@@ -80,35 +128,69 @@ internal sealed record BenchView(
     GoodsView Goods,
     IReadOnlyList<BenchLoad> Loads,
     IReadOnlyList<BenchSurface> Surfaces,
-    IReadOnlyList<HeldBack> Held)
+    IReadOnlyList<HeldBack> Held
+)
 {
     public static BenchView Of(PlannedRun plan)
     {
         var run = plan.Run;
-        var loadOf = plan.Loads.SelectMany(l => l.Pieces.Select(p => (Key: (p.Piece.Fit.Piece.Id, p.Side), l.Load.Number))).ToLookup(p => p.Key, p => p.Number);
-        var surfaces = plan.All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance).Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf)).ToList();
+        var loadOf = plan
+            .Loads.SelectMany(l => l.Pieces.Select(p => (Key: (p.Piece.Fit.Piece.Id, p.Side), l.Load.Number)))
+            .ToLookup(p => p.Key, p => p.Number);
+        var surfaces = plan
+            .All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance)
+            .Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf))
+            .ToList();
         return new BenchView(
-            plan.Lacks, run.Blank?.Name ?? "", string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
-            [.. plan.Loads.Select(l => l.Film).Distinct()], run.Cutter?.Name ?? "", run.Surface?.Wall is not null,
+            plan.Lacks,
+            run.Blank?.Name ?? "",
+            string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
+            [.. plan.Loads.Select(l => l.Film).Distinct()],
+            run.Cutter?.Name ?? "",
+            run.Surface?.Wall is not null,
             GoodsView.Of(run.Blank?.Material),
-            [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))], surfaces, plan.Held);
+            [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))],
+            surfaces,
+            plan.Held
+        );
     }
 
-    private static BenchSurface SurfaceOf(ReadRun run, ReadSurface on, IReadOnlyList<FittedPiece> pieces, ILookup<(string Id, int Side), int> loadOf)
+    private static BenchSurface SurfaceOf(
+        ReadRun run,
+        ReadSurface on,
+        IReadOnlyList<FittedPiece> pieces,
+        ILookup<(string Id, int Side), int> loadOf
+    )
     {
         var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
         string Zone(int side) => sides.Count > 1 ? sides[side].Laid.Spec.Name : "";
         return new BenchSurface(
-            on.Sheet.Size, [.. ReadFace.Of(on).Select(FaceView.Of)],
+            on.Sheet.Size,
+            [.. ReadFace.Of(on).Select(FaceView.Of)],
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
-            [.. pieces.SelectMany(p => p.Fits.Select((fit, i) => (Fit: fit, Side: i)).Where(s => !s.Fit.Ink.IsEmpty).Select(s =>
-                PieceOf(s.Fit, p.Fit.Piece.Copies, Zone(s.Side), sides[s.Side].Ground, [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()])))]);
+            [
+                .. pieces.SelectMany(p =>
+                    p.Fits.Select((fit, i) => (Fit: fit, Side: i))
+                        .Where(s => !s.Fit.Ink.IsEmpty)
+                        .Select(s =>
+                            PieceOf(
+                                s.Fit,
+                                p.Fit.Piece.Copies,
+                                Zone(s.Side),
+                                sides[s.Side].Ground,
+                                [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()]
+                            )
+                        )
+                ),
+            ]
+        );
     }
 
-    private static double? RoundToHandle(Wall? wall, Zone? zone) => wall is null || zone is null || wall.Turn.Radians != 0
-        ? null
-        : (wall.GirthAt(zone.MiddleHeight).Value.Millimetres - (wall.Handle?.Value.Millimetres ?? 0)) / 2;
+    private static double? RoundToHandle(Wall? wall, Zone? zone) =>
+        wall is null || zone is null || wall.Turn.Radians != 0
+            ? null
+            : (wall.GirthAt(zone.MiddleHeight).Value.Millimetres - (wall.Handle?.Value.Millimetres ?? 0)) / 2;
 
     /// <summary>From where to measure in, in the words of the blank's own zone.</summary>
     private static Phrase PlaceOf(LaidZone laid)
@@ -119,12 +201,18 @@ internal sealed record BenchView(
         }
 
         var across = laid.Stands?.Across ?? 0;
-        var aside = Math.Abs(across) < 0.05 ? Phrase.Empty : Phrase.Say($", {Length.Mm(Math.Abs(across))} to the {(across < 0 ? "left" : "right")} of it");
+        var aside =
+            Math.Abs(across) < 0.05
+                ? Phrase.Empty
+                : Phrase.Say($", {Length.Mm(Math.Abs(across))} to the {(across < 0 ? "left" : "right")} of it");
         if (laid.Wall is { } wall)
         {
             var opposite = wall.Handle is null ? "seam" : "handle";
             return RoundToHandle(wall, zone) is { } round
-                ? Phrase.Say($"Middle of the ink on the line opposite the {opposite} ({Length.Mm(round)} round to either side). Measure each piece down from the rim.")
+                ? Phrase.Say(
+                    $"Middle of the ink on the line opposite the {opposite} ({Length.Mm(round)} round to either side). Measure each "
+                        + $"piece down from the rim."
+                )
                 : Phrase.Say($"Middle of the ink from the line opposite the {opposite}{aside}. Measure each piece down from the rim.");
         }
 
@@ -135,11 +223,19 @@ internal sealed record BenchView(
             var isWord = panel.Name is [_, var next, ..] && char.IsLower(next);
             var named = isWord ? char.ToLowerInvariant(panel.Name[0]) + panel.Name[1..] : panel.Name;
             var line = panel.Face == FaceKey.Front ? "middle line" : $"middle line of the {named}";
-            return laid.Spec.Height.IsEmpty || from is Datum.Middle or Datum.Top or Datum.Bottom || !panel.Datums.Heights.TryGetValue(from, out var datum)
-                ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")
+            return laid.Spec.Height.IsEmpty
+                || from is Datum.Middle or Datum.Top or Datum.Bottom
+                || !panel.Datums.Heights.TryGetValue(from, out var datum)
+                    ? Phrase.Say($"Middle of the ink on the {line}{aside}. Measure each piece down from the top edge.")
                 : Datums.IsUpwards(from)
-                    ? Phrase.Say($"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(zone.Nominal.Bounds.MinY - datum)} above the {Datums.Name(from)}.")
-                    : Phrase.Say($"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(datum - zone.Nominal.Bounds.MaxY)} below the {Datums.Name(from)}.");
+                    ? Phrase.Say(
+                        $"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(zone.Nominal.Bounds.MinY - datum)} "
+                            + $"above the {Datums.Name(from)}."
+                    )
+                : Phrase.Say(
+                    $"Middle of the ink on the {line}{aside}; the zone begins {Length.Mm(datum - zone.Nominal.Bounds.MaxY)} below "
+                        + $"the {Datums.Name(from)}."
+                );
         }
 
         return Phrase.Say($"In the middle of the area that was measured; where that stands on the goods is not known.");
@@ -150,11 +246,35 @@ internal sealed record BenchView(
         // On a wall as a tape on the goods reads it, which on a taper is not what the flat drawing says.
         if (ground.Wall is { } wall && WallExtent.Of(fit.Ink, wall) is { } on)
         {
-            return new BenchPiece(fit.Piece.Name, zone, copies, loads, fit.State, fit.MayBeCut, on.Width, on.High - on.Low, fit.LetterHeight, wall.Height.Value.Millimetres - on.High, on.Low);
+            return new BenchPiece(
+                fit.Piece.Name,
+                zone,
+                copies,
+                loads,
+                fit.State,
+                fit.MayBeCut,
+                on.Width,
+                on.High - on.Low,
+                fit.LetterHeight,
+                wall.Height.Value.Millimetres - on.High,
+                on.Low
+            );
         }
 
         var (box, top) = (Box.Of(fit.Ink)!.Value, ground.Panel?.Datums.Box.MaxY);
-        return new BenchPiece(fit.Piece.Name, zone, copies, loads, fit.State, fit.MayBeCut, box.Width, box.Height, fit.LetterHeight, top - box.MaxY, top is null ? null : box.MinY);
+        return new BenchPiece(
+            fit.Piece.Name,
+            zone,
+            copies,
+            loads,
+            fit.State,
+            fit.MayBeCut,
+            box.Width,
+            box.Height,
+            fit.LetterHeight,
+            top - box.MaxY,
+            top is null ? null : box.MinY
+        );
     }
 }
 

@@ -21,7 +21,15 @@ namespace Cabida.Web.Motifs;
 /// <param name="Mats">How many mats its frame holds.</param>
 /// <param name="Problem">Why the ground chosen cannot be shown.</param>
 internal sealed record GroundView(
-    string Name, DrawingView? Drawing, GoodsView Goods, Box? Box, IReadOnlyList<ZoneChoice> Zones, IReadOnlyList<string> Sizes, int Mats, Phrase? Problem);
+    string Name,
+    DrawingView? Drawing,
+    GoodsView Goods,
+    Box? Box,
+    IReadOnlyList<ZoneChoice> Zones,
+    IReadOnlyList<string> Sizes,
+    int Mats,
+    Phrase? Problem
+);
 
 /// <summary>A ground worked out.</summary>
 /// <param name="Shape">What composing takes of it.</param>
@@ -67,14 +75,30 @@ internal sealed class GroundReader(Cabida.Store.Library library)
         if (laid?.Zone is not { } zone)
         {
             var why = laid?.Problem ?? Phrase.Say($"It is not measured yet.");
-            return None(blank.Name, Phrase.Say($"{blank.Name:strong} has no room to work on. {why}")) is var none ? none with { View = none.View with { Zones = zones, Sizes = sizes } } : none;
+            return None(blank.Name, Phrase.Say($"{blank.Name:strong} has no room to work on. {why}")) is var none
+                ? none with
+                {
+                    View = none.View with { Zones = zones, Sizes = sizes },
+                }
+                : none;
         }
 
         return new ReadGround(
-            ZoneGround.Of(zone, laid.Wall, size.MatsOf(laid)), zone.Cautious.Datum, zone.Cautious, blank.Material,
+            ZoneGround.Of(zone, laid.Wall, size.MatsOf(laid)),
+            zone.Cautious.Datum,
+            zone.Cautious,
+            blank.Material,
             new GroundView(
-                $"{blank.Name}, {laid.Spec.Name}", DrawingView.Of(FlatDrawing.Of(laid, size)), GoodsView.Of(blank.Material),
-                zone.Cautious.Bounds, zones, sizes, size.MatsOf(laid)?.Openings.Count ?? 0, null));
+                $"{blank.Name}, {laid.Spec.Name}",
+                DrawingView.Of(FlatDrawing.Of(laid, size)),
+                GoodsView.Of(blank.Material),
+                zone.Cautious.Bounds,
+                zones,
+                sizes,
+                size.MatsOf(laid)?.Openings.Count ?? 0,
+                null
+            )
+        );
     }
 
     private static ReadGround Plain(double width, double height, double margin)
@@ -88,13 +112,30 @@ internal sealed class GroundReader(Cabida.Store.Library library)
             strokes.Add(Frame(StrokeKind.Zone, inside));
         }
 
-        var problem = w > 0 && h > 0 ? null : Phrase.Say($"A margin of {Length.Mm(margin)} leaves nothing of {Length.Mm(width)} × {Length.Mm(height)}.");
+        var problem =
+            w > 0 && h > 0
+                ? null
+                : Phrase.Say($"A margin of {Length.Mm(margin)} leaves nothing of {Length.Mm(width)} × {Length.Mm(height)}.");
         return new ReadGround(
-            problem is null ? GroundShape.Plain(w, h) : GroundShape.None, new PlanePoint(0, 0), problem is null ? ZoneShape.Rectangle(inside, LimitKind.Size) : null, null,
-            new GroundView("reference size", DrawingView.Of(new Drawing(outside, strokes, [], [])), GoodsView.Of(null), inside, [], [], 0, problem));
+            problem is null ? GroundShape.Plain(w, h) : GroundShape.None,
+            new PlanePoint(0, 0),
+            problem is null ? ZoneShape.Rectangle(inside, LimitKind.Size) : null,
+            null,
+            new GroundView(
+                "reference size",
+                DrawingView.Of(new Drawing(outside, strokes, [], [])),
+                GoodsView.Of(null),
+                inside,
+                [],
+                [],
+                0,
+                problem
+            )
+        );
     }
 
-    private static Stroke Frame(StrokeKind kind, Box b) => new(kind, [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)], Closed: true);
+    private static Stroke Frame(StrokeKind kind, Box b) =>
+        new(kind, [new(b.MinX, b.MinY), new(b.MaxX, b.MinY), new(b.MaxX, b.MaxY), new(b.MinX, b.MaxY)], Closed: true);
 
     private static ReadGround None(string name, Phrase? problem) =>
         new(GroundShape.None, new PlanePoint(0, 0), null, null, new GroundView(name, null, GoodsView.Of(null), null, [], [], 0, problem));

@@ -29,8 +29,16 @@ internal sealed record LetterView(int Index, string Letter, Box Box);
 /// <param name="IsRound">Whether its middle is that of a circle.</param>
 /// <param name="Forms">The forms of letters that were chosen for it, in words, in the order of the part's own.</param>
 internal sealed record SetPartView(
-    string PartId, Box Box, double CapitalHeight, string Path, double Weight, string Words, IReadOnlyList<LetterView> Letters, bool IsRound,
-    IReadOnlyList<string> Forms);
+    string PartId,
+    Box Box,
+    double CapitalHeight,
+    string Path,
+    double Weight,
+    string Words,
+    IReadOnlyList<LetterView> Letters,
+    bool IsRound,
+    IReadOnlyList<string> Forms
+);
 
 /// <summary>A motif with its ink on its ground; millimetres, y up, the coordinates of the ground.</summary>
 internal sealed record MotifView(
@@ -45,7 +53,8 @@ internal sealed record MotifView(
     GroundView Ground,
     IReadOnlyList<MotifProblem> Problems,
     IReadOnlyList<MotifNote> Notes,
-    IReadOnlyList<string> UsedBy);
+    IReadOnlyList<string> UsedBy
+);
 
 /// <summary>How large a motif's ground would take it; asked for by itself, since it takes many compositions.</summary>
 /// <param name="FitsAt">What its sizes would be multiplied by; null where there is no ground or nothing scales.</param>
@@ -60,9 +69,24 @@ internal sealed record PartMove(string PartId, double Right, double Up);
 internal sealed record MotifGhost(string Path, IReadOnlyList<PartMove> Moves);
 
 /// <summary>A motif among others.</summary>
-internal sealed record MotifCard(string Id, int Revision, string Name, IReadOnlyList<InkView> Inks, Box? InkBox, IReadOnlyList<string> Fields, IReadOnlyList<string> UsedBy);
+internal sealed record MotifCard(
+    string Id,
+    int Revision,
+    string Name,
+    IReadOnlyList<InkView> Inks,
+    Box? InkBox,
+    IReadOnlyList<string> Fields,
+    IReadOnlyList<string> UsedBy
+);
 
-internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces, IGraphics graphics, GroundReader grounds, InkCache cache, InkPaths paths) : IViews<Motif, MotifView>
+internal sealed class MotifViews(
+    Cabida.Store.Library library,
+    ITypefaces faces,
+    IGraphics graphics,
+    GroundReader grounds,
+    InkCache cache,
+    InkPaths paths
+) : IViews<Motif, MotifView>
 {
     /// <summary>The name that fills the name field while neither a list nor the motif does.</summary>
     private const string Sample = "Agnieszka";
@@ -80,22 +104,31 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         var ink = layers.Select(l => l.Moved(Motion.Move(ground.Datum.X, ground.Datum.Y))).ToList();
         Film? FilmOf(FilmPly f) => films.GetValueOrDefault(f.FilmId);
         return new MotifView(
-            stored.Id, stored.Revision, stored.ChangedAt, motif, SampleOf(motif),
+            stored.Id,
+            stored.Revision,
+            stored.ChangedAt,
+            motif,
+            SampleOf(motif),
             [.. ink.Select(i => InkView.Of(i.Film, FilmOf(i.Film), paths.Of(i)))],
             Box.Around(ink.Select(i => i.Box).OfType<Box>()),
             [.. parts.SelectMany(p => p.Moved(ground.Datum.X, ground.Datum.Y).WithInner).Select(Set)],
             ground.View,
             MotifProblems.Of(motif, faces, graphics),
             [.. MotifNotes.Of(composition, parts, motif, ground.Shape), .. FilmContrast.Of(layers, FilmOf, ground.Material)],
-            await library.UsedBy(DocumentKinds.Motif, stored.Id, stop));
+            await library.UsedBy(DocumentKinds.Motif, stored.Id, stop)
+        );
     }
 
-    /// <summary>What a motif's sizes would be multiplied by to be as large as its ground allows; null where there is none or nothing scales.</summary>
+    /// <summary>
+    /// What a motif's sizes would be multiplied by to be as large as its ground allows; null where there is none or nothing scales.
+    /// </summary>
     public async Task<MotifFit> FitOf(Motif motif, CancellationToken stop)
     {
         var ground = await grounds.Read(motif.Ground, stop);
         var composition = Compose(motif, ground.Shape);
-        return new MotifFit(ground.Zone is { } zone && !composition.IsFixed ? LargestFit.Find(composition, composition.AllScales, zone) : null);
+        return new MotifFit(
+            ground.Zone is { } zone && !composition.IsFixed ? LargestFit.Find(composition, composition.AllScales, zone) : null
+        );
     }
 
     /// <summary>What would stand elsewhere if a motif were another; the other is not kept.</summary>
@@ -107,16 +140,32 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
             return [.. Compose(motif, ground.Shape).PartsAt(1).Select(p => p.Moved(ground.Datum.X, ground.Datum.Y))];
         }
 
-        var stood = (await Parts(now)).SelectMany(p => p.WithInner).DistinctBy(p => p.Part.Id).ToDictionary(p => p.Part.Id, p => p.Box, StringComparer.Ordinal);
+        var stood = (await Parts(now))
+            .SelectMany(p => p.WithInner)
+            .DistinctBy(p => p.Part.Id)
+            .ToDictionary(p => p.Part.Id, p => p.Box, StringComparer.Ordinal);
         bool Moves(PlacedPart part) => !stood.TryGetValue(part.Part.Id, out var box) || !Same(box, part.Box);
         // A group is drawn whole, with all its copies, when something inside it moves.
         var moved = (await Parts(other)).Where(p => p.WithInner.Any(Moves)).ToList();
         return new MotifGhost(
             string.Concat(moved.SelectMany(p => p.Ink).Select(paths.Of)),
-            [.. moved.SelectMany(p => p.WithInner).Where(p => Moves(p) && stood.ContainsKey(p.Part.Id)).Select(p => new PartMove(p.Part.Id, p.Box.CentreX - stood[p.Part.Id].CentreX, p.Box.CentreY - stood[p.Part.Id].CentreY))]);
+            [
+                .. moved
+                    .SelectMany(p => p.WithInner)
+                    .Where(p => Moves(p) && stood.ContainsKey(p.Part.Id))
+                    .Select(p => new PartMove(
+                        p.Part.Id,
+                        p.Box.CentreX - stood[p.Part.Id].CentreX,
+                        p.Box.CentreY - stood[p.Part.Id].CentreY
+                    )),
+            ]
+        );
 
         static bool Same(Box a, Box b) =>
-            Math.Max(Math.Max(Math.Abs(a.MinX - b.MinX), Math.Abs(a.MaxX - b.MaxX)), Math.Max(Math.Abs(a.MinY - b.MinY), Math.Abs(a.MaxY - b.MaxY))) < Tolerances.File;
+            Math.Max(
+                Math.Max(Math.Abs(a.MinX - b.MinX), Math.Abs(a.MaxX - b.MaxX)),
+                Math.Max(Math.Abs(a.MinY - b.MinY), Math.Abs(a.MaxY - b.MaxY))
+            ) < Tolerances.File;
     }
 
     public async Task<MotifCard> CardOf(Stored<Motif> stored, CancellationToken stop)
@@ -127,13 +176,23 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
         var composition = Compose(motif, ground.Shape);
         var layers = composition.FilmsOf(composition.PartsAt(1), 1);
         return new MotifCard(
-            stored.Id, stored.Revision, motif.Name, [.. layers.Select(i => InkView.Of(i.Film, films.GetValueOrDefault(i.Film.FilmId), paths.Of(i)))], Box.Around(layers.Select(i => i.Box).OfType<Box>()),
-            Fields.In(motif), await library.UsedBy(DocumentKinds.Motif, stored.Id, stop));
+            stored.Id,
+            stored.Revision,
+            motif.Name,
+            [.. layers.Select(i => InkView.Of(i.Film, films.GetValueOrDefault(i.Film.FilmId), paths.Of(i)))],
+            Box.Around(layers.Select(i => i.Box).OfType<Box>()),
+            Fields.In(motif),
+            await library.UsedBy(DocumentKinds.Motif, stored.Id, stop)
+        );
     }
 
     /// <summary>The motif with its sample name, against a ground.</summary>
-    public Composition Compose(Motif motif, GroundShape ground) => Composition.Of(
-        motif, new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = SampleOf(motif) }, new Composing(faces, graphics, ground, cache, LeavesOutFailing: true));
+    public Composition Compose(Motif motif, GroundShape ground) =>
+        Composition.Of(
+            motif,
+            new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = SampleOf(motif) },
+            new Composing(faces, graphics, ground, cache, LeavesOutFailing: true)
+        );
 
     /// <summary>The name that a motif is seen with.</summary>
     public static string SampleOf(Motif motif) => string.IsNullOrWhiteSpace(motif.Sample) ? Sample : motif.Sample.Trim();
@@ -157,8 +216,16 @@ internal sealed class MotifViews(Cabida.Store.Library library, ITypefaces faces,
     {
         var ink = part.Ink.ToList();
         return new SetPartView(
-            part.Part.Id, part.Box, part.CapitalHeight, string.Concat(ink.Select(paths.Of)), paths.WeightOf(ink), part.Line?.Line.Text ?? "", [.. LettersOf(part)],
-            part.Round is not null, [.. part.Part is LetteringPart lettering ? lettering.Alternates.Select(a => a.InWords) : []]);
+            part.Part.Id,
+            part.Box,
+            part.CapitalHeight,
+            string.Concat(ink.Select(paths.Of)),
+            paths.WeightOf(ink),
+            part.Line?.Line.Text ?? "",
+            [.. LettersOf(part)],
+            part.Round is not null,
+            [.. part.Part is LetteringPart lettering ? lettering.Alternates.Select(a => a.InWords) : []]
+        );
     }
 
     private static IEnumerable<LetterView> LettersOf(PlacedPart placed)

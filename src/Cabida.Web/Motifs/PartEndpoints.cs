@@ -13,10 +13,24 @@ internal static class PartEndpoints
     public static void MapParts(this RouteGroupBuilder api)
     {
         var motifs = api.MapGroup("/motifs").WithTags("Motifs");
-        motifs.MapGet("/fresh-parts", Ok<List<FreshPart>> (ITypefaces faces) => TypedResults.Ok(Fresh(faces.All[0].Id))).WithName("ListFreshParts");
+        motifs
+            .MapGet("/fresh-parts", Ok<List<FreshPart>> (ITypefaces faces) => TypedResults.Ok(Fresh(faces.All[0].Id)))
+            .WithName("ListFreshParts");
 
-        motifs.MapGet("/{id}/fit", async Task<Results<Ok<MotifFit>, NotFound>> (string id, Cabida.Store.Library library, MotifViews views, CancellationToken stop) =>
-            await library.Find(DocumentKinds.Motif, id, stop) is { } stored ? TypedResults.Ok(await views.FitOf(stored.Document, stop)) : TypedResults.NotFound()).WithName("GetMotifFit");
+        motifs
+            .MapGet(
+                "/{id}/fit",
+                async Task<Results<Ok<MotifFit>, NotFound>> (
+                    string id,
+                    Cabida.Store.Library library,
+                    MotifViews views,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(DocumentKinds.Motif, id, stop) is { } stored
+                        ? TypedResults.Ok(await views.FitOf(stored.Document, stop))
+                        : TypedResults.NotFound()
+            )
+            .WithName("GetMotifFit");
     }
 
     private static List<FreshPart> Fresh(string typeface)
@@ -42,7 +56,15 @@ internal static class PartEndpoints
                 ("a corner piece", Shape(ShapeKind.Corner, 20, 20)),
                 ("dots", Shape(ShapeKind.Dots, 2, 2)),
                 ("the outline of the ground", Shape(ShapeKind.GroundOutline, 40, 25) with { Inset = MotifLength.Stays(2) }),
-                ("a frame along the ground’s edge", Shape(ShapeKind.GroundFrame, 40, 25) with { Inset = MotifLength.Stays(2), Band = MotifLength.Stays(1), GroundHoles = false }),
+                (
+                    "a frame along the ground’s edge",
+                    Shape(ShapeKind.GroundFrame, 40, 25) with
+                    {
+                        Inset = MotifLength.Stays(2),
+                        Band = MotifLength.Stays(1),
+                        GroundHoles = false,
+                    }
+                ),
             }.Select(s => new FreshPart(s.Name, s.Part)),
             new("a backing", new BackingPart("", PartPlace.Below, gap, [], MotifLength.Stays(2), true)),
             new("a mat", new MatPart("", PartPlace.Below, gap, 1)),

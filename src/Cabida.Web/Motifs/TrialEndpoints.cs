@@ -15,12 +15,27 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Cabida.Web.Motifs;
 
 /// <summary>A name in a face that is tried.</summary>
-internal sealed record TriedNameView(string Name, IReadOnlyList<InkView> Inks, Box? Box, double LetterHeight, string State, IReadOnlyList<Phrase> Findings);
+internal sealed record TriedNameView(
+    string Name,
+    IReadOnlyList<InkView> Inks,
+    Box? Box,
+    double LetterHeight,
+    string State,
+    IReadOnlyList<Phrase> Findings
+);
 
 /// <summary>A face tried on names, with the facts that decide.</summary>
 internal sealed record TriedFaceView(
-    string TypefaceId, IReadOnlyList<TriedNameView> Names, double LetterHeight, double? ThinnestStroke, double? SmallestCounter,
-    double Minutes, int Findings, int Stops, GoodsView Goods);
+    string TypefaceId,
+    IReadOnlyList<TriedNameView> Names,
+    double LetterHeight,
+    double? ThinnestStroke,
+    double? SmallestCounter,
+    double Minutes,
+    int Findings,
+    int Stops,
+    GoodsView Goods
+);
 
 /// <summary>What a trial is made on.</summary>
 /// <param name="Ground">The ground in words.</param>
@@ -37,52 +52,130 @@ internal static class TrialEndpoints
     public static void MapTrials(this RouteGroupBuilder api)
     {
         var trial = api.MapGroup("/motifs/{id}/trial").WithTags("Motifs");
-        trial.MapGet("", async Task<Results<Ok<TrialView>, NotFound>> (string id, Cabida.Store.Library library, GroundReader grounds, CancellationToken stop) =>
-        {
-            if (await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif })
-            {
-                return TypedResults.NotFound();
-            }
+        trial
+            .MapGet(
+                "",
+                async Task<Results<Ok<TrialView>, NotFound>> (
+                    string id,
+                    Cabida.Store.Library library,
+                    GroundReader grounds,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif })
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var ground = await grounds.Read(motif.Ground, stop);
-            var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.Motif?.Id == id && r.Document.Pieces.Count > 0).ToList();
-            List<string> all = [.. runs.SelectMany(r => r.Document.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal)];
-            var names = Telling(all);
-            return TypedResults.Ok(new TrialView(
-                ground.View.Name, ground.Zone?.Bounds, names.Count > 0 ? names : [MotifViews.SampleOf(motif)],
-                names.Count > 0 ? $"the longest, the shortest and the most awkward of {string.Join(", ", runs.Select(r => r.Document.Name))}" : "the name it is seen with",
-                string.Concat((names.Count > 0 ? all : [MotifViews.SampleOf(motif)]).SelectMany(n => n.EnumerateRunes()).Where(r => !Rune.IsWhiteSpace(r)).Distinct())));
-        }).WithName("GetTrial");
+                    var ground = await grounds.Read(motif.Ground, stop);
+                    var runs = (await library.All(DocumentKinds.Run, stop))
+                        .Where(r => r.Document.Motif?.Id == id && r.Document.Pieces.Count > 0)
+                        .ToList();
+                    List<string> all = [.. runs.SelectMany(r => r.Document.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal)];
+                    var names = Telling(all);
+                    var lists = string.Join(", ", runs.Select(r => r.Document.Name));
+                    return TypedResults.Ok(
+                        new TrialView(
+                            ground.View.Name,
+                            ground.Zone?.Bounds,
+                            names.Count > 0 ? names : [MotifViews.SampleOf(motif)],
+                            names.Count > 0 ? $"the longest, the shortest and the most awkward of {lists}" : "the name it is seen with",
+                            string.Concat(
+                                (names.Count > 0 ? all : [MotifViews.SampleOf(motif)])
+                                    .SelectMany(n => n.EnumerateRunes())
+                                    .Where(r => !Rune.IsWhiteSpace(r))
+                                    .Distinct()
+                            )
+                        )
+                    );
+                }
+            )
+            .WithName("GetTrial");
 
-        trial.MapGet("/{partId}/{typefaceId}", async Task<Results<Ok<TriedFaceView>, NotFound>> (
-            string id, string partId, string typefaceId, string[] names, string? film,
-            Cabida.Store.Library library, GroundReader grounds, ITypefaces faces, IGraphics graphics, InkCache cache, CancellationToken stop) =>
-        {
-            if (await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif } || faces.Find(typefaceId) is null || names.Length is 0 or > MostNames)
-            {
-                return TypedResults.NotFound();
-            }
+        trial
+            .MapGet(
+                "/{partId}/{typefaceId}",
+                async Task<Results<Ok<TriedFaceView>, NotFound>> (
+                    string id,
+                    string partId,
+                    string typefaceId,
+                    string[] names,
+                    string? film,
+                    Cabida.Store.Library library,
+                    GroundReader grounds,
+                    ITypefaces faces,
+                    IGraphics graphics,
+                    InkCache cache,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (
+                        await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif }
+                        || faces.Find(typefaceId) is null
+                        || names.Length is 0 or > MostNames
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var ground = await grounds.Read(motif.Ground, stop);
-            var cut = film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen ? chosen.Document : await FirstFilm(library, stop);
-            var tried = TypeTrial.Of(GroundOf(motif, ground, cut, faces, graphics, cache), partId, typefaceId, names);
-            return TypedResults.Ok(new TriedFaceView(
-                typefaceId,
-                [.. tried.Names.Select(n => new TriedNameView(n.Name, [.. n.Fit.Films.Select(f => InkView.Of(f, cut))], Box.Of(n.Fit.Ink), n.Fit.LetterHeight, n.Fit.State.ToString().ToLowerInvariant(), [.. n.Fit.Findings.Select(f => f.Message)]))],
-                tried.LetterHeight, tried.ThinnestStroke, tried.SmallestCounter, tried.Minutes, tried.Findings, tried.Stops,
-                GoodsView.OrCard(ground.View.Goods, cut)));
-        }).WithName("TryTypeface");
+                    var ground = await grounds.Read(motif.Ground, stop);
+                    var cut =
+                        film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
+                            ? chosen.Document
+                            : await FirstFilm(library, stop);
+                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, faces, graphics, cache), partId, typefaceId, names);
+                    return TypedResults.Ok(
+                        new TriedFaceView(
+                            typefaceId,
+                            [
+                                .. tried.Names.Select(n => new TriedNameView(
+                                    n.Name,
+                                    [.. n.Fit.Films.Select(f => InkView.Of(f, cut))],
+                                    Box.Of(n.Fit.Ink),
+                                    n.Fit.LetterHeight,
+                                    n.Fit.State.ToString().ToLowerInvariant(),
+                                    [.. n.Fit.Findings.Select(f => f.Message)]
+                                )),
+                            ],
+                            tried.LetterHeight,
+                            tried.ThinnestStroke,
+                            tried.SmallestCounter,
+                            tried.Minutes,
+                            tried.Findings,
+                            tried.Stops,
+                            GoodsView.OrCard(ground.View.Goods, cut)
+                        )
+                    );
+                }
+            )
+            .WithName("TryTypeface");
     }
 
     private static async Task<Film> FirstFilm(Cabida.Store.Library library, CancellationToken stop) =>
         (await library.All(DocumentKinds.Film, stop)).Select(f => f.Document).FirstOrDefault()
-        ?? new Film("film", "#23282c", FilmPurpose.Stays, false, Core.Measures.TypedLength.Mm(0.8), Core.Measures.TypedLength.Mm(300), Core.Measures.TypedLength.Mm(300), new CutSettings("", "", "", "", ""));
+        ?? new Film(
+            "film",
+            "#23282c",
+            FilmPurpose.Stays,
+            false,
+            Core.Measures.TypedLength.Mm(0.8),
+            Core.Measures.TypedLength.Mm(300),
+            Core.Measures.TypedLength.Mm(300),
+            new CutSettings("", "", "", "", "")
+        );
 
     /// <summary>The motif on its ground as a run would have it; without one, as large as it is typed.</summary>
     private static RunGround GroundOf(Motif motif, ReadGround ground, Film film, ITypefaces faces, IGraphics graphics, InkCache cache)
     {
         var shape = ground.Zone ?? Unbounded(motif, faces, graphics, cache);
-        var zone = new Zone(shape, shape, new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Width), Core.Measures.Length.Zero), new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Height), Core.Measures.Length.Zero), 0, []);
+        var zone = new Zone(
+            shape,
+            shape,
+            new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Width), Core.Measures.Length.Zero),
+            new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Height), Core.Measures.Length.Zero),
+            0,
+            []
+        );
         return new RunGround(motif, null, null, zone, film, null, faces, cache) { Graphics = graphics };
     }
 
@@ -90,7 +183,8 @@ internal static class TrialEndpoints
     private static ZoneShape Unbounded(Motif motif, ITypefaces faces, IGraphics graphics, InkCache cache)
     {
         var fields = new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = MotifViews.SampleOf(motif) };
-        var box = Composition.Of(motif, fields, new Composing(faces, graphics, GroundShape.None, cache)).BoxAt(1) ?? new Box(-50, -30, 50, 30);
+        var box = Composition.Of(motif, fields, new Composing(faces, graphics, GroundShape.None, cache)).BoxAt(1)
+            ?? new Box(-50, -30, 50, 30);
         return ZoneShape.Rectangle(box, LimitKind.Size);
     }
 
@@ -98,7 +192,10 @@ internal static class TrialEndpoints
     private static List<string> Telling(List<string> names)
     {
         static int Letters(string n) => new StringInfo(n).LengthInTextElements;
-        var awkward = names.OrderByDescending(n => n.Count(c => c > 127) + n.Count(char.IsPunctuation)).ThenBy(n => n, StringComparer.Ordinal).FirstOrDefault();
+        var awkward = names
+            .OrderByDescending(n => n.Count(c => c > 127) + n.Count(char.IsPunctuation))
+            .ThenBy(n => n, StringComparer.Ordinal)
+            .FirstOrDefault();
         return [.. new[] { names.MaxBy(Letters), names.MinBy(Letters), awkward }.OfType<string>().Distinct(StringComparer.Ordinal)];
     }
 }

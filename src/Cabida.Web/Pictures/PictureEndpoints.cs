@@ -23,23 +23,47 @@ internal static class PictureEndpoints
     public static void MapPictures(this RouteGroupBuilder api)
     {
         var pictures = api.MapGroup("/pictures").WithTags("Pictures");
-        pictures.MapPost("", async Task<Results<Ok<PictureView>, ProblemHttpResult>> (HttpRequest request, Cabida.Store.Pictures store, CancellationToken stop) =>
-            await Add(await Body.Read(request, stop), store, null, stop)).WithName("AddPicture").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+        pictures
+            .MapPost(
+                "",
+                async Task<Results<Ok<PictureView>, ProblemHttpResult>> (
+                    HttpRequest request,
+                    Cabida.Store.Pictures store,
+                    CancellationToken stop
+                ) => await Add(await Body.Read(request, stop), store, null, stop)
+            )
+            .WithName("AddPicture")
+            .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 
-        pictures.MapGet("/{id}", async Task<Results<FileContentHttpResult, NotFound>> (string id, int? width, Cabida.Store.Pictures store, CancellationToken stop) =>
-        {
-            if (await store.Find(id, stop) is not { } picture)
-            {
-                return TypedResults.NotFound();
-            }
+        pictures
+            .MapGet(
+                "/{id}",
+                async Task<Results<FileContentHttpResult, NotFound>> (
+                    string id,
+                    int? width,
+                    Cabida.Store.Pictures store,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await store.Find(id, stop) is not { } picture)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var small = width is { } w ? PicturePreview.Of(picture.Bytes, Math.Clamp(w, 16, WidestPreview)) : null;
-            return small is { } s ? TypedResults.File(s.File, s.MediaType) : TypedResults.File(picture.Bytes, picture.MediaType);
-        }).WithName("GetPicture");
+                    var small = width is { } w ? PicturePreview.Of(picture.Bytes, Math.Clamp(w, 16, WidestPreview)) : null;
+                    return small is { } s ? TypedResults.File(s.File, s.MediaType) : TypedResults.File(picture.Bytes, picture.MediaType);
+                }
+            )
+            .WithName("GetPicture");
     }
 
     /// <summary>Keeps a picture once its head tells that it can be used; a resolution that is given is the scanner's own.</summary>
-    public static async Task<Results<Ok<PictureView>, ProblemHttpResult>> Add(byte[] bytes, Cabida.Store.Pictures store, double? dotsPerInch, CancellationToken stop)
+    public static async Task<Results<Ok<PictureView>, ProblemHttpResult>> Add(
+        byte[] bytes,
+        Cabida.Store.Pictures store,
+        double? dotsPerInch,
+        CancellationToken stop
+    )
     {
         var head = PictureHead.Read(bytes);
         if (head.Problem is { } problem)
@@ -47,7 +71,15 @@ internal static class PictureEndpoints
             return Body.Unusable(problem, "This picture cannot be used");
         }
 
-        var kept = await store.Add(bytes, head.Value.MediaType, head.Value.Width, head.Value.Height, dotsPerInch ?? head.Value.DotsPerInch, dotsPerInch is not null, stop);
+        var kept = await store.Add(
+            bytes,
+            head.Value.MediaType,
+            head.Value.Width,
+            head.Value.Height,
+            dotsPerInch ?? head.Value.DotsPerInch,
+            dotsPerInch is not null,
+            stop
+        );
         return TypedResults.Ok(new PictureView(kept.Id, kept.Width, kept.Height, kept.DotsPerInch, kept.Proven));
     }
 }

@@ -18,8 +18,22 @@ namespace Cabida.Web.Proofs;
 
 /// <summary>A piece as the customer sees it; <c>Sizes</c> are the boxes round the ink of its sides.</summary>
 internal sealed record ProofPieceView(
-    string Id, string Name, int Copies, IReadOnlyList<InkView> Inks, IReadOnlyList<Box> Sizes, Box? InkBox, Box ZoneBox, string ZonePath, double LetterHeight, IReadOnlyList<Phrase> Concessions,
-    ProofState State, string Words, SinceShown Since, string Seen, bool MayBeCut);
+    string Id,
+    string Name,
+    int Copies,
+    IReadOnlyList<InkView> Inks,
+    IReadOnlyList<Box> Sizes,
+    Box? InkBox,
+    Box ZoneBox,
+    string ZonePath,
+    double LetterHeight,
+    IReadOnlyList<Phrase> Concessions,
+    ProofState State,
+    string Words,
+    SinceShown Since,
+    string Seen,
+    bool MayBeCut
+);
 
 /// <summary>Some of the pieces, in the list's order.</summary>
 internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView> Pieces);
@@ -34,67 +48,146 @@ internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView>
 /// <param name="Goods">What artwork is seen against.</param>
 /// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees. Null for what is not turned.</param>
 internal sealed record ProofView(
-    IReadOnlyList<Lack> Lacks, Workshop Workshop, IReadOnlyList<string> Mark, Box? MarkBox, string Shown, int Gone, GoodsView Goods, double? Facing);
+    IReadOnlyList<Lack> Lacks,
+    Workshop Workshop,
+    IReadOnlyList<string> Mark,
+    Box? MarkBox,
+    string Shown,
+    int Gone,
+    GoodsView Goods,
+    double? Facing
+);
 
 internal static class ProofEndpoints
 {
     public static void MapProofs(this RouteGroupBuilder api)
     {
         var runs = api.MapGroup("/runs/{id}").WithTags("Proofs");
-        runs.MapGet("/proof", async Task<Results<Ok<ProofView>, NotFound>> (string id, RunReader reader, WorkshopMark mark, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/proof",
+                async Task<Results<Ok<ProofView>, NotFound>> (string id, RunReader reader, WorkshopMark mark, CancellationToken stop) =>
+                {
+                    if (await reader.Find(id, stop) is not { } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var (workshop, inks) = await mark.Read(stop);
-            var shown = run.Run.Document.Shown;
-            return TypedResults.Ok(new ProofView(
-                run.Lacks, workshop, [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))], Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
-                shown?.On ?? "", shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0,
-                GoodsView.Of(run.Blank?.Material), run.Surface?.Wall?.Turn.Degrees));
-        }).WithName("GetProof");
+                    var (workshop, inks) = await mark.Read(stop);
+                    var shown = run.Run.Document.Shown;
+                    return TypedResults.Ok(
+                        new ProofView(
+                            run.Lacks,
+                            workshop,
+                            [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))],
+                            Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
+                            shown?.On ?? "",
+                            shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0,
+                            GoodsView.Of(run.Blank?.Material),
+                            run.Surface?.Wall?.Turn.Degrees
+                        )
+                    );
+                }
+            )
+            .WithName("GetProof");
 
-        runs.MapGet("/proof/pieces", async Task<Results<Ok<ProofPage>, NotFound>> (string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-            await reader.Find(id, stop) is { Ground: not null } run
-                ? TypedResults.Ok(new ProofPage(from, run.Run.Document.Pieces.Count, [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, run))]))
-                : TypedResults.NotFound()).WithName("GetProofPieces");
+        runs.MapGet(
+                "/proof/pieces",
+                async Task<Results<Ok<ProofPage>, NotFound>> (
+                    string id,
+                    int from,
+                    int count,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { Ground: not null } run
+                        ? TypedResults.Ok(
+                            new ProofPage(
+                                from,
+                                run.Run.Document.Pieces.Count,
+                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, run))]
+                            )
+                        )
+                        : TypedResults.NotFound()
+            )
+            .WithName("GetProofPieces");
 
-        runs.MapGet("/proof.pdf", async Task<Results<FileContentHttpResult, NotFound>> (string id, RunReader reader, FittedPieces fitted, Cabida.Store.Library library, WorkshopMark mark, TimeProvider clock, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: not null } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/proof.pdf",
+                async Task<Results<FileContentHttpResult, NotFound>> (
+                    string id,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    Cabida.Store.Library library,
+                    WorkshopMark mark,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await reader.Find(id, stop) is not { Ground: not null } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
-            var (workshop, inks) = await mark.Read(stop);
-            var sheet = new ProofSheet(
-                workshop.Name, workshop.Contact, inks, $"{job.Name}: {run.Run.Document.Name}", string.Join(", ", new[] { job.Customer, run.Blank?.Name ?? "" }.Where(s => s.Length > 0)),
-                clock.GetLocalNow().ToString("d MMMM yyyy", CultureInfo.InvariantCulture), run.Blank?.Material.SeenAgainst ?? "",
-                [.. run.Run.Document.Pieces.Select(p => { stop.ThrowIfCancellationRequested(); return OnPaper(fitted.Of(run, p), run); })]);
-            return TypedResults.File(ProofPdf.Write(sheet), "application/pdf", CutSvg.SafeName($"{job.Name} {run.Run.Document.Name} proof") + ".pdf");
-        }).WithName("GetProofPdf");
+                    var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
+                    var (workshop, inks) = await mark.Read(stop);
+                    var sheet = new ProofSheet(
+                        workshop.Name,
+                        workshop.Contact,
+                        inks,
+                        $"{job.Name}: {run.Run.Document.Name}",
+                        string.Join(", ", new[] { job.Customer, run.Blank?.Name ?? "" }.Where(s => s.Length > 0)),
+                        clock.GetLocalNow().ToString("d MMMM yyyy", CultureInfo.InvariantCulture),
+                        run.Blank?.Material.SeenAgainst ?? "",
+                        [
+                            .. run.Run.Document.Pieces.Select(p =>
+                            {
+                                stop.ThrowIfCancellationRequested();
+                                return OnPaper(fitted.Of(run, p), run);
+                            }),
+                        ]
+                    );
+                    return TypedResults.File(
+                        ProofPdf.Write(sheet),
+                        "application/pdf",
+                        CutSvg.SafeName($"{job.Name} {run.Run.Document.Name} proof") + ".pdf"
+                    );
+                }
+            )
+            .WithName("GetProofPdf");
 
-        runs.MapGet("/picture.png", async Task<Results<FileContentHttpResult, NotFound>> (string id, string? name, int? size, double? turn, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: { } ground } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/picture.png",
+                async Task<Results<FileContentHttpResult, NotFound>> (
+                    string id,
+                    string? name,
+                    int? size,
+                    double? turn,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await reader.Find(id, stop) is not { Ground: { } ground } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            // A sample name of its own is set as the first piece is, without what was done for that by hand.
-            var first = run.Run.Document.Pieces[0];
-            var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name)
-                ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
-            var on = run.SurfaceOf(piece);
-            var seen = PieceOnGoods.Of(fitted.Of(run, piece), on, turn ?? on.Wall?.Turn.Degrees ?? 0);
-            var inks = seen.Films.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour));
-            return TypedResults.File(
-                ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
-                "image/png", CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png");
-        }).WithName("GetShopPicture");
+                    // A sample name of its own is set as the first piece is, without what was done for that by hand.
+                    var first = run.Run.Document.Pieces[0];
+                    var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name)
+                        ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
+                    var on = run.SurfaceOf(piece);
+                    var seen = PieceOnGoods.Of(fitted.Of(run, piece), on, turn ?? on.Wall?.Turn.Degrees ?? 0);
+                    var inks = seen.Films.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour));
+                    return TypedResults.File(
+                        ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
+                        "image/png",
+                        CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png"
+                    );
+                }
+            )
+            .WithName("GetShopPicture");
     }
 
     /// <summary>A piece as it lies on paper: zones of two faces stand beside one another.</summary>
@@ -106,11 +199,18 @@ internal static class ProofEndpoints
             var faces = ReadFace.Of(on);
             var beside = ReadFace.Beside(faces);
             Motion Of(string side) => beside[Math.Max(0, faces.ToList().FindIndex(f => f.Sides.Contains(side)))];
-            IReadOnlyList<FilmInk> films = faces.Count == 1 ? [.. piece.Films] : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
+            IReadOnlyList<FilmInk> films =
+                faces.Count == 1
+                    ? [.. piece.Films]
+                    : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
             return new LaidPiece(
                 films,
                 faces.Count == 1 ? piece.Inks : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
-                Outlines.Union([piece.Fit.Zone.Cautious.Outline, .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id))))]));
+                Outlines.Union([
+                    piece.Fit.Zone.Cautious.Outline,
+                    .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id)))),
+                ])
+            );
         }
     }
 
@@ -121,28 +221,54 @@ internal static class ProofEndpoints
         var fit = piece.Fit;
         var (revision, zone, seen) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
         return new ProofPieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, laid.Inks, [.. SizesOf(piece, run)], Box.Around(laid.Films.Select(f => f.Box).OfType<Box>()), Box.Of(zone)!.Value, SvgPath.Of(zone, Tolerances.File),
-            fit.LetterHeight, [.. fit.Concessions.Select(c => c.Message)],
-            Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision), fit.Piece.Verdict?.Words ?? "", Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen), seen, piece.MayBeCut);
+            fit.Piece.Id,
+            fit.Piece.Name,
+            fit.Piece.Copies,
+            laid.Inks,
+            [.. SizesOf(piece, run)],
+            Box.Around(laid.Films.Select(f => f.Box).OfType<Box>()),
+            Box.Of(zone)!.Value,
+            SvgPath.Of(zone, Tolerances.File),
+            fit.LetterHeight,
+            [.. fit.Concessions.Select(c => c.Message)],
+            Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision),
+            fit.Piece.Verdict?.Words ?? "",
+            Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen),
+            seen,
+            piece.MayBeCut
+        );
     }
 
     /// <summary>How large the ink of each side is: on a wall as a tape on it would say.</summary>
     private static IEnumerable<Box> SizesOf(FittedPiece piece, ReadRun run)
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
-        return piece.Fits.Zip(on.Sides.Select(s => s.Ground.Wall).Prepend(on.Ground.Wall), (fit, wall) =>
-            wall is not null && WallExtent.Of(fit.Ink, wall) is { } extent ? new Box(0, extent.Low, extent.Width, extent.High) : Box.Of(fit.Ink)).OfType<Box>();
+        return piece
+            .Fits.Zip(on.Sides.Select(s => s.Ground.Wall).Prepend(on.Ground.Wall), (fit, wall) =>
+                wall is not null && WallExtent.Of(fit.Ink, wall) is { } extent
+                    ? new Box(0, extent.Low, extent.Width, extent.High)
+                    : Box.Of(fit.Ink)
+            )
+            .OfType<Box>();
     }
 
     /// <summary>Tells apart all that the customer sees and gets of a piece.</summary>
     internal static string SeenOf(FittedPiece piece, ReadRun run)
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
-        return SeenHash.Of(piece.Hash, piece.Films.Select(f => on.Ground.FilmOf(f.Film.FilmId)), run.Run.Document.Blank!.Id, run.Blank!, on.Sheet);
+        return SeenHash.Of(
+            piece.Hash,
+            piece.Films.Select(f => on.Ground.FilmOf(f.Film.FilmId)),
+            run.Run.Document.Blank!.Id,
+            run.Blank!,
+            on.Sheet
+        );
     }
 
     /// <summary>Why a piece is not offered to the customer: what stops it, or that nothing of it can be set.</summary>
-    private static string WhyNot(FittedPiece piece) => piece.Findings.FirstOrDefault(f => f.Severity == Core.Checking.Severity.Stop)?.Message.ToString() ?? "Nothing of it can be set yet.";
+    private static string WhyNot(FittedPiece piece) =>
+        piece.Findings.FirstOrDefault(f => f.Severity == Core.Checking.Severity.Stop)?.Message.ToString()
+        ?? "Nothing of it can be set yet.";
 
     private static ProofPiece OnPaper(FittedPiece piece, ReadRun run)
     {
@@ -153,10 +279,24 @@ internal static class ProofEndpoints
         facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
         facts.AddRange(fit.Concessions.Select(c => c.Message.ToString()));
         return new ProofPiece(
-            fit.Piece.Name, string.Join(", ", facts),
+            fit.Piece.Name,
+            string.Join(", ", facts),
             piece.MayBeCut ? null : WhyNot(piece),
-            view.State switch { ProofState.Approved => "approved", ProofState.Corrected => $"asked: {view.Words}", ProofState.Voided => "was approved; changed since", _ => "" },
-            view.Since switch { SinceShown.New => "new", SinceShown.Changed => "changed", _ => "" },
-            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))], laid.Zone);
+            view.State switch
+            {
+                ProofState.Approved => "approved",
+                ProofState.Corrected => $"asked: {view.Words}",
+                ProofState.Voided => "was approved; changed since",
+                _ => "",
+            },
+            view.Since switch
+            {
+                SinceShown.New => "new",
+                SinceShown.Changed => "changed",
+                _ => "",
+            },
+            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))],
+            laid.Zone
+        );
     }
 }

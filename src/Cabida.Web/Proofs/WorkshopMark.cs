@@ -17,6 +17,16 @@ internal sealed class WorkshopMark(Cabida.Store.Library library, IGraphics graph
         var workshop = (await library.Find(DocumentKinds.Workshop, Workshop.Only, stop))?.Document ?? Workshop.Unnamed;
         var graphic = workshop.MarkId.Length == 0 ? null : await library.Find(DocumentKinds.Graphic, workshop.MarkId, stop);
         var pieces = graphic is null ? [] : graphics.Find(graphic.Document.OutlinesId)?.Pieces ?? [];
-        return (workshop, [.. pieces.Select(p => new ColouredInk(Outlines.FromContours(p.Closed, Tolerances.Ink, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd), p.Colour[..OpaqueColour])).Where(i => !i.Ink.IsEmpty)]);
+        return (
+            workshop,
+            [
+                .. pieces
+                    .Select(p => new ColouredInk(
+                        Outlines.FromContours(p.Closed, Tolerances.Ink, Tolerances.InkTurn, p.Rule == FillRule.EvenOdd),
+                        p.Colour[..OpaqueColour]
+                    ))
+                    .Where(i => !i.Ink.IsEmpty),
+            ]
+        );
     }
 }

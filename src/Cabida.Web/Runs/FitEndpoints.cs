@@ -27,7 +27,14 @@ internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, int Pieces, Good
 /// <param name="Sides">The sides on it; the first has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
 internal sealed record FaceView(
-    string Key, string Name, bool IsWall, DrawingView Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+    string Key,
+    string Name,
+    bool IsWall,
+    DrawingView Flat,
+    Box ZoneBox,
+    IReadOnlyList<string> Sides,
+    IReadOnlyList<Phrase> Sums
+)
 {
     public static FaceView Of(ReadFace face) =>
         new(face.Key, face.Name, face.IsWall, DrawingView.Of(face.Flat), face.ZoneBox, face.Sides, face.Sums);
@@ -41,76 +48,149 @@ internal static class FitEndpoints
     public static void MapFits(this RouteGroupBuilder api)
     {
         var runs = api.MapGroup("/runs/{id}").WithTags("Runs");
-        runs.MapGet("/ground", async Task<Results<Ok<FitGroundView>, NotFound>> (string id, string? size, RunReader reader, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/ground",
+                async Task<Results<Ok<FitGroundView>, NotFound>> (string id, string? size, RunReader reader, CancellationToken stop) =>
+                {
+                    if (await reader.Find(id, stop) is not { } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var on = run.Surface is null ? null : run.SurfaceOf(size ?? "");
-            return TypedResults.Ok(new FitGroundView(
-                run.Lacks,
-                run.Run.Document.Pieces.Count,
-                GoodsView.Of(run.Blank?.Material),
-                on is null ? [] : [.. ReadFace.Of(on).Select(FaceView.Of)]));
-        }).WithName("GetGround");
+                    var on = run.Surface is null ? null : run.SurfaceOf(size ?? "");
+                    return TypedResults.Ok(
+                        new FitGroundView(
+                            run.Lacks,
+                            run.Run.Document.Pieces.Count,
+                            GoodsView.Of(run.Blank?.Material),
+                            on is null ? [] : [.. ReadFace.Of(on).Select(FaceView.Of)]
+                        )
+                    );
+                }
+            )
+            .WithName("GetGround");
 
-        runs.MapGet("/pieces", async Task<Results<Ok<PiecePage>, NotFound>> (
-            string id, int from, int count, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: not null } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/pieces",
+                async Task<Results<Ok<PiecePage>, NotFound>> (
+                    string id,
+                    int from,
+                    int count,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await reader.Find(id, stop) is not { Ground: not null } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run)).ToList();
-            return TypedResults.Ok(new PiecePage(from, run.Run.Document.Pieces.Count, pieces));
-        }).WithName("GetPieces");
+                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run)).ToList();
+                    return TypedResults.Ok(new PiecePage(from, run.Run.Document.Pieces.Count, pieces));
+                }
+            )
+            .WithName("GetPieces");
 
-        runs.MapGet("/set", async Task<Results<Ok<SetView>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: not null } run)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/set",
+                async Task<Results<Ok<SetView>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+                {
+                    if (await reader.Find(id, stop) is not { Ground: not null } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            // A few names are fitted at once; a long list is work of its own, and here is what it has come to.
-            var pieces = fitted.SoFar(run, stop);
-            return TypedResults.Ok(SetView.From(run, pieces));
-        }).WithName("GetSet");
+                    // A few names are fitted at once; a long list is work of its own, and here is what it has come to.
+                    var pieces = fitted.SoFar(run, stop);
+                    return TypedResults.Ok(SetView.From(run, pieces));
+                }
+            )
+            .WithName("GetSet");
 
-        runs.MapGet("/pieces/{pieceId}/letters/{index:int}", async Task<Results<Ok<LetterForms>, NotFound>> (
-            string id, string pieceId, int index, string? side, RunReader reader, Cabida.Store.Library library, InkCache cache, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: not null } run || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
-                || (string.IsNullOrEmpty(side) ? run.SurfaceOf(piece).Ground : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Ground) is not { } ground || NameLine.Of(piece, ground) is not { } name || index < 0 || index >= name.Letters.Count
-                || ground.Motif.AllParts.OfType<LetteringPart>().First(p => p.Id == name.PartId) is not { } part || piece.OwnOn(side ?? "") is not { } own || ground.Faces.Find(own.TypefaceId.Length > 0 ? own.TypefaceId : part.TypefaceId) is not { } face)
-            {
-                return TypedResults.NotFound();
-            }
+        runs.MapGet(
+                "/pieces/{pieceId}/letters/{index:int}",
+                async Task<Results<Ok<LetterForms>, NotFound>> (
+                    string id,
+                    string pieceId,
+                    int index,
+                    string? side,
+                    RunReader reader,
+                    Cabida.Store.Library library,
+                    InkCache cache,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (
+                        await reader.Find(id, stop) is not { Ground: not null } run
+                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                        || (
+                            string.IsNullOrEmpty(side)
+                                ? run.SurfaceOf(piece).Ground
+                                : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Ground
+                        )
+                            is not { } ground
+                        || NameLine.Of(piece, ground) is not { } name
+                        || index < 0
+                        || index >= name.Letters.Count
+                        || ground.Motif.AllParts.OfType<LetteringPart>().First(p => p.Id == name.PartId) is not { } part
+                        || piece.OwnOn(side ?? "") is not { } own
+                        || ground.Faces.Find(own.TypefaceId.Length > 0 ? own.TypefaceId : part.TypefaceId) is not { } face
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var with = part with { Alternates = [.. part.Alternates, .. own.Letters.Where(l => l.PartId == part.Id).Select(l => l.Form)] };
-            var words = name.Words.Normalize(NormalizationForm.FormC);
-            var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
-            // As the piece itself is set: with the face that stands in for lacking letters.
-            var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, ground.Faces);
-            var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
-            var line = new LetteringLine(words, set, setting, cache);
-            return TypedResults.Ok(await FormEndpoints.FormsOf(line, index, StringInfo.ParseCombiningCharacters(line.Text)[index], library, cache, stop));
-        }).WithName("GetPieceLetter");
+                    var with = part with
+                    {
+                        Alternates = [.. part.Alternates, .. own.Letters.Where(l => l.PartId == part.Id).Select(l => l.Form)],
+                    };
+                    var words = name.Words.Normalize(NormalizationForm.FormC);
+                    var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
+                    // As the piece itself is set: with the face that stands in for lacking letters.
+                    var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, ground.Faces);
+                    var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
+                    var line = new LetteringLine(words, set, setting, cache);
+                    return TypedResults.Ok(
+                        await FormEndpoints.FormsOf(
+                            line,
+                            index,
+                            StringInfo.ParseCombiningCharacters(line.Text)[index],
+                            library,
+                            cache,
+                            stop
+                        )
+                    );
+                }
+            )
+            .WithName("GetPieceLetter");
 
-        runs.MapPost("/fitting", async Task<Results<Ok<FitProgress>, NotFound>> (string id, RunReader reader, FitWork work, Works works, CancellationToken stop) =>
-            await reader.Find(id, stop) is { Ground: not null } run ? TypedResults.Ok(await work.Ask(run, works, stop)) : TypedResults.NotFound()).WithName("FitAll");
+        runs.MapPost(
+                "/fitting",
+                async Task<Results<Ok<FitProgress>, NotFound>> (
+                    string id,
+                    RunReader reader,
+                    FitWork work,
+                    Works works,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { Ground: not null } run
+                        ? TypedResults.Ok(await work.Ask(run, works, stop))
+                        : TypedResults.NotFound()
+            )
+            .WithName("FitAll");
 
         runs.MapDelete("/fitting/{workId:long}", async (string id, long workId, FitWork work, Works works, CancellationToken stop) =>
-        {
-            await work.Stop(workId, works, stop);
-            return TypedResults.NoContent();
-        }).WithName("StopFitting");
+            {
+                await work.Stop(workId, works, stop);
+                return TypedResults.NoContent();
+            })
+            .WithName("StopFitting");
 
         // Progress as it comes, name by name, for as long as the work goes on.
         runs.MapGet("/fitting/{workId:long}", (string id, long workId, FitWork work, Works works, CancellationToken stop) =>
-            TypedResults.ServerSentEvents(work.Follow(workId, works, stop), "progress")).ExcludeFromDescription();
+                TypedResults.ServerSentEvents(work.Follow(workId, works, stop), "progress")
+            )
+            .ExcludeFromDescription();
     }
 }

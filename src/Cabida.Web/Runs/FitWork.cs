@@ -34,7 +34,9 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
 
     /// <summary>Work that was begun so often and never ended is not begun again.</summary>
     private const int MostStarts = 2;
-    private readonly Channel<bool> asked = Channel.CreateBounded<bool>(new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite });
+    private readonly Channel<bool> asked = Channel.CreateBounded<bool>(
+        new BoundedChannelOptions(1) { FullMode = BoundedChannelFullMode.DropWrite }
+    );
     private readonly ConcurrentDictionary<long, CancellationTokenSource> running = new();
     private readonly ConcurrentDictionary<long, FitProgress> last = new();
     private readonly ConcurrentDictionary<Channel<FitProgress>, long> listeners = new();
@@ -123,7 +125,15 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
             var starts = await works.Begin(row.Id, stopping);
             if (starts > MostStarts)
             {
-                await End(progress with { State = WorkState.Failed, Problem = "Fitting this list ended the application twice. Change something of the run, or start it again." }, works, stopping);
+                await End(
+                    progress with
+                    {
+                        State = WorkState.Failed,
+                        Problem = "Fitting this list ended the application twice. Change something of the run, or start it again.",
+                    },
+                    works,
+                    stopping
+                );
                 return;
             }
 
@@ -149,13 +159,17 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
         catch (Exception fault) when (fault is not OperationCanceledException)
         {
             Failing(log, row.Subject, fault);
-            await Fail(progress with
-            {
-                State = WorkState.Failed,
-                Problem = Gate.IsOurs(fault)
-                    ? "Fitting stopped by a fault of the application. Change something of the run, or start it again."
-                    : "Fitting stopped: the library could not be read or written. Is the disk full? Make room, then start it again.",
-            }, works, stopping);
+            await Fail(
+                progress with
+                {
+                    State = WorkState.Failed,
+                    Problem = Gate.IsOurs(fault)
+                        ? "Fitting stopped by a fault of the application. Change something of the run, or start it again."
+                        : "Fitting stopped: the library could not be read or written. Is the disk full? Make room, then start it again.",
+                },
+                works,
+                stopping
+            );
         }
         finally
         {
@@ -191,7 +205,11 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
         }
 
         // One core is left for the interface.
-        var options = new ParallelOptions { MaxDegreeOfParallelism = Math.Max(1, Environment.ProcessorCount - 1), CancellationToken = stop };
+        var options = new ParallelOptions
+        {
+            MaxDegreeOfParallelism = Math.Max(1, Environment.ProcessorCount - 1),
+            CancellationToken = stop,
+        };
         var all = Parallel.ForEachAsync(run.Run.Document.Pieces, options, (piece, token) =>
         {
             token.ThrowIfCancellationRequested();

@@ -22,7 +22,12 @@ internal sealed record FittedSide(ReadSide Side, PieceFit Fit, IReadOnlyList<Fil
 /// <param name="Sides">Its other sides.</param>
 /// <param name="Inks">The ink of all sides by film, the lowest first.</param>
 /// <param name="Between">What was noticed between its sides.</param>
-internal sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides, IReadOnlyList<InkView> Inks, IReadOnlyList<Finding> Between)
+internal sealed record FittedPiece(
+    PieceFit Fit,
+    IReadOnlyList<FittedSide> Sides,
+    IReadOnlyList<InkView> Inks,
+    IReadOnlyList<Finding> Between
+)
 {
     /// <summary>All its fits, the first side first.</summary>
     public IEnumerable<PieceFit> Fits => Sides.Select(s => s.Fit).Prepend(Fit);
@@ -34,7 +39,8 @@ internal sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides
     public bool MayBeCut => Fits.All(f => f.MayBeCut);
 
     /// <summary>What was noticed on any side, most serious first.</summary>
-    public IReadOnlyList<Finding> Findings { get; } = [.. Fit.Findings.Concat(Sides.SelectMany(s => s.Findings)).Concat(Between).OrderBy(f => f.Severity)];
+    public IReadOnlyList<Finding> Findings { get; } =
+    [.. Fit.Findings.Concat(Sides.SelectMany(s => s.Findings)).Concat(Between).OrderBy(f => f.Severity)];
 
     /// <summary>The ink of all sides as one, by film and side.</summary>
     public IEnumerable<FilmInk> Films => Fit.Films.Concat(Sides.SelectMany(s => s.Films));
@@ -101,15 +107,21 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
     public List<FittedPiece> SoFar(ReadRun run, CancellationToken stop)
     {
         var until = DateTime.UtcNow + AtOnce;
-        return [.. run.Run.Document.Pieces.Select(piece =>
-        {
-            stop.ThrowIfCancellationRequested();
-            return Find(run, piece) ?? (DateTime.UtcNow < until ? Of(run, piece) : null);
-        }).OfType<FittedPiece>()];
+        return
+        [
+            .. run
+                .Run.Document.Pieces.Select(piece =>
+                {
+                    stop.ThrowIfCancellationRequested();
+                    return Find(run, piece) ?? (DateTime.UtcNow < until ? Of(run, piece) : null);
+                })
+                .OfType<FittedPiece>(),
+        ];
     }
 
     /// <summary>A kept piece as its row has it now: how many are made and what was said of it do not change its ink.</summary>
-    private static FittedPiece Of(Piece piece, FittedPiece kept) => ReferenceEquals(kept.Fit.Piece, piece) ? kept : kept with { Fit = kept.Fit with { Piece = piece } };
+    private static FittedPiece Of(Piece piece, FittedPiece kept) =>
+        ReferenceEquals(kept.Fit.Piece, piece) ? kept : kept with { Fit = kept.Fit with { Piece = piece } };
 
     /// <summary>A piece fitted; one over which the application stumbles says so, and takes no other of its run with it.</summary>
     private FittedPiece Made(ReadRun run, Piece piece)
@@ -141,23 +153,40 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
         var all = fit.Films.Concat(sides.SelectMany(s => s.Films)).ToList();
         return new FittedPiece(fit, sides, [.. all.Select(f => InkView.Of(f, ground.FilmOf(f.Film.FilmId)))], [.. Between()]);
 
-        IEnumerable<Finding> Between() => sides.Count == 0 ? [] : SidesOverlap.Look(piece.Name,
-        [
-            new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [fit.Ink]),
-            .. sides.Select(s => new SideInk(
-                s.Side.Laid.Spec.Name, s.Side.Laid.Face.Own, [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))])),
-        ]);
+        IEnumerable<Finding> Between() =>
+            sides.Count == 0
+                ? []
+                : SidesOverlap.Look(
+                    piece.Name,
+                    [
+                        new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [fit.Ink]),
+                        .. sides.Select(s => new SideInk(
+                            s.Side.Laid.Spec.Name,
+                            s.Side.Laid.Face.Own,
+                            [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))]
+                        )),
+                    ]
+                );
     }
 
     private static FittedSide SideOf(ReadSide side, Piece piece, Motion motion)
     {
         var fit = PieceFit.Of(piece with { Own = piece.OwnOn(side.Side.Id) }, side.Ground);
-        return new FittedSide(side, fit, [.. fit.Films.Select(f => f.Moved(motion))], [.. fit.Findings.Select(f => f with
-        {
-            Side = side.Side.Id,
-            Place = f.Place is { } at ? motion.Of(at) : null,
-            Message = Phrase.Say($"{side.Laid.Spec.Name}: {f.Message}"),
-        })]);
+        return new FittedSide(
+            side,
+            fit,
+            [.. fit.Films.Select(f => f.Moved(motion))],
+            [
+                .. fit.Findings.Select(f =>
+                    f with
+                    {
+                        Side = side.Side.Id,
+                        Place = f.Place is { } at ? motion.Of(at) : null,
+                        Message = Phrase.Say($"{side.Laid.Spec.Name}: {f.Message}"),
+                    }
+                ),
+            ]
+        );
     }
 
     private FittedPiece Keep(string key, FittedPiece made)

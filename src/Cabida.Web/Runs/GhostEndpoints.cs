@@ -18,7 +18,16 @@ namespace Cabida.Web.Runs;
 /// <param name="Right">How far to the right it would move.</param>
 /// <param name="Up">How far up.</param>
 /// <param name="State">How it would stand to the zone.</param>
-internal sealed record GhostView(string Path, Box? InkBox, IReadOnlyList<RoomView> Rooms, double LetterHeight, double Taller, double Right, double Up, FitState State);
+internal sealed record GhostView(
+    string Path,
+    Box? InkBox,
+    IReadOnlyList<RoomView> Rooms,
+    double LetterHeight,
+    double Taller,
+    double Right,
+    double Up,
+    FitState State
+);
 
 /// <summary>What is asked of a piece before it is chosen; what is left out stays as it is.</summary>
 /// <param name="Centring">Another way of centring it.</param>
@@ -28,18 +37,36 @@ internal sealed record GhostView(string Path, Box? InkBox, IReadOnlyList<RoomVie
 /// <param name="MovedRight">How far right it would be moved by hand; millimetres.</param>
 /// <param name="MovedUp">How far up.</param>
 internal sealed record GhostQuery(
-    [FromQuery(Name = "centring")] string? Centring, [FromQuery(Name = "taper")] string? Taper, [FromQuery(Name = "placing")] string? Placing,
-    [FromQuery(Name = "side")] string? Side, [FromQuery(Name = "movedRight")] double? MovedRight, [FromQuery(Name = "movedUp")] double? MovedUp) : IQuery;
+    [FromQuery(Name = "centring")] string? Centring,
+    [FromQuery(Name = "taper")] string? Taper,
+    [FromQuery(Name = "placing")] string? Placing,
+    [FromQuery(Name = "side")] string? Side,
+    [FromQuery(Name = "movedRight")] double? MovedRight,
+    [FromQuery(Name = "movedUp")] double? MovedUp
+) : IQuery;
 
 internal static class GhostEndpoints
 {
     public static void MapGhosts(this RouteGroupBuilder api) =>
-        api.MapGet("/runs/{id}/pieces/{pieceId}/ghost", async Task<Results<Ok<GhostView>, NotFound>> (
-            string id, string pieceId, [AsParameters] GhostQuery query, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-            await reader.Find(id, stop) is { Ground: not null } run && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
-            && fitted.Of(run, piece) is var now && (string.IsNullOrEmpty(query.Side) || now.Sides.Any(s => s.Side.Side.Id == query.Side))
-                ? TypedResults.Ok(Of(query, now, run, fitted))
-                : TypedResults.NotFound()).WithTags("Runs").WithName("GetGhost");
+        api.MapGet(
+                "/runs/{id}/pieces/{pieceId}/ghost",
+                async Task<Results<Ok<GhostView>, NotFound>> (
+                    string id,
+                    string pieceId,
+                    [AsParameters] GhostQuery query,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { Ground: not null } run
+                    && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
+                    && fitted.Of(run, piece) is var now
+                    && (string.IsNullOrEmpty(query.Side) || now.Sides.Any(s => s.Side.Side.Id == query.Side))
+                        ? TypedResults.Ok(Of(query, now, run, fitted))
+                        : TypedResults.NotFound()
+            )
+            .WithTags("Runs")
+            .WithName("GetGhost");
 
     private static GhostView Of(GhostQuery query, FittedPiece now, ReadRun run, FittedPieces fitted)
     {
@@ -62,10 +89,18 @@ internal static class GhostEndpoints
                 Motif = Named<Centring>(query.Centring) is { } c ? ground.Motif with { Centring = c } : ground.Motif,
                 Taper = Named<TaperWay>(query.Taper) ?? ground.Taper,
                 Rules = ground.Rules with { Placing = Named<Placing>(query.Placing) ?? ground.Rules.Placing },
-            });
+            }
+        );
         return new GhostView(
-            string.Concat(other.Films.Select(f => SvgPath.Of(Outlines.Moved(f.Ink, motion), Tolerances.File))), Box.Of(Outlines.Moved(other.Ink, motion)), PieceView.RoomsOf(other),
-            other.LetterHeight, other.LetterHeight - before.LetterHeight, Middle(other).X - Middle(before).X, Middle(other).Y - Middle(before).Y, other.State);
+            string.Concat(other.Films.Select(f => SvgPath.Of(Outlines.Moved(f.Ink, motion), Tolerances.File))),
+            Box.Of(Outlines.Moved(other.Ink, motion)),
+            PieceView.RoomsOf(other),
+            other.LetterHeight,
+            other.LetterHeight - before.LetterHeight,
+            Middle(other).X - Middle(before).X,
+            Middle(other).Y - Middle(before).Y,
+            other.State
+        );
     }
 
     private static PlanePoint Middle(PieceFit fit) => Box.Of(fit.Ink) is { } box ? new PlanePoint(box.CentreX, box.CentreY) : default;

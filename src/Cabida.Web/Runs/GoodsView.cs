@@ -15,9 +15,8 @@ internal sealed record GoodsView(string Colour, bool IsDark)
     private static readonly GoodsView[] Cards = [new("#fbf6ee", false), new("#2b2f33", true)];
 
     /// <summary>The goods where their colour is known, else the card that a film stands out on more.</summary>
-    public static GoodsView OrCard(GoodsView goods, Film film) => goods.Colour.Length > 0
-        ? goods
-        : Cards.MaxBy(c => FilmOnBlank.Contrast(c.Colour, film.Colour) ?? 0)!;
+    public static GoodsView OrCard(GoodsView goods, Film film) =>
+        goods.Colour.Length > 0 ? goods : Cards.MaxBy(c => FilmOnBlank.Contrast(c.Colour, film.Colour) ?? 0)!;
 
     public static GoodsView Of(Material? material)
     {

@@ -19,7 +19,15 @@ namespace Cabida.Web.Runs;
 /// <param name="Typed">All of it, as it would be typed.</param>
 /// <param name="Notes">What was noticed on the way.</param>
 internal sealed record ListFileView(
-    IReadOnlyList<string> Sheets, ListFileReading Reading, IReadOnlyList<string> Encodings, int Rows, IReadOnlyList<IReadOnlyList<string>> Head, ListColumns Columns, string Typed, IReadOnlyList<Phrase> Notes);
+    IReadOnlyList<string> Sheets,
+    ListFileReading Reading,
+    IReadOnlyList<string> Encodings,
+    int Rows,
+    IReadOnlyList<IReadOnlyList<string>> Head,
+    ListColumns Columns,
+    string Typed,
+    IReadOnlyList<Phrase> Notes
+);
 
 internal static class ListFileEndpoints
 {
@@ -29,24 +37,51 @@ internal static class ListFileEndpoints
     private const long MostBytes = 40_000_000;
 
     public static void MapListFiles(this RouteGroupBuilder api) =>
-        api.MapPost("/runs/{id}/list-file", async Task<Results<Ok<ListFileView>, NotFound, ProblemHttpResult>> (
-            string id, string name, string? sheet, string? separator, string? encoding, HttpRequest request, Cabida.Store.Library library, CancellationToken stop) =>
-        {
-            if (await library.Find(DocumentKinds.Run, id, stop) is not { Document: var run })
-            {
-                return TypedResults.NotFound();
-            }
+        api.MapPost(
+                "/runs/{id}/list-file",
+                async Task<Results<Ok<ListFileView>, NotFound, ProblemHttpResult>> (
+                    string id,
+                    string name,
+                    string? sheet,
+                    string? separator,
+                    string? encoding,
+                    HttpRequest request,
+                    Cabida.Store.Library library,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await library.Find(DocumentKinds.Run, id, stop) is not { Document: var run })
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var read = ListFile.Read(name, await Body.Read(request, stop), new ListFileReading(sheet ?? "", separator ?? "", encoding ?? ""));
-            if (read.Problem is { } problem)
-            {
-                return Body.Unusable(problem, "This list cannot be used");
-            }
+                    var read = ListFile.Read(
+                        name,
+                        await Body.Read(request, stop),
+                        new ListFileReading(sheet ?? "", separator ?? "", encoding ?? "")
+                    );
+                    if (read.Problem is { } problem)
+                    {
+                        return Body.Unusable(problem, "This list cannot be used");
+                    }
 
-            var list = read.Value;
-            var motif = run.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
-            return TypedResults.Ok(new ListFileView(
-                list.Sheets, list.Reading, list.Sheets.Count > 0 ? [] : TextEncoding.All, list.Rows.Count, [.. list.Rows.Take(HeadRows)],
-                ListColumns.Guess(list.Rows, [.. (motif is null ? [] : Fields.In(motif)).Append(NameList.Size)]), ListRows.Typed(list.Rows), list.Notes));
-        }).WithTags("Runs").WithName("ReadListFile").WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+                    var list = read.Value;
+                    var motif = run.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
+                    return TypedResults.Ok(
+                        new ListFileView(
+                            list.Sheets,
+                            list.Reading,
+                            list.Sheets.Count > 0 ? [] : TextEncoding.All,
+                            list.Rows.Count,
+                            [.. list.Rows.Take(HeadRows)],
+                            ListColumns.Guess(list.Rows, [.. (motif is null ? [] : Fields.In(motif)).Append(NameList.Size)]),
+                            ListRows.Typed(list.Rows),
+                            list.Notes
+                        )
+                    );
+                }
+            )
+            .WithTags("Runs")
+            .WithName("ReadListFile")
+            .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 }

@@ -28,11 +28,14 @@ internal sealed record PieceOnGoods(Drawing Goods, IReadOnlyList<FilmInk> Films,
         foreach (var face in sides.GroupBy(s => s.Laid.Face.Own).OrderBy(f => f.Key.Length > 0))
         {
             var (laid, films) = (face.Select(s => s.Laid).ToList(), face.SelectMany(s => s.Films).ToList());
-            var next = face.Key.Length == 0 && on.Wall is { } wall
-                ? new PieceOnGoods(
-                    SeenDrawing.Blank(wall, laid.First(l => l.Wall is not null).Zone!, turn),
-                    [.. films.Select(f => new FilmInk(f.Film, SeenDrawing.Seen(wall, f.Ink, turn)))], CanTurn: true)
-                : new PieceOnGoods(FlatDrawing.Whole(laid[0], on.Sheet, laid[1..]), films, CanTurn: false);
+            var next =
+                face.Key.Length == 0 && on.Wall is { } wall
+                    ? new PieceOnGoods(
+                        SeenDrawing.Blank(wall, laid.First(l => l.Wall is not null).Zone!, turn),
+                        [.. films.Select(f => new FilmInk(f.Film, SeenDrawing.Seen(wall, f.Ink, turn)))],
+                        CanTurn: true
+                    )
+                    : new PieceOnGoods(FlatDrawing.Whole(laid[0], on.Sheet, laid[1..]), films, CanTurn: false);
             seen = seen?.With(next) ?? next;
         }
 

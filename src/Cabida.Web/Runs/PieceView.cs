@@ -25,7 +25,16 @@ internal sealed record ThinnestView(double Width, PlanePoint At);
 
 /// <summary>How a piece goes round its blank; degrees and millimetres along the ring at the zone's middle.</summary>
 internal sealed record RoundView(
-    double Goes, double? AppearsWide, double? EdgeSeenAt, double? HandleLeft, double? HandleRight, double SeamLeft, double SeamRight, double Overlap, double? DrinkerSees);
+    double Goes,
+    double? AppearsWide,
+    double? EdgeSeenAt,
+    double? HandleLeft,
+    double? HandleRight,
+    double SeamLeft,
+    double SeamRight,
+    double Overlap,
+    double? DrinkerSees
+);
 
 /// <summary>How a piece takes to a taper.</summary>
 /// <param name="Bow">How far straight artwork leaves its ring at its ends; null where it follows.</param>
@@ -34,7 +43,14 @@ internal sealed record RoundView(
 /// <param name="Arc">The ring that straight artwork leaves, to be drawn through the middle of its foot.</param>
 /// <param name="WiderAtTop">By how much following widens its top edge, as a share.</param>
 /// <param name="WiderAtBottom">By how much its bottom edge.</param>
-internal sealed record TaperView(double? Bow, double? Gathers, double? WidestWithin, IReadOnlyList<PlanePoint> Arc, double? WiderAtTop, double? WiderAtBottom);
+internal sealed record TaperView(
+    double? Bow,
+    double? Gathers,
+    double? WidestWithin,
+    IReadOnlyList<PlanePoint> Arc,
+    double? WiderAtTop,
+    double? WiderAtBottom
+);
 
 /// <summary>The line that holds the name.</summary>
 /// <param name="PartId">Which part.</param>
@@ -42,12 +58,30 @@ internal sealed record TaperView(double? Bow, double? Gathers, double? WidestWit
 /// <param name="Letters">Its letters.</param>
 internal sealed record NameLine(string PartId, string Words, IReadOnlyList<string> Letters)
 {
-    public static NameLine? Of(Piece piece, RunGround ground) => ground.Motif.NameLine is { } line
-        && Fields.Fill(line.Text, piece.Fields).Trim() is var words ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))]) : null;
+    public static NameLine? Of(Piece piece, RunGround ground) =>
+        ground.Motif.NameLine is { } line && Fields.Fill(line.Text, piece.Fields).Trim() is var words
+            ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))])
+            : null;
 }
 
-/// <summary>Another side of a piece; the box of its ink in the coordinates of the first, and how far it was moved by hand (null where it cannot be).</summary>
-internal sealed record PieceSideView(string Id, string Motif, string Zone, FitState State, double LetterHeight, double? LargestLetterHeight, IReadOnlyList<RoomView> Rooms, double Width, double Height, Box? InkBox, PlanePoint? Moved, RoundView? Round, NameLine? NameLine);
+/// <summary>
+/// Another side of a piece; the box of its ink in the coordinates of the first, and how far it was moved by hand (null where it cannot be).
+/// </summary>
+internal sealed record PieceSideView(
+    string Id,
+    string Motif,
+    string Zone,
+    FitState State,
+    double LetterHeight,
+    double? LargestLetterHeight,
+    IReadOnlyList<RoomView> Rooms,
+    double Width,
+    double Height,
+    Box? InkBox,
+    PlanePoint? Moved,
+    RoundView? Round,
+    NameLine? NameLine
+);
 
 /// <summary>A fitted piece as the Fit view shows it; millimetres, y up, developed coordinates.</summary>
 internal sealed record PieceView(
@@ -75,7 +109,8 @@ internal sealed record PieceView(
     bool ByHand,
     NameLine? NameLine,
     string InkHash,
-    IReadOnlyList<Finding> Findings)
+    IReadOnlyList<Finding> Findings
+)
 {
     private const int ArcSteps = 24;
 
@@ -86,18 +121,62 @@ internal sealed record PieceView(
         var box = Box.Of(fit.Ink);
         var allowed = film.ThinnestStroke.Read(Core.Measures.LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
         return new PieceView(
-            fit.Piece.Id, fit.Piece.Name, fit.Piece.Copies, fit.Piece.Values, piece.State, piece.MayBeCut, piece.Inks, box, MovedOf(fit), fit.Zone.Cautious.Bounds,
-            RoomsOf(fit), fit.LetterHeight, fit.LargestLetterHeight, fit.Scale, fit.Place.Turn,
+            fit.Piece.Id,
+            fit.Piece.Name,
+            fit.Piece.Copies,
+            fit.Piece.Values,
+            piece.State,
+            piece.MayBeCut,
+            piece.Inks,
+            box,
+            MovedOf(fit),
+            fit.Zone.Cautious.Bounds,
+            RoomsOf(fit),
+            fit.LetterHeight,
+            fit.LargestLetterHeight,
+            fit.Scale,
+            fit.Place.Turn,
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
-            fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null, allowed,
-            [.. piece.Sides.Select(s => new PieceSideView(s.Side.Side.Id, s.Side.Motif.Name, s.Side.Laid.Spec.Name, s.Fit.State, s.Fit.LetterHeight, s.Fit.LargestLetterHeight, RoomsOf(s.Fit), Box.Of(s.Fit.Ink)?.Width ?? 0, Box.Of(s.Fit.Ink)?.Height ?? 0, Box.Around(s.Films.Select(f => f.Box).OfType<Box>()), MovedOf(s.Fit), s.Fit.Round is { } r ? RoundOf(r) : null, NameLine.Of(s.Fit.Piece, s.Side.Ground)))],
-            [.. fit.Concessions.Select(c => c.Message)], fit.Piece.AllOwn.Any(o => !o.IsNone), NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground), piece.Hash, piece.Findings);
+            fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
+            allowed,
+            [
+                .. piece.Sides.Select(s => new PieceSideView(
+                    s.Side.Side.Id,
+                    s.Side.Motif.Name,
+                    s.Side.Laid.Spec.Name,
+                    s.Fit.State,
+                    s.Fit.LetterHeight,
+                    s.Fit.LargestLetterHeight,
+                    RoomsOf(s.Fit),
+                    Box.Of(s.Fit.Ink)?.Width ?? 0,
+                    Box.Of(s.Fit.Ink)?.Height ?? 0,
+                    Box.Around(s.Films.Select(f => f.Box).OfType<Box>()),
+                    MovedOf(s.Fit),
+                    s.Fit.Round is { } r ? RoundOf(r) : null,
+                    NameLine.Of(s.Fit.Piece, s.Side.Ground)
+                )),
+            ],
+            [.. fit.Concessions.Select(c => c.Message)],
+            fit.Piece.AllOwn.Any(o => !o.IsNone),
+            NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground),
+            piece.Hash,
+            piece.Findings
+        );
     }
 
-    private static RoundView RoundOf(GoingRound r) => new(
-        r.Covers.Goes.Degrees, r.Covers.AppearsWide?.Millimetres, r.Covers.EdgeSeenAt, r.HandleLeft?.Millimetres, r.HandleRight?.Millimetres,
-        r.SeamLeft.Millimetres, r.SeamRight.Millimetres, r.Overlap.Millimetres, r.DrinkerSees);
+    private static RoundView RoundOf(GoingRound r) =>
+        new(
+            r.Covers.Goes.Degrees,
+            r.Covers.AppearsWide?.Millimetres,
+            r.Covers.EdgeSeenAt,
+            r.HandleLeft?.Millimetres,
+            r.HandleRight?.Millimetres,
+            r.SeamLeft.Millimetres,
+            r.SeamRight.Millimetres,
+            r.Overlap.Millimetres,
+            r.DrinkerSees
+        );
 
     private static TaperView? TaperOf(PieceFit fit, RunGround ground, Run run)
     {
@@ -116,15 +195,25 @@ internal sealed record PieceView(
         var half = box.Width / 2;
         var arc = Enumerable.Range(0, ArcSteps + 1).Select(i => wall.Laid(box.CentreX - half + (2 * half * i / ArcSteps), v)).ToList();
         return new TaperView(
-            bow.By.Millimetres, bow.Gathers.Millimetres,
-            run.MostBow.Read(Core.Measures.LengthRange.Margin).ValueOrDefault is { } most ? Cone.WidestWithin(bow.Ring, most.Value).Millimetres : null,
-            arc, null, null);
+            bow.By.Millimetres,
+            bow.Gathers.Millimetres,
+            run.MostBow.Read(Core.Measures.LengthRange.Margin).ValueOrDefault is { } most
+                ? Cone.WidestWithin(bow.Ring, most.Value).Millimetres
+                : null,
+            arc,
+            null,
+            null
+        );
     }
 
     /// <summary>How far a side was moved by hand; null where there is nothing to move, or it has its place on the ground.</summary>
-    private static PlanePoint? MovedOf(PieceFit fit) => fit.MayBeMoved && !fit.Ink.IsEmpty
-        ? new PlanePoint(fit.Piece.Own.Right.OrZero(Core.Measures.LengthRange.Offset).Millimetres, fit.Piece.Own.Up.OrZero(Core.Measures.LengthRange.Offset).Millimetres)
-        : null;
+    private static PlanePoint? MovedOf(PieceFit fit) =>
+        fit.MayBeMoved && !fit.Ink.IsEmpty
+            ? new PlanePoint(
+                fit.Piece.Own.Right.OrZero(Core.Measures.LengthRange.Offset).Millimetres,
+                fit.Piece.Own.Up.OrZero(Core.Measures.LengthRange.Offset).Millimetres
+            )
+            : null;
 
     internal static List<RoomView> RoomsOf(PieceFit fit)
     {

@@ -7,7 +7,8 @@ using Cabida.Core.Wording;
 namespace Cabida.Web.Runs;
 
 /// <summary>
-/// A face of a thing that a run is on, looked at closely: a wall is one, of a flat or cloth thing there are a front and a back, and each face
+/// A face of a thing that a run is on, looked at closely: a wall is one, of a flat or cloth thing there are a front and a back, and each
+/// face
 /// with an outline of its own, such as a lid, is another.
 /// </summary>
 /// <param name="Key">A word that tells it apart.</param>
@@ -18,7 +19,14 @@ namespace Cabida.Web.Runs;
 /// <param name="Sides">The run's sides on it; the first side has no id.</param>
 /// <param name="Sums">Where the figures of its first zone come from.</param>
 internal sealed record ReadFace(
-    string Key, string Name, bool IsWall, Drawing Flat, Box ZoneBox, IReadOnlyList<string> Sides, IReadOnlyList<Phrase> Sums)
+    string Key,
+    string Name,
+    bool IsWall,
+    Drawing Flat,
+    Box ZoneBox,
+    IReadOnlyList<string> Sides,
+    IReadOnlyList<Phrase> Sums
+)
 {
     /// <summary>The faces of a surface that a run's sides are on, that of its first side first.</summary>
     public static IReadOnlyList<ReadFace> Of(ReadSurface on)
@@ -33,15 +41,28 @@ internal sealed record ReadFace(
     {
         var first = sides[0].Laid;
         var motions = on.Sides.ToDictionary(s => s.Side.Id, on.MotionOf, StringComparer.Ordinal);
-        var box = Box.Around(sides.Select(s =>
-            Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value))!.Value;
-        var name = key.IsOwn ? first.Panel!.Name : first.Wall is not null ? "wall" : key.Facing == Facing.Back ? "back" : "front";
+        var box = Box.Around(
+            sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value)
+        )!.Value;
+        var name =
+            key.IsOwn ? first.Panel!.Name
+            : first.Wall is not null ? "wall"
+            : key.Facing == Facing.Back ? "back"
+            : "front";
         return new ReadFace(
-            key.Word, name, first.Wall is not null,
-            FlatDrawing.Of(first, on.Sheet, [.. sides.Skip(1).Select(s => s.Laid)]), box, [.. sides.Select(s => s.Id)], first.Zone!.Sums);
+            key.Word,
+            name,
+            first.Wall is not null,
+            FlatDrawing.Of(first, on.Sheet, [.. sides.Skip(1).Select(s => s.Laid)]),
+            box,
+            [.. sides.Select(s => s.Id)],
+            first.Zone!.Sums
+        );
     }
 
-    /// <summary>What brings each face's zones beside those of the face before, middle to middle: pieces on paper need no cloth between.</summary>
+    /// <summary>
+    /// What brings each face's zones beside those of the face before, middle to middle: pieces on paper need no cloth between.
+    /// </summary>
     public static IReadOnlyList<Motion> Beside(IReadOnlyList<ReadFace> faces)
     {
         ArgumentNullException.ThrowIfNull(faces);

@@ -43,15 +43,19 @@ internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Gro
     /// <summary>The wall as it is turned for the first side that lies on it; null where none does.</summary>
     public Wall? Wall => All.Select(s => s.Ground.Wall).FirstOrDefault(w => w is not null);
 
-    /// <summary>From the coordinates of a side to those of the first on its surface: what shares a wall is turned to the same line.</summary>
+    /// <summary>
+    /// From the coordinates of a side to those of the first on its surface: what shares a wall is turned to the same line.
+    /// </summary>
     public Motion MotionOf(ReadSide side) => MotionOf(side, 0);
 
     /// <summary>The same, and a full turn to either side of what goes round.</summary>
     public IEnumerable<Motion> MotionsOf(ReadSide side) =>
         side.Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
 
-    private Motion MotionOf(ReadSide side, double further) => side.Ground.Wall is { } other && Wall is { } first
-        ? WallTurn.Between(other with { Turn = Angle.FromDegrees(other.Turn.Degrees + further) }, first) : Motion.None;
+    private Motion MotionOf(ReadSide side, double further) =>
+        side.Ground.Wall is { } other && Wall is { } first
+            ? WallTurn.Between(other with { Turn = Angle.FromDegrees(other.Turn.Degrees + further) }, first)
+            : Motion.None;
 }
 
 /// <summary>A run with what it pins, read at the pinned revisions.</summary>
@@ -64,7 +68,15 @@ internal sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Gro
 /// <param name="Surface">What its pieces stand on; null while something is lacking.</param>
 /// <param name="Lacks">What is lacking.</param>
 internal sealed record ReadRun(
-    Stored<Run> Run, Blank? Blank, BlankSheet? Sheet, Motif? Motif, Film? Film, Cutter? Cutter, ReadSurface? Surface, IReadOnlyList<Lack> Lacks)
+    Stored<Run> Run,
+    Blank? Blank,
+    BlankSheet? Sheet,
+    Motif? Motif,
+    Film? Film,
+    Cutter? Cutter,
+    ReadSurface? Surface,
+    IReadOnlyList<Lack> Lacks
+)
 {
     /// <summary>What pieces of each other size stand on that rows of the list name.</summary>
     public IReadOnlyDictionary<string, ReadSurface> BySize { get; init; } = new Dictionary<string, ReadSurface>(Sizes);
@@ -82,6 +94,28 @@ internal sealed record ReadRun(
     public ReadSurface SurfaceOf(string size) => BySize.GetValueOrDefault(size) ?? Surface!;
 
     /// <summary>Tells apart grounds whose pieces could differ: by all of the run but its list and what was said of it.</summary>
-    public string GroundHash { get; } = Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(DocumentJson.Write(
-        Run.Document with { Name = "", JobId = "", Cutter = null, ScissorsRoom = TypedLength.Empty, NamesTyped = "", Columns = [], Pieces = [], Away = [], Shown = null, MostBow = TypedLength.Empty }))), 0, 12);
+    public string GroundHash { get; } =
+        Convert.ToHexString(
+            SHA256.HashData(
+                Encoding.UTF8.GetBytes(
+                    DocumentJson.Write(
+                        Run.Document with
+                        {
+                            Name = "",
+                            JobId = "",
+                            Cutter = null,
+                            ScissorsRoom = TypedLength.Empty,
+                            NamesTyped = "",
+                            Columns = [],
+                            Pieces = [],
+                            Away = [],
+                            Shown = null,
+                            MostBow = TypedLength.Empty,
+                        }
+                    )
+                )
+            ),
+            0,
+            12
+        );
 }

@@ -36,11 +36,25 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         var height = run.LetterHeight.Read(LengthRange.Artwork);
         var lacks = new List<Lack>();
         Lacking(blank is null, "blank", Phrase.Say($"Choose a blank from the shelf."));
-        Lacking(blank is not null && run.Size.Length > 0 && size?.Size != run.Size, "blank", Phrase.Say($"{blank?.Name:strong} has no size {run.Size} any more. Choose one it has."));
-        Lacking(blank is not null && run.Zone.Length > 0 && laid is null, "blank", Phrase.Say($"The zone this run was for is no longer on {blank?.Name:strong}. Choose another."));
-        Lacking(blank is not null && (laid is not null || run.Zone.Length == 0) && laid?.Zone is null, "blank", laid?.Problem is { } none
-            ? Phrase.Say($"{blank?.Name:strong} has no room to work on: {none}")
-            : Phrase.Say($"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."));
+        Lacking(
+            blank is not null && run.Size.Length > 0 && size?.Size != run.Size,
+            "blank",
+            Phrase.Say($"{blank?.Name:strong} has no size {run.Size} any more. Choose one it has.")
+        );
+        Lacking(
+            blank is not null && run.Zone.Length > 0 && laid is null,
+            "blank",
+            Phrase.Say($"The zone this run was for is no longer on {blank?.Name:strong}. Choose another.")
+        );
+        Lacking(
+            blank is not null && (laid is not null || run.Zone.Length == 0) && laid?.Zone is null,
+            "blank",
+            laid?.Problem is { } none
+                ? Phrase.Say($"{blank?.Name:strong} has no room to work on: {none}")
+                : Phrase.Say(
+                    $"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."
+                )
+        );
         Lacking(motif is null, "motif", Phrase.Say($"Choose a motif."));
         Lacking(motif is not null && motif.Parts.Count == 0, "motif", Phrase.Say($"{motif?.Name:strong} has no parts yet."));
         var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
@@ -50,22 +64,48 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
         foreach (var one in films.Values.Prepend(film).OfType<Film>())
         {
             var limit = one.ThinnestStroke.Read(LengthRange.Artwork).Problem;
-            Lacking(limit is not null, "film", Phrase.Say($"The thinnest stroke of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then take the newer film here."));
+            Lacking(
+                limit is not null,
+                "film",
+                Phrase.Say(
+                    $"The thinnest stroke of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then "
+                        + $"take the newer film here."
+                )
+            );
         }
 
         Lacking(run.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
-        Lacking(run.Sizing == Sizing.OneScale && RunGrounds.ScaleOf(run.ScaleTyped) is null, "scale", Phrase.Say($"Type the scale of all in hundredths of the motif’s own size, from 1 to 10000: 100 is as it was composed."));
+        Lacking(
+            run.Sizing == Sizing.OneScale && RunGrounds.ScaleOf(run.ScaleTyped) is null,
+            "scale",
+            Phrase.Say($"Type the scale of all in hundredths of the motif’s own size, from 1 to 10000: 100 is as it was composed.")
+        );
         Lacking(run.Pieces.Count == 0, "names", Phrase.Say($"Type the names, one a line."));
         var sides = await SidesOf(run, size, lacks, stop);
         // A row that names a size is never made on another.
-        var sizesNamed = run.Pieces.Select(p => p.ValueOf(NameList.Size)).Where(s => s.Length > 0 && blank?.Surface == SurfaceKind.Garment).Distinct(ReadRun.Sizes).ToList();
+        var sizesNamed = run
+            .Pieces.Select(p => p.ValueOf(NameList.Size))
+            .Where(s => s.Length > 0 && blank?.Surface == SurfaceKind.Garment)
+            .Distinct(ReadRun.Sizes)
+            .ToList();
         var others = (sheet?.Sizes ?? []).Where(s => s.Size != size?.Size && sizesNamed.Contains(s.Size, ReadRun.Sizes)).ToList();
         var unknown = sizesNamed.Where(n => sheet?.Sizes.Any(s => ReadRun.Sizes.Equals(s.Size, n)) == false).ToList();
-        Lacking(unknown.Count > 0, "names", Phrase.Say($"Rows of the list are of size {string.Join(", ", unknown):strong}, which {blank?.Name} does not have. It has {string.Join(", ", sheet?.Sizes.Select(s => s.Size) ?? [])}."));
+        Lacking(
+            unknown.Count > 0,
+            "names",
+            Phrase.Say(
+                $"Rows of the list are of size {string.Join(", ", unknown):strong}, which {blank?.Name} does not have. It has "
+                    + $"{string.Join(", ", sheet?.Sizes.Select(s => s.Size) ?? [])}."
+            )
+        );
         foreach (var other in others)
         {
             var lacking = sides.Select(s => s.Side.Zone).Prepend(run.Zone).Select(other.ZoneOf).FirstOrDefault(z => z?.Zone is null);
-            Lacking(lacking is not null, "blank", Phrase.Say($"Rows of the list are of size {other.Size}, which has no room to work on: {lacking?.Problem ?? Phrase.Empty}"));
+            Lacking(
+                lacking is not null,
+                "blank",
+                Phrase.Say($"Rows of the list are of size {other.Size}, which has no room to work on: {lacking?.Problem ?? Phrase.Empty}")
+            );
         }
 
         if (lacks.Count > 0)
@@ -75,11 +115,23 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
 
         // A side that is the same on every piece has no size of a set to keep to.
         var same = run with { Sizing = Sizing.EachLargest };
-        RunGround GroundOn(SizeSheet on, LaidZone zone, Motif of) => RunGrounds.Of(of == motif || Fields.In(of).Count > 0 ? run : same, blank!, on, zone, of, film!, films, faces, graphics, cache);
-        ReadSurface SurfaceOn(SizeSheet on) => new(
-            on, on.ZoneOf(run.Zone)!, GroundOn(on, on.ZoneOf(run.Zone)!, motif!),
-            [.. sides.Select(s => (s.Side, s.Motif, Laid: on.ZoneOf(s.Side.Zone)!)).Select(s => new ReadSide(s.Side, s.Motif, s.Laid, GroundOn(on, s.Laid, s.Motif)))]);
-        return new ReadRun(stored, blank, sheet, motif, film, cutter, SurfaceOn(size!), lacks) { BySize = others.ToDictionary(s => s.Size, SurfaceOn, ReadRun.Sizes) };
+        RunGround GroundOn(SizeSheet on, LaidZone zone, Motif of) =>
+            RunGrounds.Of(of == motif || Fields.In(of).Count > 0 ? run : same, blank!, on, zone, of, film!, films, faces, graphics, cache);
+        ReadSurface SurfaceOn(SizeSheet on) =>
+            new(
+                on,
+                on.ZoneOf(run.Zone)!,
+                GroundOn(on, on.ZoneOf(run.Zone)!, motif!),
+                [
+                    .. sides
+                        .Select(s => (s.Side, s.Motif, Laid: on.ZoneOf(s.Side.Zone)!))
+                        .Select(s => new ReadSide(s.Side, s.Motif, s.Laid, GroundOn(on, s.Laid, s.Motif))),
+                ]
+            );
+        return new ReadRun(stored, blank, sheet, motif, film, cutter, SurfaceOn(size!), lacks)
+        {
+            BySize = others.ToDictionary(s => s.Size, SurfaceOn, ReadRun.Sizes),
+        };
 
         void Lacking(bool isLacking, string field, Phrase message)
         {
@@ -99,11 +151,25 @@ internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, 
             var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
             if (motif is null || motif.Parts.Count == 0 || wrong is not null)
             {
-                lacks.Add(new Lack("sides", wrong is null ? Phrase.Say($"Choose a motif with parts for side {number}.") : Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong.Message}")));
+                lacks.Add(
+                    new Lack(
+                        "sides",
+                        wrong is null
+                            ? Phrase.Say($"Choose a motif with parts for side {number}.")
+                            : Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong.Message}")
+                    )
+                );
             }
             else if (size is not null && laid?.Zone is null)
             {
-                lacks.Add(new Lack("sides", Phrase.Say($"Side {number} has no room to work on: {laid?.Problem ?? Phrase.Say($"its zone is no longer on the blank.")}")));
+                lacks.Add(
+                    new Lack(
+                        "sides",
+                        Phrase.Say(
+                            $"Side {number} has no room to work on: {laid?.Problem ?? Phrase.Say($"its zone is no longer on the blank.")}"
+                        )
+                    )
+                );
             }
             else if (laid is not null)
             {

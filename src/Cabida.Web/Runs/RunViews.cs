@@ -51,7 +51,8 @@ internal sealed record RunView(
     IReadOnlyList<LengthEcho> GroupHeights,
     IReadOnlyList<SideView> Sides,
     ListView List,
-    IReadOnlyList<Lack> Lacks);
+    IReadOnlyList<Lack> Lacks
+);
 
 /// <summary>Another side of a run as its set-up shows it, with the room its zone has.</summary>
 internal sealed record SideView(string Id, PinView? Motif, Phrase? Room);
@@ -70,7 +71,16 @@ internal sealed record GroupView(string Group, int Pieces);
 /// <param name="Missing">Letters that typefaces lack.</param>
 /// <param name="Groups">The groups that pieces make.</param>
 internal sealed record ListView(
-    int Lines, int Pieces, int Made, IReadOnlyList<string> Fields, IReadOnlyList<IReadOnlyList<string>> Head, IReadOnlyList<NameNote> Notes, int Beyond, IReadOnlyList<Phrase> Missing, IReadOnlyList<GroupView> Groups);
+    int Lines,
+    int Pieces,
+    int Made,
+    IReadOnlyList<string> Fields,
+    IReadOnlyList<IReadOnlyList<string>> Head,
+    IReadOnlyList<NameNote> Notes,
+    int Beyond,
+    IReadOnlyList<Phrase> Missing,
+    IReadOnlyList<GroupView> Groups
+);
 
 internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, ITypefaces faces) : IViews<Run, RunView>
 {
@@ -90,7 +100,11 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         }
 
         return new RunView(
-            stored.Id, stored.Revision, stored.ChangedAt, run, job?.Document ?? new Job("", "", ""),
+            stored.Id,
+            stored.Revision,
+            stored.ChangedAt,
+            run,
+            job?.Document ?? new Job("", "", ""),
             await PinOf(DocumentKinds.Blank, run.Blank, read.Blank?.Name, stop),
             await PinOf(DocumentKinds.Motif, run.Motif, read.Motif?.Name, stop),
             await PinOf(DocumentKinds.Film, run.Film, read.Film?.Name, stop),
@@ -101,7 +115,9 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             [.. read.Blank?.Zones.Select(z => new ZoneChoice(z.Id, z.Name)) ?? []],
             RoomOf(laid),
             read.Blank?.Surface == SurfaceKind.Garment ? read.Blank.Garment.Sizes : [],
-            read.Blank is { } blank ? new MaterialView(blank.Material, [.. FilmsOf(read).SelectMany(f => FilmOnBlank.Notes(f, blank.Material))]) : null,
+            read.Blank is { } blank
+                ? new MaterialView(blank.Material, [.. FilmsOf(read).SelectMany(f => FilmOnBlank.Notes(f, blank.Material))])
+                : null,
             LengthEcho.Of(run.LetterHeight, LengthRange.Artwork),
             LengthEcho.Of(run.ScissorsRoom, LengthRange.Margin),
             LengthEcho.Of(run.Right, LengthRange.Offset),
@@ -111,26 +127,55 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             [.. run.GroupHeights.Select(g => LengthEcho.Of(g.LetterHeight, LengthRange.Artwork))],
             await SidesOf(run, read, stop),
             ListOf(run, read, list, await SideMotifs(run, stop)),
-            read.Lacks);
+            read.Lacks
+        );
     }
 
     /// <summary>How much of a zone may be worked on; null while it has no room.</summary>
-    private static Phrase? RoomOf(LaidZone? laid) => laid?.Zone is { } zone ? Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on") : null;
+    private static Phrase? RoomOf(LaidZone? laid) =>
+        laid?.Zone is { } zone ? Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on") : null;
 
     private ListView ListOf(Run run, ReadRun read, NameList list, IReadOnlyList<Motif> others)
     {
         var motifs = others.Prepend(read.Motif).OfType<Motif>().ToList();
-        var fields = motifs.SelectMany(Fields.In).Concat(run.Columns).Prepend(Fields.Name).Concat(read.Blank?.Surface == SurfaceKind.Garment ? [NameList.Size] : []).Where(f => f.Length > 0 && f != NameList.Quantity).Distinct(StringComparer.Ordinal).ToList();
+        var fields = motifs
+            .SelectMany(Fields.In)
+            .Concat(run.Columns)
+            .Prepend(Fields.Name)
+            .Concat(read.Blank?.Surface == SurfaceKind.Garment ? [NameList.Size] : [])
+            .Where(f => f.Length > 0 && f != NameList.Quantity)
+            .Distinct(StringComparer.Ordinal)
+            .ToList();
         var notes = list.Notes.ToList();
         if (read.Motif is { } motif && run.Pieces.Count > 1 && !motifs.SelectMany(Fields.In).Any())
         {
-            notes.Insert(0, new NameNote(0, NoteKind.Suspicious, false, Phrase.Say($"{motif.Name:strong} has no field, so all {run.Pieces.Count} pieces are the same. Put {"{name}"} into one of its lines.")));
+            notes.Insert(
+                0,
+                new NameNote(
+                    0,
+                    NoteKind.Suspicious,
+                    false,
+                    Phrase.Say(
+                        $"{motif.Name:strong} has no field, so all {run.Pieces.Count} pieces are the same. Put {"{name}"} into one "
+                            + $"of its lines."
+                    )
+                )
+            );
         }
 
         return new ListView(
-            list.Lines, run.Pieces.Count, run.Pieces.Sum(p => p.Copies), fields, [.. ListRows.Of(run.NamesTyped).Take(HeadRows)], notes, list.Beyond,
+            list.Lines,
+            run.Pieces.Count,
+            run.Pieces.Sum(p => p.Copies),
+            fields,
+            [.. ListRows.Of(run.NamesTyped).Take(HeadRows)],
+            notes,
+            list.Beyond,
             [.. motifs.SelectMany(m => MissingLetters.Of(m, run.Pieces, faces)).DistinctBy(m => m.ToString())],
-            run.GroupBy.Length == 0 ? [] : [.. run.Pieces.GroupBy(p => p.ValueOf(run.GroupBy), StringComparer.Ordinal).Select(g => new GroupView(g.Key, g.Count()))]);
+            run.GroupBy.Length == 0
+                ? []
+                : [.. run.Pieces.GroupBy(p => p.ValueOf(run.GroupBy), StringComparer.Ordinal).Select(g => new GroupView(g.Key, g.Count()))]
+        );
     }
 
     private async Task<IReadOnlyList<Motif>> SideMotifs(Run run, CancellationToken stop)
@@ -153,7 +198,13 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         foreach (var side in run.Sides)
         {
             var name = side.Motif is { } pin ? (await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop))?.Name : null;
-            sides.Add(new SideView(side.Id, await PinOf(DocumentKinds.Motif, side.Motif, name, stop), RoomOf(read.Sheet?.SizeOf(run.Size).ZoneOf(side.Zone))));
+            sides.Add(
+                new SideView(
+                    side.Id,
+                    await PinOf(DocumentKinds.Motif, side.Motif, name, stop),
+                    RoomOf(read.Sheet?.SizeOf(run.Size).ZoneOf(side.Zone))
+                )
+            );
         }
 
         return sides;
@@ -164,8 +215,20 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     {
         var columns = await ColumnsOf(incoming, stored, stop);
         // What was approved is known here alone: a page may take a verdict back or ask for a correction, not approve by itself.
-        var verdicts = stored.Pieces.Concat(stored.Away).DistinctBy(p => p.Id).ToDictionary(p => p.Id, p => p.Verdict, StringComparer.Ordinal);
-        var brought = incoming.Pieces.Select(p => p.Verdict is not { Approved: true } said || said == verdicts.GetValueOrDefault(p.Id) ? p : p with { Verdict = verdicts.GetValueOrDefault(p.Id) }).ToList();
+        var verdicts = stored
+            .Pieces.Concat(stored.Away)
+            .DistinctBy(p => p.Id)
+            .ToDictionary(p => p.Id, p => p.Verdict, StringComparer.Ordinal);
+        var brought = incoming
+            .Pieces.Select(p =>
+                p.Verdict is not { Approved: true } said || said == verdicts.GetValueOrDefault(p.Id)
+                    ? p
+                    : p with
+                    {
+                        Verdict = verdicts.GetValueOrDefault(p.Id),
+                    }
+            )
+            .ToList();
         var pieces = NameList.Read(incoming.NamesTyped, columns, brought, stored.Away).Pieces;
         return incoming with
         {
@@ -192,9 +255,20 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         {
             // A list that came to be wider has columns more, which are left out until something is said of them.
             var width = tabs ? ListRows.Of(incoming.NamesTyped).Max(r => r.Count) : 0;
-            var columns = new ListColumns([.. incoming.Columns, .. incoming.Columns.Count > 0 ? Enumerable.Repeat("", Math.Max(0, width - incoming.Columns.Count)) : []], incoming.HasHeading);
+            var columns = new ListColumns(
+                [
+                    .. incoming.Columns,
+                    .. incoming.Columns.Count > 0 ? Enumerable.Repeat("", Math.Max(0, width - incoming.Columns.Count)) : [],
+                ],
+                incoming.HasHeading
+            );
             // Another list may bring a heading with it that says just what the columns are.
-            return tabs && stored.NamesTyped != incoming.NamesTyped && columns.IsHeading(ListRows.Of(incoming.NamesTyped)[0]) ? columns with { HasHeading = true } : columns;
+            return tabs && stored.NamesTyped != incoming.NamesTyped && columns.IsHeading(ListRows.Of(incoming.NamesTyped)[0])
+                ? columns with
+                {
+                    HasHeading = true,
+                }
+                : columns;
         }
 
         var motif = incoming.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
@@ -209,7 +283,9 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     {
         var motif = run.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
         var pins = new List<Pin>();
-        foreach (var id in (await SideMotifs(run, stop)).SelectMany(m => m.FilmIds).Concat(motif?.FilmIds ?? []).Distinct(StringComparer.Ordinal))
+        foreach (
+            var id in (await SideMotifs(run, stop)).SelectMany(m => m.FilmIds).Concat(motif?.FilmIds ?? []).Distinct(StringComparer.Ordinal)
+        )
         {
             if (run.Films.FirstOrDefault(f => f.Id == id) is { } there)
             {

@@ -24,34 +24,69 @@ internal static class SeenEndpoints
 {
     public static void MapSeen(this RouteGroupBuilder api)
     {
-        api.MapGet("/runs/{id}/pieces/{pieceId}/object", async Task<Results<Ok<ObjectView>, NotFound>> (
-            string id, string pieceId, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Surface: { Wall: { } wall } on } run
-                || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
-            {
-                return TypedResults.NotFound();
-            }
+        api.MapGet(
+                "/runs/{id}/pieces/{pieceId}/object",
+                async Task<Results<Ok<ObjectView>, NotFound>> (
+                    string id,
+                    string pieceId,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (
+                        await reader.Find(id, stop) is not { Surface: { Wall: { } wall } on } run
+                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var onSkin = fitted.Of(run, piece).OnWall(on.Ground).Select(f => new FilmInk(f.Film, RoundObject.OnSkin(wall, f.Ink)));
-            return TypedResults.Ok(new ObjectView(
-                RoundObject.Of(wall), [.. onSkin.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
-                GoodsView.Of(run.Blank?.Material), wall.Turn.Degrees));
-        }).WithTags("Runs").WithName("GetObject");
+                    var onSkin = fitted.Of(run, piece).OnWall(on.Ground).Select(f => new FilmInk(f.Film, RoundObject.OnSkin(wall, f.Ink)));
+                    return TypedResults.Ok(
+                        new ObjectView(
+                            RoundObject.Of(wall),
+                            [.. onSkin.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
+                            GoodsView.Of(run.Blank?.Material),
+                            wall.Turn.Degrees
+                        )
+                    );
+                }
+            )
+            .WithTags("Runs")
+            .WithName("GetObject");
 
-        api.MapGet("/runs/{id}/pieces/{pieceId}/seen", async Task<Results<Ok<SeenView>, NotFound>> (
-            string id, string pieceId, double turn, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
-        {
-            if (await reader.Find(id, stop) is not { Ground: { } ground } run
-                || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
-            {
-                return TypedResults.NotFound();
-            }
+        api.MapGet(
+                "/runs/{id}/pieces/{pieceId}/seen",
+                async Task<Results<Ok<SeenView>, NotFound>> (
+                    string id,
+                    string pieceId,
+                    double turn,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (
+                        await reader.Find(id, stop) is not { Ground: { } ground } run
+                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
 
-            var seen = PieceOnGoods.Of(fitted.Of(run, piece), run.SurfaceOf(piece), turn);
-            return TypedResults.Ok(new SeenView(
-                DrawingView.Of(seen.Goods), [.. seen.Films.Select(f => InkView.Of(f, ground.FilmOf(f.Film.FilmId)))],
-                seen.CanTurn ? turn : 0, seen.CanTurn));
-        }).WithTags("Runs").WithName("GetSeen");
+                    var seen = PieceOnGoods.Of(fitted.Of(run, piece), run.SurfaceOf(piece), turn);
+                    return TypedResults.Ok(
+                        new SeenView(
+                            DrawingView.Of(seen.Goods),
+                            [.. seen.Films.Select(f => InkView.Of(f, ground.FilmOf(f.Film.FilmId)))],
+                            seen.CanTurn ? turn : 0,
+                            seen.CanTurn
+                        )
+                    );
+                }
+            )
+            .WithTags("Runs")
+            .WithName("GetSeen");
     }
 }

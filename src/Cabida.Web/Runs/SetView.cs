@@ -18,7 +18,15 @@ internal sealed record SetGain(string LeftOut, string PieceId, int Count, double
 /// <param name="LargestScale">The scale at which every one of them fits.</param>
 /// <param name="Tightest">The name that allows the least.</param>
 /// <param name="Gains">What leaving out names one after another would gain.</param>
-internal sealed record SetGroup(string Group, int Pieces, double? Height, double? LargestForAll, double? LargestScale, string? Tightest, IReadOnlyList<SetGain> Gains);
+internal sealed record SetGroup(
+    string Group,
+    int Pieces,
+    double? Height,
+    double? LargestForAll,
+    double? LargestScale,
+    string? Tightest,
+    IReadOnlyList<SetGain> Gains
+);
 
 /// <summary>The pieces of a run as one set, as far as they are fitted.</summary>
 /// <param name="Done">How many are fitted.</param>
@@ -31,7 +39,18 @@ internal sealed record SetGroup(string Group, int Pieces, double? Height, double
 /// <param name="Conceded">How many fit by a concession.</param>
 /// <param name="ToLookAt">The pieces with findings, most serious first.</param>
 /// <param name="Groups">The groups that share a letter height; one where they are not grouped.</param>
-internal sealed record SetView(int Done, int Of, int Fits, int Snug, int Over, int NotSet, int LackLetters, int Conceded, IReadOnlyList<string> ToLookAt, IReadOnlyList<SetGroup> Groups)
+internal sealed record SetView(
+    int Done,
+    int Of,
+    int Fits,
+    int Snug,
+    int Over,
+    int NotSet,
+    int LackLetters,
+    int Conceded,
+    IReadOnlyList<string> ToLookAt,
+    IReadOnlyList<SetGroup> Groups
+)
 {
     /// <summary>No more names than this are left out in the plot.</summary>
     private const int MostLeftOut = 12;
@@ -42,25 +61,56 @@ internal sealed record SetView(int Done, int Of, int Fits, int Snug, int Over, i
         int Count(FitState state) => fitted.Count(f => f.State == state && !LacksLetters(f));
         var by = run.Run.Document.GroupBy;
         return new SetView(
-            fitted.Count, run.Run.Document.Pieces.Count,
-            Count(FitState.Fits), Count(FitState.Snug), Count(FitState.Over), Count(FitState.NotSet), fitted.Count(LacksLetters), fitted.Count(f => f.Fit.Concessions.Count > 0),
+            fitted.Count,
+            run.Run.Document.Pieces.Count,
+            Count(FitState.Fits),
+            Count(FitState.Snug),
+            Count(FitState.Over),
+            Count(FitState.NotSet),
+            fitted.Count(LacksLetters),
+            fitted.Count(f => f.Fit.Concessions.Count > 0),
             [.. fitted.Where(f => f.Findings.Count > 0).OrderBy(f => f.Findings[0].Severity).Select(f => f.Fit.Piece.Id)],
-            [.. fitted.GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal).Select(g => GroupOf(g.Key, [.. g.Select(f => f.Fit)], run))]);
+            [
+                .. fitted
+                    .GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal)
+                    .Select(g => GroupOf(g.Key, [.. g.Select(f => f.Fit)], run)),
+            ]
+        );
     }
 
     private static SetGroup GroupOf(string group, List<PieceFit> fits, ReadRun run)
     {
         // A name whose letters are missing says nothing of how large the others may be; one with a height of its own neither.
-        var whole = fits.Where(f => f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters) && f.Piece.Own.LetterHeight.IsEmpty).ToList();
-        var sorted = whole.Where(f => f.LargestLetterHeight is not null).OrderBy(f => f.LargestLetterHeight).ThenBy(f => f.Piece.Name, StringComparer.Ordinal).ToList();
+        var whole = fits.Where(f =>
+                f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters) && f.Piece.Own.LetterHeight.IsEmpty
+            )
+            .ToList();
+        var sorted = whole
+            .Where(f => f.LargestLetterHeight is not null)
+            .OrderBy(f => f.LargestLetterHeight)
+            .ThenBy(f => f.Piece.Name, StringComparer.Ordinal)
+            .ToList();
         var all = whole.Count > 0 && sorted.Count == whole.Count;
-        var gains = sorted.Take(Math.Min(MostLeftOut, sorted.Count - 1) + 1).Select((f, i) => new SetGain(
-            i == 0 ? "" : sorted[i - 1].Piece.Name, i == 0 ? "" : sorted[i - 1].Piece.Id, i, Down(f.LargestLetterHeight!.Value)));
+        var gains = sorted
+            .Take(Math.Min(MostLeftOut, sorted.Count - 1) + 1)
+            .Select(
+                (f, i) =>
+                    new SetGain(
+                        i == 0 ? "" : sorted[i - 1].Piece.Name,
+                        i == 0 ? "" : sorted[i - 1].Piece.Id,
+                        i,
+                        Down(f.LargestLetterHeight!.Value)
+                    )
+            );
         return new SetGroup(
-            group, fits.Count, fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Ground.LetterHeightOf(fits[0].Piece) : null,
+            group,
+            fits.Count,
+            fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Ground.LetterHeightOf(fits[0].Piece) : null,
             all ? Down(sorted[0].LargestLetterHeight!.Value) : null,
             all && whole.All(f => f.LargestScale is not null) ? whole.Min(f => f.LargestScale) : null,
-            sorted.FirstOrDefault()?.Piece.Name, sorted.Count > 0 ? [.. gains] : []);
+            sorted.FirstOrDefault()?.Piece.Name,
+            sorted.Count > 0 ? [.. gains] : []
+        );
     }
 
     /// <summary>Rounded down, so that what is accepted fits.</summary>

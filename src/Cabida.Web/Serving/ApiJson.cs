@@ -43,7 +43,20 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
 {
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
     {
-        if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object } info && (info.Type.IsValueType || info.Type.Namespace is "Cabida.Core.Blanks" or "Cabida.Core.Stock" or "Cabida.Core.Runs" or "Cabida.Core.Lists" or "Cabida.Core.Motifs" or "Cabida.Core.Type") && schema.Properties is { } properties)
+        if (
+            context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object } info
+            && (
+                info.Type.IsValueType
+                || info.Type.Namespace
+                    is "Cabida.Core.Blanks"
+                        or "Cabida.Core.Stock"
+                        or "Cabida.Core.Runs"
+                        or "Cabida.Core.Lists"
+                        or "Cabida.Core.Motifs"
+                        or "Cabida.Core.Type"
+            )
+            && schema.Properties is { } properties
+        )
         {
             schema.Required = properties.Keys.ToHashSet(StringComparer.Ordinal);
         }

@@ -23,7 +23,9 @@ internal static class DataFile
         await StartLock.FreeMigrations(ConnectionString(app.Configuration));
         await using var scope = app.Services.CreateAsyncScope();
         await scope.ServiceProvider.GetRequiredService<CabidaContext>().Database.MigrateAsync();
-        await scope.ServiceProvider.GetRequiredService<LibraryTypefaces>().Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);
+        await scope
+            .ServiceProvider.GetRequiredService<LibraryTypefaces>()
+            .Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);
         if (app.Configuration.GetValue<bool>("Demo"))
         {
             await scope.ServiceProvider.GetRequiredService<DemoLibrary>().AddIfEmpty(CancellationToken.None);

@@ -17,7 +17,11 @@ internal static class EntityTag
     internal sealed record Condition(IReadOnlyList<int>? Revisions)
     {
         /// <summary>The revision to hold a change to: of several the one that there is now.</summary>
-        public int? MadeFrom(int now) => Revisions is null ? now : Revisions.Contains(now) ? now : Revisions.Count > 0 ? Revisions[0] : 0;
+        public int? MadeFrom(int now) =>
+            Revisions is null ? now
+            : Revisions.Contains(now) ? now
+            : Revisions.Count > 0 ? Revisions[0]
+            : 0;
     }
 
     /// <summary>Reads <c>If-Match</c>; null when there is none, or when it is none.</summary>
@@ -31,6 +35,11 @@ internal static class EntityTag
 
         return tags.Any(t => t == EntityTagHeaderValue.Any)
             ? new Condition(null)
-            : new Condition([.. tags.Where(t => !t.IsWeak).Select(t => int.TryParse(t.Tag.AsSpan().Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : 0)]);
+            : new Condition([
+                .. tags.Where(t => !t.IsWeak)
+                    .Select(t =>
+                        int.TryParse(t.Tag.AsSpan().Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : 0
+                    ),
+            ]);
     }
 }

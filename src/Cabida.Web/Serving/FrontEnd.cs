@@ -17,9 +17,10 @@ internal static class FrontEnd
         app.UseStaticFiles(new StaticFileOptions { FileProvider = files });
         app.MapFallback("/api/{**rest}", () => TypedResults.NotFound()).ExcludeFromDescription();
         app.MapFallback(async context =>
-        {
-            context.Response.ContentType = "text/html; charset=utf-8";
-            await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
-        }).ExcludeFromDescription();
+            {
+                context.Response.ContentType = "text/html; charset=utf-8";
+                await context.Response.SendFileAsync(files.GetFileInfo("index.html"));
+            })
+            .ExcludeFromDescription();
     }
 }

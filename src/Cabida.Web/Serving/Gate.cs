@@ -26,7 +26,12 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
                 return Refused([new FieldProblem("", Phrase.Say($"A figure of the request is no number."))]);
             }
 
-            if (brought is not null && (brought.GetType() == body || brought is IQuery) && DocumentGate.LooksAt(brought.GetType()) && DocumentGate.ProblemsOf(brought) is { Count: > 0 } problems)
+            if (
+                brought is not null
+                && (brought.GetType() == body || brought is IQuery)
+                && DocumentGate.LooksAt(brought.GetType())
+                && DocumentGate.ProblemsOf(brought) is { Count: > 0 } problems
+            )
             {
                 return Refused(problems);
             }
@@ -53,23 +58,40 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
     }
 
     /// <summary>What is said where the application fails over something that came from outside.</summary>
-    public static Phrase Stumbled { get; } = Phrase.Say($"Cabida stumbled over it while working it out. Nothing of it was kept; the log says where.");
+    public static Phrase Stumbled { get; } =
+        Phrase.Say($"Cabida stumbled over it while working it out. Nothing of it was kept; the log says where.");
 
     /// <summary>The same of something that is kept.</summary>
     public static Phrase StumbledOver { get; } = Phrase.Say($"Cabida stumbled over it while working it out; the log says where.");
 
     /// <summary>A fault of the application, as against the end of a request, a full disk or a request that cannot be read.</summary>
-    public static bool IsOurs(Exception fault) => fault is not (OperationCanceledException or BadHttpRequestException or IOException or System.Data.Common.DbException or Microsoft.EntityFrameworkCore.DbUpdateException or UnreachableException or OutOfMemoryException);
+    public static bool IsOurs(Exception fault) =>
+        fault
+            is not (
+                OperationCanceledException
+                or BadHttpRequestException
+                or IOException
+                or System.Data.Common.DbException
+                or Microsoft.EntityFrameworkCore.DbUpdateException
+                or UnreachableException
+                or OutOfMemoryException
+            );
 
     /// <summary>An answer that something cannot be worked out, and why.</summary>
     public static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult CannotBeWorkedOut(Phrase why) =>
         TypedResults.Problem(why.ToString(), statusCode: StatusCodes.Status422UnprocessableEntity, title: "Cannot be worked out");
 
     /// <summary>An answer that names the fields that cannot be taken.</summary>
-    public static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Refused(IReadOnlyList<FieldProblem> problems) => TypedResults.Problem(
-        string.Join(" ", problems.Take(3).Select(p => p.Field.Length > 0 ? $"{p.Field}: {p.Message}" : p.Message.ToString())),
-        statusCode: StatusCodes.Status422UnprocessableEntity, title: "Cannot be taken",
-        extensions: new Dictionary<string, object?> { ["fields"] = problems.Select(p => new FieldTold(p.Field, p.Message.ToString())).ToList() });
+    public static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Refused(IReadOnlyList<FieldProblem> problems) =>
+        TypedResults.Problem(
+            string.Join(" ", problems.Take(3).Select(p => p.Field.Length > 0 ? $"{p.Field}: {p.Message}" : p.Message.ToString())),
+            statusCode: StatusCodes.Status422UnprocessableEntity,
+            title: "Cannot be taken",
+            extensions: new Dictionary<string, object?>
+            {
+                ["fields"] = problems.Select(p => new FieldTold(p.Field, p.Message.ToString())).ToList(),
+            }
+        );
 
     [LoggerMessage(Level = LogLevel.Error, Message = "Working out {Path} failed")]
     public static partial void Stumbling(ILogger log, string path, Exception fault);

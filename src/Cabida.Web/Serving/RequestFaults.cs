@@ -13,9 +13,13 @@ internal sealed class RequestFaults : IExceptionHandler
         var answer = exception switch
         {
             NotWorkableException fault => Gate.CannotBeWorkedOut(fault.Reason),
-            BadHttpRequestException { InnerException: JsonException json } => Gate.Refused([new FieldProblem(FieldOf(json), Phrase.Say($"This is nothing that belongs here."))]),
+            BadHttpRequestException { InnerException: JsonException json } => Gate.Refused([
+                new FieldProblem(FieldOf(json), Phrase.Say($"This is nothing that belongs here.")),
+            ]),
             // A part that does not say which kind of part it is.
-            NotSupportedException { Source: "System.Text.Json" } kind => Gate.Refused([new FieldProblem(PathIn(kind.Message), Phrase.Say($"It does not say what kind of thing it is."))]),
+            NotSupportedException { Source: "System.Text.Json" } kind => Gate.Refused([
+                new FieldProblem(PathIn(kind.Message), Phrase.Say($"It does not say what kind of thing it is.")),
+            ]),
             BadHttpRequestException bad => TypedResults.Problem(bad.Message, statusCode: bad.StatusCode, title: "Cannot be read"),
             _ => null,
         };

@@ -39,7 +39,9 @@ internal sealed class StartLock : IDisposable
             }
             catch (IOException) when (waited >= Patience)
             {
-                throw new TimeoutException($"Another Cabida has been starting on {Path.GetFullPath(folder)} for a minute. Stop it, then start this one again.");
+                throw new TimeoutException(
+                    $"Another Cabida has been starting on {Path.GetFullPath(folder)} for a minute. Stop it, then start this one again."
+                );
             }
         }
     }

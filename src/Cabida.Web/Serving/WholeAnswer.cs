@@ -12,12 +12,13 @@ internal sealed class WholeAnswer(IResult answer) : IResult
     private const int InMemory = 32_000_000;
 
     /// <summary>Whether an answer is a value that is written out; files and events are sent as they come.</summary>
-    public static bool Suits(IResult answer) => answer switch
-    {
-        INestedHttpResult nested => Suits(nested.Result),
-        IValueHttpResult value => value.Value is not null,
-        _ => false,
-    };
+    public static bool Suits(IResult answer) =>
+        answer switch
+        {
+            INestedHttpResult nested => Suits(nested.Result),
+            IValueHttpResult value => value.Value is not null,
+            _ => false,
+        };
 
     /// <inheritdoc/>
     public async Task ExecuteAsync(HttpContext httpContext)

@@ -15,23 +15,53 @@ internal static class StockEndpoints
     public static void MapStock(this RouteGroupBuilder api)
     {
         Map<Film, FilmView>(api.MapGroup("/films").WithTags("Stock"), DocumentKinds.Film, "Film", name => new Film(
-            name, "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new CutSettings("", "", "", "", "1")));
-        api.MapGet("/films/{id}/instead-of/{other}", async Task<Results<Ok<IReadOnlyList<Phrase>>, NotFound>> (string id, string other, Cabida.Store.Library library, CancellationToken stop) =>
-            await library.Find(DocumentKinds.Film, id, stop) is { } to && await library.Find(DocumentKinds.Film, other, stop) is { } from
-                ? TypedResults.Ok(FilmChange.Between(from.Document, to.Document))
-                : TypedResults.NotFound()).WithTags("Stock").WithName("GetFilmChange");
+            name,
+            "#2b3f6b",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.8),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new CutSettings("", "", "", "", "1")
+        ));
+        api.MapGet(
+                "/films/{id}/instead-of/{other}",
+                async Task<Results<Ok<IReadOnlyList<Phrase>>, NotFound>> (
+                    string id,
+                    string other,
+                    Cabida.Store.Library library,
+                    CancellationToken stop
+                ) =>
+                    await library.Find(DocumentKinds.Film, id, stop) is { } to
+                    && await library.Find(DocumentKinds.Film, other, stop) is { } from
+                        ? TypedResults.Ok(FilmChange.Between(from.Document, to.Document))
+                        : TypedResults.NotFound()
+            )
+            .WithTags("Stock")
+            .WithName("GetFilmChange");
         Map<Cutter, CutterView>(api.MapGroup("/cutters").WithTags("Stock"), DocumentKinds.Cutter, "Cutter", name => new Cutter(
-            name, TypedLength.Mm(292), TypedLength.Mm(292)));
+            name,
+            TypedLength.Mm(292),
+            TypedLength.Mm(292)
+        ));
     }
 
     private static void Map<T, TView>(RouteGroupBuilder group, DocumentKind<T> kind, string name, Func<string, T> fresh)
         where T : class
     {
-        group.MapGet("", async Task<Ok<Listing<TView>>> (Listings listings, IViews<T, TView> views, CancellationToken stop) =>
-            TypedResults.Ok(await listings.Of(kind, s => views.Of(s, stop), stop))).WithName($"List{name}s");
+        group
+            .MapGet("", async Task<Ok<Listing<TView>>> (Listings listings, IViews<T, TView> views, CancellationToken stop) =>
+                TypedResults.Ok(await listings.Of(kind, s => views.Of(s, stop), stop))
+            )
+            .WithName($"List{name}s");
 
-        group.MapPost("", async Task<Ok<TView>> (NewStock wanted, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
-            TypedResults.Ok(await library.AddShown(kind, fresh(wanted.Name), views, stop))).WithName($"Add{name}");
+        group
+            .MapPost(
+                "",
+                async Task<Ok<TView>> (NewStock wanted, Cabida.Store.Library library, IViews<T, TView> views, CancellationToken stop) =>
+                    TypedResults.Ok(await library.AddShown(kind, fresh(wanted.Name), views, stop))
+            )
+            .WithName($"Add{name}");
 
         group.MapLibrary<T, TView>(kind);
     }

@@ -10,7 +10,8 @@ internal sealed record WorkshopView(string Id, int Revision, DateTime ChangedAt,
 
 internal sealed class WorkshopViews : IViews<Workshop, WorkshopView>
 {
-    public Task<WorkshopView> Of(Stored<Workshop> stored, CancellationToken stop) => Task.FromResult(new WorkshopView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document));
+    public Task<WorkshopView> Of(Stored<Workshop> stored, CancellationToken stop) =>
+        Task.FromResult(new WorkshopView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document));
 }
 
 internal static class WorkshopEndpoints
@@ -19,8 +20,19 @@ internal static class WorkshopEndpoints
     {
         var group = api.MapGroup("/workshops").WithTags("Stock");
         // There is one; it is there from the first time it is asked for.
-        group.MapGet("", async Task<Ok<WorkshopView>> (Cabida.Store.Library library, IViews<Workshop, WorkshopView> views, CancellationToken stop) =>
-            TypedResults.Ok(await views.Of(await library.Find(DocumentKinds.Workshop, Workshop.Only, stop) ?? await library.Add(DocumentKinds.Workshop, Workshop.Unnamed, Workshop.Only, stop: stop), stop))).WithName("GetOwnWorkshop");
+        group
+            .MapGet(
+                "",
+                async Task<Ok<WorkshopView>> (Cabida.Store.Library library, IViews<Workshop, WorkshopView> views, CancellationToken stop) =>
+                    TypedResults.Ok(
+                        await views.Of(
+                            await library.Find(DocumentKinds.Workshop, Workshop.Only, stop)
+                                ?? await library.Add(DocumentKinds.Workshop, Workshop.Unnamed, Workshop.Only, stop: stop),
+                            stop
+                        )
+                    )
+            )
+            .WithName("GetOwnWorkshop");
         group.MapLibrary<Workshop, WorkshopView>(DocumentKinds.Workshop);
     }
 }

@@ -26,18 +26,32 @@ internal static class Resolutions
         if (stated is { } said && Math.Abs((typed / said) - 1) > Same)
         {
             yield return proven
-                ? Phrase.Say($"You typed {typed:0.#} dots an inch, but the scanner made it at {said:0.#}: by that everything is {typed / said:0.00} times the size found here.")
-                : Phrase.Say($"You typed {typed:0.#} dots an inch, and the file says {said:0.#}: by that everything would be {typed / said:0.00} times the size found here. Measure one thing on it by rule.");
+                ? Phrase.Say(
+                    $"You typed {typed:0.#} dots an inch, but the scanner made it at {said:0.#}: by that everything is "
+                        + $"{typed / said:0.00} times the size found here."
+                )
+                : Phrase.Say(
+                    $"You typed {typed:0.#} dots an inch, and the file says {said:0.#}: by that everything would be "
+                        + $"{typed / said:0.00} times the size found here. Measure one thing on it by rule."
+                );
         }
         else if (stated is { } unproven && !proven)
         {
             yield return Unknowing.Any(u => Math.Abs(unproven - u) < 0.5)
-                ? Phrase.Say($"{unproven:0.#} dots an inch is what programs write when they do not know. Do not trust it: mark two points of known distance, or the sheet’s corners.")
-                : Phrase.Say($"{unproven:0.#} dots an inch stands in the file and is not proven. Measure one thing on it by rule before you trust the size.");
+                ? Phrase.Say(
+                    $"{unproven:0.#} dots an inch is what programs write when they do not know. Do not trust it: mark two points of "
+                        + $"known distance, or the sheet’s corners."
+                )
+                : Phrase.Say(
+                    $"{unproven:0.#} dots an inch stands in the file and is not proven. Measure one thing on it by rule before you "
+                        + $"trust the size."
+                );
         }
         else if (stated is null)
         {
-            yield return Phrase.Say($"The file states no resolution; the size rests on the {typed:0.#} you typed. Measure one thing on it by rule.");
+            yield return Phrase.Say(
+                $"The file states no resolution; the size rests on the {typed:0.#} you typed. Measure one thing on it by rule."
+            );
         }
     }
 

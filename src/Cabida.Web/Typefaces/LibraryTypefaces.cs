@@ -21,7 +21,9 @@ internal sealed class LibraryTypefaces(ShippedTypefaces shipped) : ITypefaces, I
     /// <summary>What is known of a face's licence; null for a face that is not here.</summary>
     public string? LicenceOf(string id) => ShippedTypefaces.LicenceOf(id) ?? (added.TryGetValue(id, out var found) ? found.Licence : null);
 
-    /// <summary>Takes over what the library holds now. Faces that were taken away are not offered, but old revisions still find them.</summary>
+    /// <summary>
+    /// Takes over what the library holds now. Faces that were taken away are not offered, but old revisions still find them.
+    /// </summary>
     public async Task Reload(AddedTypefaces store, CancellationToken stop)
     {
         var rows = await store.All(stop);
@@ -43,5 +45,6 @@ internal sealed class LibraryTypefaces(ShippedTypefaces shipped) : ITypefaces, I
         }
     }
 
-    private static OpenTypeface Open(TypefaceRow row) => new(new TypefaceInfo(row.Id, row.Name, row.Kind) { Added = true }, row.Revision, row.Bytes, row.FaceIndex);
+    private static OpenTypeface Open(TypefaceRow row) =>
+        new(new TypefaceInfo(row.Id, row.Name, row.Kind) { Added = true }, row.Revision, row.Bytes, row.FaceIndex);
 }

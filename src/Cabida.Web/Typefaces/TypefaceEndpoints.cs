@@ -31,7 +31,17 @@ internal sealed record TypefaceName(string Id, string Name, string Kind, string 
 /// <param name="SampleBox">Their box; null where it has none of them.</param>
 /// <param name="HasLicence">Whether something is known of its licence.</param>
 internal sealed record TypefaceView(
-    string Id, string Name, string Kind, string Script, IReadOnlyList<string> Has, IReadOnlyList<string> Lacks, bool Added, string SamplePath, Box? SampleBox, bool HasLicence);
+    string Id,
+    string Name,
+    string Kind,
+    string Script,
+    IReadOnlyList<string> Has,
+    IReadOnlyList<string> Lacks,
+    bool Added,
+    string SamplePath,
+    Box? SampleBox,
+    bool HasLicence
+);
 
 internal static class TypefaceEndpoints
 {
@@ -45,74 +55,146 @@ internal static class TypefaceEndpoints
     public static void MapTypefaces(this RouteGroupBuilder api)
     {
         var typefaces = api.MapGroup("/typefaces").WithTags("Stock");
-        typefaces.MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, LibraryTypefaces faces, InkCache cache) =>
-            TypedResults.Ok(faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache)).ToList()))
+        typefaces
+            .MapGet("", Ok<List<TypefaceView>> (string? words, string? letters, LibraryTypefaces faces, InkCache cache) =>
+                TypedResults.Ok(faces.All.AsParallel().AsOrdered().Select(f => ViewOf(f, words, letters, faces, cache)).ToList())
+            )
             .WithName("ListTypefaces");
 
-        typefaces.MapGet("/names", Ok<List<TypefaceName>> (LibraryTypefaces faces) =>
-            TypedResults.Ok(faces.All.Select(f => new TypefaceName(f.Id, f.Name, f.Kind, f.Script, f.Added)).ToList()))
+        typefaces
+            .MapGet("/names", Ok<List<TypefaceName>> (LibraryTypefaces faces) =>
+                TypedResults.Ok(faces.All.Select(f => new TypefaceName(f.Id, f.Name, f.Kind, f.Script, f.Added)).ToList())
+            )
             .WithName("ListTypefaceNames");
 
-        typefaces.MapPost("", async Task<Results<Ok<List<TypefaceView>>, ProblemHttpResult>> (
-            string name, HttpRequest request, AddedTypefaces store, LibraryTypefaces faces, InkCache cache, CancellationToken stop) =>
-        {
-            var bytes = await Body.Read(request, stop);
-            var read = TypefaceFile.Read(name, bytes);
-            if (read.Problem is { } problem)
-            {
-                return Body.Unusable(problem, "This typeface cannot be used");
-            }
+        typefaces
+            .MapPost(
+                "",
+                async Task<Results<Ok<List<TypefaceView>>, ProblemHttpResult>> (
+                    string name,
+                    HttpRequest request,
+                    AddedTypefaces store,
+                    LibraryTypefaces faces,
+                    InkCache cache,
+                    CancellationToken stop
+                ) =>
+                {
+                    var bytes = await Body.Read(request, stop);
+                    var read = TypefaceFile.Read(name, bytes);
+                    if (read.Problem is { } problem)
+                    {
+                        return Body.Unusable(problem, "This typeface cannot be used");
+                    }
 
-            var revision = TypefaceFile.RevisionOf(bytes);
-            var added = new List<string>();
-            foreach (var face in read.Value)
-            {
-                var row = new TypefaceRow { Id = IdOf(face.Name, revision), Name = face.Name, Kind = face.Kind, Revision = revision, FaceIndex = face.Index, Licence = face.Licence, Bytes = bytes };
-                added.Add((await store.Add(row, stop)).Id);
-            }
+                    var revision = TypefaceFile.RevisionOf(bytes);
+                    var added = new List<string>();
+                    foreach (var face in read.Value)
+                    {
+                        var row = new TypefaceRow
+                        {
+                            Id = IdOf(face.Name, revision),
+                            Name = face.Name,
+                            Kind = face.Kind,
+                            Revision = revision,
+                            FaceIndex = face.Index,
+                            Licence = face.Licence,
+                            Bytes = bytes,
+                        };
+                        added.Add((await store.Add(row, stop)).Id);
+                    }
 
-            await faces.Reload(store, stop);
-            return TypedResults.Ok(faces.All.Where(f => added.Contains(f.Id)).Select(f => ViewOf(f, null, null, faces, cache)).ToList());
-        }).WithName("AddTypeface").WithMetadata(new RequestSizeLimitAttribute(TypefaceFile.MostBytes + 1000));
+                    await faces.Reload(store, stop);
+                    return TypedResults.Ok(
+                        faces.All.Where(f => added.Contains(f.Id)).Select(f => ViewOf(f, null, null, faces, cache)).ToList()
+                    );
+                }
+            )
+            .WithName("AddTypeface")
+            .WithMetadata(new RequestSizeLimitAttribute(TypefaceFile.MostBytes + 1000));
 
-        typefaces.MapDelete("/{id}", async Task<Results<NoContent, ProblemHttpResult>> (string id, Cabida.Store.Library library, AddedTypefaces store, LibraryTypefaces faces, CancellationToken stop) =>
-        {
-            var usedBy = await library.UsedBy(DocumentKinds.Typeface, id, stop);
-            if (usedBy.Count > 0)
-            {
-                return TypedResults.Problem($"It is used by {string.Join(", ", usedBy)}. Choose another face there first.", statusCode: StatusCodes.Status409Conflict, title: "In use");
-            }
+        typefaces
+            .MapDelete(
+                "/{id}",
+                async Task<Results<NoContent, ProblemHttpResult>> (
+                    string id,
+                    Cabida.Store.Library library,
+                    AddedTypefaces store,
+                    LibraryTypefaces faces,
+                    CancellationToken stop
+                ) =>
+                {
+                    var usedBy = await library.UsedBy(DocumentKinds.Typeface, id, stop);
+                    if (usedBy.Count > 0)
+                    {
+                        return TypedResults.Problem(
+                            $"It is used by {string.Join(", ", usedBy)}. Choose another face there first.",
+                            statusCode: StatusCodes.Status409Conflict,
+                            title: "In use"
+                        );
+                    }
 
-            if (!await store.Offer(id, offered: false, stop))
-            {
-                return TypedResults.Problem("Only typefaces that you added can be taken away.", statusCode: StatusCodes.Status404NotFound, title: "Not here");
-            }
+                    if (!await store.Offer(id, offered: false, stop))
+                    {
+                        return TypedResults.Problem(
+                            "Only typefaces that you added can be taken away.",
+                            statusCode: StatusCodes.Status404NotFound,
+                            title: "Not here"
+                        );
+                    }
 
-            await faces.Reload(store, stop);
-            return TypedResults.NoContent();
-        }).WithName("RemoveTypeface");
+                    await faces.Reload(store, stop);
+                    return TypedResults.NoContent();
+                }
+            )
+            .WithName("RemoveTypeface");
 
-        typefaces.MapPost("/{id}/undo", async Task<NoContent> (string id, AddedTypefaces store, LibraryTypefaces faces, CancellationToken stop) =>
-        {
-            await store.Offer(id, offered: true, stop);
-            await faces.Reload(store, stop);
-            return TypedResults.NoContent();
-        }).WithName("UndoTypeface");
+        typefaces
+            .MapPost(
+                "/{id}/undo",
+                async Task<NoContent> (string id, AddedTypefaces store, LibraryTypefaces faces, CancellationToken stop) =>
+                {
+                    await store.Offer(id, offered: true, stop);
+                    await faces.Reload(store, stop);
+                    return TypedResults.NoContent();
+                }
+            )
+            .WithName("UndoTypeface");
 
-        typefaces.MapGet("/{id}/licence", Results<ContentHttpResult, NotFound> (string id, LibraryTypefaces faces) =>
-            faces.LicenceOf(id) is { } text ? TypedResults.Text(text.Length > 0 ? text : "The file says nothing of a licence. Ask where you got it.") : TypedResults.NotFound()).WithName("GetLicence");
+        typefaces
+            .MapGet("/{id}/licence", Results<ContentHttpResult, NotFound> (string id, LibraryTypefaces faces) =>
+                faces.LicenceOf(id) is { } text
+                    ? TypedResults.Text(text.Length > 0 ? text : "The file says nothing of a licence. Ask where you got it.")
+                    : TypedResults.NotFound()
+            )
+            .WithName("GetLicence");
     }
 
     private static TypefaceView ViewOf(TypefaceInfo info, string? words, string? letters, LibraryTypefaces faces, InkCache cache)
     {
         var face = faces.Find(info.Id)!;
-        var sample = string.IsNullOrWhiteSpace(words) ? info.Sample.Length > 0 ? info.Sample : SampleWord : words.Length > LongestSample ? words[..LongestSample] : words;
+        var sample = string.IsNullOrWhiteSpace(words)
+            ? info.Sample.Length > 0
+                ? info.Sample
+                : SampleWord
+            : words.Length > LongestSample
+                ? words[..LongestSample]
+                : words;
         var ink = new LetteringLine(sample, face, LineSetting.Plain, cache).InkAt(SampleSize);
         var lacks = string.IsNullOrEmpty(letters)
-            ? [] : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters);
+            ? []
+            : TypefaceTraits.Lacking(face, letters.Length > MostLetters ? letters[..MostLetters] : letters);
         return new TypefaceView(
-            info.Id, info.Name, info.Kind, info.Script, TypefaceTraits.Of(face), lacks,
-            info.Added, SvgPath.Of(ink, Tolerances.File), Box.Of(ink), faces.LicenceOf(info.Id) is { Length: > 0 });
+            info.Id,
+            info.Name,
+            info.Kind,
+            info.Script,
+            TypefaceTraits.Of(face),
+            lacks,
+            info.Added,
+            SvgPath.Of(ink, Tolerances.File),
+            Box.Of(ink),
+            faces.LicenceOf(info.Id) is { Length: > 0 }
+        );
     }
 
     /// <summary>Readable, and never that of another file.</summary>

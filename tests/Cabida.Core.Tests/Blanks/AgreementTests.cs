@@ -12,28 +12,42 @@ public class AgreementTests
         BlankSheet.Of(new Blank("Mug", SurfaceKind.Straight, [.. rows, Read(DimensionKind.Height, SteelRule, "94")]) { Zones = [Wrap] });
 
     private static MeasuredDimension Nth(DimensionKind kind, MeasuringTool tool, int nth, params string[] typed) =>
-        Read(kind, tool, typed) with { Of = DimensionRows.Nth(nth) };
-
-    private static BlankSheet Jug(params (string? Girth, string? Across, string Up)[] rings) => BlankSheet.Of(
-        new Blank("Jug", SurfaceKind.Bellied,
-        [
-            Read(DimensionKind.Height, PaperStrip, "100"),
-            .. rings.SelectMany((r, i) => new[]
-            {
-                r.Girth is null ? null : Nth(DimensionKind.GirthAt, SoftTape, i + 1, r.Girth.Split(' ')),
-                r.Across is null ? null : Nth(DimensionKind.AcrossAt, Calliper, i + 1, r.Across),
-                Nth(DimensionKind.UpTo, PaperStrip, i + 1, r.Up),
-            }).OfType<MeasuredDimension>(),
-        ])
+        Read(kind, tool, typed) with
         {
-            Girths = rings.Length,
-            Zones = [Wrap with { Margins = ZoneMargins.All(TypedLength.Empty) }],
-        });
+            Of = DimensionRows.Nth(nth),
+        };
+
+    private static BlankSheet Jug(params (string? Girth, string? Across, string Up)[] rings) =>
+        BlankSheet.Of(
+            new Blank(
+                "Jug",
+                SurfaceKind.Bellied,
+                [
+                    Read(DimensionKind.Height, PaperStrip, "100"),
+                    .. rings
+                        .SelectMany(
+                            (r, i) =>
+                                new[]
+                                {
+                                    r.Girth is null ? null : Nth(DimensionKind.GirthAt, SoftTape, i + 1, r.Girth.Split(' ')),
+                                    r.Across is null ? null : Nth(DimensionKind.AcrossAt, Calliper, i + 1, r.Across),
+                                    Nth(DimensionKind.UpTo, PaperStrip, i + 1, r.Up),
+                                }
+                        )
+                        .OfType<MeasuredDimension>(),
+                ]
+            )
+            {
+                Girths = rings.Length,
+                Zones = [Wrap with { Margins = ZoneMargins.All(TypedLength.Empty) }],
+            }
+        );
 
     [Fact]
     public void Readings_are_compared_only_after_each_tool_has_been_corrected()
     {
-        // A tape 0.4 thick reads 1.26 more a turn than the wall is round, and a rule none; uncorrected, the rule stood apart by all of that.
+        // A tape 0.4 thick reads 1.26 more a turn than the wall is round, and a rule none; uncorrected, the rule stood apart by all of
+        // that.
         ReadLength Mm(double v) => new(Length.Mm(v), LengthUnit.Millimetre, Length.Mm(1));
         var thick = Math.PI * 0.4;
         (ReadLength, MeasuringTool)[] same = [(Mm(257.6 + thick), SoftTape), (Mm(257.6 + thick), SoftTape), (Mm(257.6), SteelRule)];
@@ -70,16 +84,25 @@ public class AgreementTests
     [Fact]
     public void Girth_diameter_and_half_way_round_that_agree_are_joined_by_weight()
     {
-        var sheet = Mug(Read(DimensionKind.Girth, SoftTape, "258.868"), Read(DimensionKind.Across, Calliper, "82"), Read(DimensionKind.HalfGirth, SoftTape, "129.434"));
+        var sheet = Mug(
+            Read(DimensionKind.Girth, SoftTape, "258.868"),
+            Read(DimensionKind.Across, Calliper, "82"),
+            Read(DimensionKind.HalfGirth, SoftTape, "129.434")
+        );
         sheet.Findings.ShouldBeEmpty();
-        // Worked by hand: U of a tape read once 1.5275, of the calliper 2√(0.05² + 0.5²/3)·π (its graduation here is a millimetre), of half-way twice the tape's.
-        double tape = 2 * Math.Sqrt(0.25 + (1.0 / 3)), calliper = 2 * Math.PI * Math.Sqrt(0.0025 + (0.25 / 3)), half = 2 * tape;
+        // Worked by hand: U of a tape read once 1.5275, of the calliper 2√(0.05² + 0.5²/3)·π (its graduation here is a millimetre), of
+        // half-way twice the tape's.
+        double tape = 2 * Math.Sqrt(0.25 + (1.0 / 3)),
+            calliper = 2 * Math.PI * Math.Sqrt(0.0025 + (0.25 / 3)),
+            half = 2 * tape;
         double[] values = [258.868 - (0.4 * Math.PI), 82 * Math.PI, 2 * (129.434 - (0.2 * Math.PI))];
         double[] weights = [1 / (tape * tape), 1 / (calliper * calliper), 1 / (half * half)];
         var girth = sheet.Wall!.StraightGirth;
         girth.Value.Millimetres.ShouldBe(values.Zip(weights, (v, w) => v * w).Sum() / weights.Sum(), 1e-9);
         girth.Uncertainty.Millimetres.ShouldBe(1 / Math.Sqrt(weights.Sum()), 1e-9);
-        sheet.WorksOut.Single(w => w.Name == "Round the wall").From.ToString()
+        sheet
+            .WorksOut.Single(w => w.Name == "Round the wall")
+            .From.ToString()
             .ShouldBe("A 257.6 mm and π × B 82.0 mm and 2 × C 128.8 mm, by weight");
     }
 
@@ -87,9 +110,27 @@ public class AgreementTests
     public void A_taper_and_a_belly_are_the_same_by_diameters_as_by_girths()
     {
         MeasuredDimension[] rest = [Read(DimensionKind.WallBetween, SteelRule, "150")];
-        var girths = BlankSheet.Of(new Blank("T", SurfaceKind.Tapered, [Read(DimensionKind.GirthUpper, Calliper, "276"), Read(DimensionKind.GirthLower, Calliper, "219"), .. rest]) { Zones = [Wrap] });
+        var girths = BlankSheet.Of(
+            new Blank(
+                "T",
+                SurfaceKind.Tapered,
+                [Read(DimensionKind.GirthUpper, Calliper, "276"), Read(DimensionKind.GirthLower, Calliper, "219"), .. rest]
+            )
+            {
+                Zones = [Wrap],
+            }
+        );
         string Across(double girth) => (girth / Math.PI).ToString("0.######", System.Globalization.CultureInfo.InvariantCulture);
-        var across = BlankSheet.Of(new Blank("T", SurfaceKind.Tapered, [Read(DimensionKind.AcrossUpper, Calliper, Across(276)), Read(DimensionKind.AcrossLower, Calliper, Across(219)), .. rest]) { Zones = [Wrap] });
+        var across = BlankSheet.Of(
+            new Blank(
+                "T",
+                SurfaceKind.Tapered,
+                [Read(DimensionKind.AcrossUpper, Calliper, Across(276)), Read(DimensionKind.AcrossLower, Calliper, Across(219)), .. rest]
+            )
+            {
+                Zones = [Wrap],
+            }
+        );
         across.Findings.ShouldBeEmpty();
         across.Wall!.Cone!.Sweep.Degrees.ShouldBe(girths.Wall!.Cone!.Sweep.Degrees, 1e-5);
         across.Zone!.Width.Value.Millimetres.ShouldBe(girths.Zone!.Width.Value.Millimetres, 1e-5);
@@ -104,10 +145,19 @@ public class AgreementTests
     [InlineData("250", "340", "254", "Girth 2 is 338.7 mm", "Read it once more")]
     [InlineData("250", "262", "83", "makes 81.7 mm round", "looks like a diameter")]
     [InlineData("80", "262", "254", "makes 78.7 mm round", "looks like a diameter")]
-    public void A_girth_far_from_its_neighbours_is_told_once_and_not_its_neighbours(string low, string middle, string high, string told, string why)
+    public void A_girth_far_from_its_neighbours_is_told_once_and_not_its_neighbours(
+        string low,
+        string middle,
+        string high,
+        string told,
+        string why
+    )
     {
         var sheet = Jug((low, null, "5"), (middle, null, "50"), (high, null, "95"));
-        var finding = sheet.Findings.Where(f => !f.Message.ToString().Contains("ends where girths", StringComparison.Ordinal)).ShouldHaveSingleItem().Message.ToString();
+        var finding = sheet
+            .Findings.Where(f => !f.Message.ToString().Contains("ends where girths", StringComparison.Ordinal))
+            .ShouldHaveSingleItem()
+            .Message.ToString();
         finding.ShouldContain(told);
         finding.ShouldContain(why);
     }
@@ -115,9 +165,12 @@ public class AgreementTests
     [Fact]
     public void A_ball_is_believed_once_it_was_read_again()
     {
-        Jug(("150", null, "10"), ("250", null, "50"), ("150", null, "90")).Findings.ShouldContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
-        Jug(("150", null, "10"), ("250 250.5", null, "50"), ("150", null, "90")).Findings.ShouldNotContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
-        Jug(("150", null, "10"), ("251.2", "79.5", "50"), ("150", null, "90")).Findings.ShouldNotContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
+        Jug(("150", null, "10"), ("250", null, "50"), ("150", null, "90"))
+            .Findings.ShouldContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
+        Jug(("150", null, "10"), ("250 250.5", null, "50"), ("150", null, "90"))
+            .Findings.ShouldNotContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
+        Jug(("150", null, "10"), ("251.2", "79.5", "50"), ("150", null, "90"))
+            .Findings.ShouldNotContain(f => f.Message.ToString().Contains("Girth 2 is", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -135,7 +188,20 @@ public class AgreementTests
         jug.Sizes[0].Bellied!.Belly.Lowest.ShouldBe(0);
         foreach (var (typed, mm) in new[] { ("0.3", 0.3), ("1/32 in", 25.4 / 32), ("0.02 mm", 0.02) })
         {
-            var tag = BlankSheet.Of(new Blank("Tag", SurfaceKind.Flat, [Read(DimensionKind.Width, SteelRule, "90"), Read(DimensionKind.Height, SteelRule, "50"), Read(DimensionKind.Thickness, Calliper, typed)]) { Zones = [Wrap] });
+            var tag = BlankSheet.Of(
+                new Blank(
+                    "Tag",
+                    SurfaceKind.Flat,
+                    [
+                        Read(DimensionKind.Width, SteelRule, "90"),
+                        Read(DimensionKind.Height, SteelRule, "50"),
+                        Read(DimensionKind.Thickness, Calliper, typed),
+                    ]
+                )
+                {
+                    Zones = [Wrap],
+                }
+            );
             tag.Rows.Single(r => r.Row.Kind == DimensionKind.Thickness).Is!.Value.Millimetres.ShouldBe(mm, 1e-9);
         }
 
@@ -166,7 +232,16 @@ public class AgreementTests
     public void A_zone_wider_than_the_girth_is_told_whether_or_not_the_height_is_known(bool known)
     {
         var zone = Wrap with { Width = TypedLength.Mm(300), Height = TypedLength.Mm(60), Margins = ZoneMargins.All(TypedLength.Empty) };
-        var sheet = BlankSheet.Of(new Blank("Mug", SurfaceKind.Straight, [Read(DimensionKind.Girth, SteelRule, "257"), .. known ? new[] { Read(DimensionKind.Height, SteelRule, "94") } : []]) { Zones = [zone] });
+        var sheet = BlankSheet.Of(
+            new Blank(
+                "Mug",
+                SurfaceKind.Straight,
+                [Read(DimensionKind.Girth, SteelRule, "257"), .. known ? new[] { Read(DimensionKind.Height, SteelRule, "94") } : []]
+            )
+            {
+                Zones = [zone],
+            }
+        );
         sheet.Zone!.Width.Value.Millimetres.ShouldBe(257, 1e-9);
         sheet.Findings.ShouldContain(f => f.Message.ToString().Contains("43.0 mm wider than", StringComparison.Ordinal));
     }

@@ -68,7 +68,10 @@ public class BellyTests
         sheet.Findings.ShouldBeEmpty();
         var laid = sheet.Sizes[0].Zones[0];
         var (wall, zone) = (laid.Wall!, laid.Zone!);
-        var (low, high) = (zone.MiddleHeight - (zone.Height.Value.Millimetres / 2), zone.MiddleHeight + (zone.Height.Value.Millimetres / 2));
+        var (low, high) = (
+            zone.MiddleHeight - (zone.Height.Value.Millimetres / 2),
+            zone.MiddleHeight + (zone.Height.Value.Millimetres / 2)
+        );
         wall.GirthAt(low).Value.Millimetres.ShouldBe(sheet.Sizes[0].Bellied!.Belly.GirthAt(low), 1e-6);
         wall.GirthAt(high).Value.Millimetres.ShouldBe(sheet.Sizes[0].Bellied!.Belly.GirthAt(high), 1e-6);
         wall.AcrossAt(60).Millimetres.ShouldBe(sheet.Sizes[0].Bellied!.Belly.GirthAt(60) / Math.PI, 1e-9);
@@ -88,47 +91,90 @@ public class BellyTests
 
     [Fact]
     public void Whatever_was_read_every_figure_of_every_drawing_is_a_number() =>
-        Gen.Select(Gen.Int[60, 900].Array[3, 6], Gen.Int[5, 90].Array[6], Gen.Int[20, 5000], Gen.Enum<Datum>()).Sample((girths, steps, height, from) =>
-        {
-            var jug = Jug([.. girths.Select((g, i) => ($"{g}", $"{steps.Take(i + 1).Sum()}"))]);
-            var sheet = BlankSheet.Of(jug with
-            {
-                Girths = girths.Length,
-                Measured = [TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, $"{height}"), .. jug.Measured.Skip(1)],
-                KeptClear = [new KeptClear("lip", "Lip", ClearShape.Band) { Height = TypedLength.Mm(14), Place = new Place { From = from, Away = TypedLength.Mm(3) } }],
-            });
-            foreach (var drawing in new[] { StandingDrawing.Of(jug, sheet), FlatDrawing.Of(sheet.Sizes[0]) }.OfType<Drawing>())
-            {
-                drawing.Strokes.SelectMany(s => s.Points)
-                    .Concat(drawing.Dimensions.SelectMany(d => new[] { d.From, d.To })).Concat(drawing.Callouts.Select(c => c.At))
-                    .ShouldAllBe(p => double.IsFinite(p.X) && double.IsFinite(p.Y));
-            }
+        Gen.Select(Gen.Int[60, 900].Array[3, 6], Gen.Int[5, 90].Array[6], Gen.Int[20, 5000], Gen.Enum<Datum>())
+            .Sample(
+                (girths, steps, height, from) =>
+                {
+                    var jug = Jug([.. girths.Select((g, i) => ($"{g}", $"{steps.Take(i + 1).Sum()}"))]);
+                    var sheet = BlankSheet.Of(
+                        jug with
+                        {
+                            Girths = girths.Length,
+                            Measured =
+                            [
+                                TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, $"{height}"),
+                                .. jug.Measured.Skip(1),
+                            ],
+                            KeptClear =
+                            [
+                                new KeptClear("lip", "Lip", ClearShape.Band)
+                                {
+                                    Height = TypedLength.Mm(14),
+                                    Place = new Place { From = from, Away = TypedLength.Mm(3) },
+                                },
+                            ],
+                        }
+                    );
+                    foreach (var drawing in new[] { StandingDrawing.Of(jug, sheet), FlatDrawing.Of(sheet.Sizes[0]) }.OfType<Drawing>())
+                    {
+                        drawing
+                            .Strokes.SelectMany(s => s.Points)
+                            .Concat(drawing.Dimensions.SelectMany(d => new[] { d.From, d.To }))
+                            .Concat(drawing.Callouts.Select(c => c.At))
+                            .ShouldAllBe(p => double.IsFinite(p.X) && double.IsFinite(p.Y));
+                    }
 
-            sheet.Sizes[0].Zones.Select(ZoneMove.OnDrawing).OfType<Box>()
-                .ShouldAllBe(b => double.IsFinite(b.Width) && double.IsFinite(b.Height));
-        }, iter: 300);
+                    sheet
+                        .Sizes[0]
+                        .Zones.Select(ZoneMove.OnDrawing)
+                        .OfType<Box>()
+                        .ShouldAllBe(b => double.IsFinite(b.Width) && double.IsFinite(b.Height));
+                },
+                iter: 300
+            );
 
     [Fact]
     public void A_height_that_carries_the_wall_to_a_point_is_told() =>
-        BlankSheet.Of(Jug(("352", "18"), ("428", "58"), ("331", "100")) is var jug ? jug with
-        {
-            Measured = [TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, "2597"), .. jug.Measured.Skip(1)],
-        } : null!).ShouldSatisfyAllConditions(
-            s => s.Wall.ShouldBeNull(), s => s.Findings[0].Message.ToString().ShouldContain("would come to a point"), s => s.Findings[0].Stops.ShouldBeTrue());
+        BlankSheet
+            .Of(
+                Jug(("352", "18"), ("428", "58"), ("331", "100")) is var jug
+                    ? jug with
+                    {
+                        Measured = [TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, "2597"), .. jug.Measured.Skip(1)],
+                    }
+                    : null!
+            )
+            .ShouldSatisfyAllConditions(
+                s => s.Wall.ShouldBeNull(),
+                s => s.Findings[0].Message.ToString().ShouldContain("would come to a point"),
+                s => s.Findings[0].Stops.ShouldBeTrue()
+            );
 
-    private static Blank Jug(params (string Girth, string Up)[] rings) => new(
-        "Jug", SurfaceKind.Bellied,
-        [
-            TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, "140"),
-            .. rings.SelectMany((r, i) => new[]
-            {
-                TestBlanks.Read(DimensionKind.GirthAt, MeasuringTool.PaperStrip, r.Girth) with { Of = DimensionRows.Nth(i + 1) },
-                TestBlanks.Read(DimensionKind.UpTo, MeasuringTool.PaperStrip, r.Up) with { Of = DimensionRows.Nth(i + 1) },
-            }),
-        ])
-    {
-        Zones = [TestBlanks.Wrap with { Margins = new(TypedLength.Mm(40), TypedLength.Mm(40), TypedLength.Mm(8), TypedLength.Mm(8)) }],
-    };
+    private static Blank Jug(params (string Girth, string Up)[] rings) =>
+        new(
+            "Jug",
+            SurfaceKind.Bellied,
+            [
+                TestBlanks.Read(DimensionKind.Height, MeasuringTool.PaperStrip, "140"),
+                .. rings.SelectMany(
+                    (r, i) =>
+                        new[]
+                        {
+                            TestBlanks.Read(DimensionKind.GirthAt, MeasuringTool.PaperStrip, r.Girth) with
+                            {
+                                Of = DimensionRows.Nth(i + 1),
+                            },
+                            TestBlanks.Read(DimensionKind.UpTo, MeasuringTool.PaperStrip, r.Up) with
+                            {
+                                Of = DimensionRows.Nth(i + 1),
+                            },
+                        }
+                ),
+            ]
+        )
+        {
+            Zones = [TestBlanks.Wrap with { Margins = new(TypedLength.Mm(40), TypedLength.Mm(40), TypedLength.Mm(8), TypedLength.Mm(8)) }],
+        };
 
     private static Belly Through(params (double V, double Girth)[] rings) =>
         new([.. rings.Select(r => new GirthRing(r.V, new Dimension(Length.Mm(r.Girth), Length.Mm(1))))]);

@@ -33,10 +33,16 @@ public class BlankSheetTests
     [Fact]
     public void Only_a_diameter_is_enough()
     {
-        var sheet = BlankSheet.Of(TestBlanks.Mug() with
-        {
-            Measured = [TestBlanks.Read(DimensionKind.Across, MeasuringTool.Calliper, "82"), TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "94")],
-        });
+        var sheet = BlankSheet.Of(
+            TestBlanks.Mug() with
+            {
+                Measured =
+                [
+                    TestBlanks.Read(DimensionKind.Across, MeasuringTool.Calliper, "82"),
+                    TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"),
+                ],
+            }
+        );
         sheet.Wall!.StraightGirth.Value.Millimetres.ShouldBe(82 * Math.PI, 1e-9);
         sheet.Wall.Handle.ShouldBeNull();
     }
@@ -45,7 +51,12 @@ public class BlankSheetTests
     public void A_girth_and_a_diameter_that_cannot_both_be_right_are_explained()
     {
         var mug = TestBlanks.Mug();
-        var sheet = BlankSheet.Of(mug with { Measured = [.. mug.Measured, TestBlanks.Read(DimensionKind.Across, MeasuringTool.Calliper, "85.4")] });
+        var sheet = BlankSheet.Of(
+            mug with
+            {
+                Measured = [.. mug.Measured, TestBlanks.Read(DimensionKind.Across, MeasuringTool.Calliper, "85.4")],
+            }
+        );
         var finding = sheet.Findings.ShouldHaveSingleItem();
         finding.Dimensions.ShouldBe([DimensionKind.Girth, DimensionKind.Across]);
         finding.Message.ToString().ShouldContain("A girth of 257.6 mm means 82.0 mm across; you measured 85.4 mm");
@@ -55,10 +66,16 @@ public class BlankSheetTests
     [Fact]
     public void What_cannot_be_read_is_echoed_at_its_place_and_the_rest_goes_on()
     {
-        var sheet = BlankSheet.Of(TestBlanks.Mug() with
-        {
-            Measured = [TestBlanks.Read(DimensionKind.Girth, MeasuringTool.SoftTape, "257", "abc", ""), TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "94")],
-        });
+        var sheet = BlankSheet.Of(
+            TestBlanks.Mug() with
+            {
+                Measured =
+                [
+                    TestBlanks.Read(DimensionKind.Girth, MeasuringTool.SoftTape, "257", "abc", ""),
+                    TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "94"),
+                ],
+            }
+        );
         var echoes = sheet.Rows[0].Echoes[0];
         echoes[0].Value!.Value.Millimetres.ShouldBe(257);
         echoes[1].Problem!.ToString().ShouldContain("cannot be read");
@@ -70,9 +87,26 @@ public class BlankSheetTests
     public void Margins_that_leave_nothing_say_so()
     {
         var mug = TestBlanks.Mug();
-        BlankSheet.Of(mug with { Zones = [TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Top = TypedLength.Mm(90) } }] }).Findings.ShouldHaveSingleItem()
-            .Message.ToString().ShouldContain("leave nothing of a wall 94.0 mm high");
-        BlankSheet.Of(mug with { Zones = [TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Left = TypedLength.Mm(120), Right = TypedLength.Mm(120) } }] }).Findings[0].Stops.ShouldBeTrue();
+        BlankSheet
+            .Of(mug with { Zones = [TestBlanks.Wrap with { Margins = TestBlanks.Margins with { Top = TypedLength.Mm(90) } }] })
+            .Findings.ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldContain("leave nothing of a wall 94.0 mm high");
+        BlankSheet
+            .Of(
+                mug with
+                {
+                    Zones =
+                    [
+                        TestBlanks.Wrap with
+                        {
+                            Margins = TestBlanks.Margins with { Left = TypedLength.Mm(120), Right = TypedLength.Mm(120) },
+                        },
+                    ],
+                }
+            )
+            .Findings[0]
+            .Stops.ShouldBeTrue();
     }
 
     [Fact]

@@ -15,7 +15,17 @@ public class FacingTests
         var buttons = new KeptClear("b", "buttons", ClearShape.Strip) { Width = TypedLength.Mm(34) };
         Area(Shirt([buttons])).ShouldBe(plain, 1e-6);
         Area(Shirt([buttons with { Facing = Facing.Back }])).ShouldBeLessThan(plain - (34 * 90));
-        Area(Shirt([new KeptClear("e", "eyelet", ClearShape.Round) { Width = TypedLength.Mm(12), IsHole = true, Place = new Place { From = Datum.Hem, Away = TypedLength.Mm(580) } }])).ShouldBeLessThan(plain - 100);
+        Area(
+                Shirt([
+                    new KeptClear("e", "eyelet", ClearShape.Round)
+                    {
+                        Width = TypedLength.Mm(12),
+                        IsHole = true,
+                        Place = new Place { From = Datum.Hem, Away = TypedLength.Mm(580) },
+                    },
+                ])
+            )
+            .ShouldBeLessThan(plain - 100);
 
         static double Area(Blank shirt) => Sheet(shirt).ZoneOf("name")!.Zone!.Nominal.Outline.Area;
     }
@@ -36,11 +46,37 @@ public class FacingTests
     public void What_the_back_does_not_have_is_asked_for_and_not_taken_from_the_front()
     {
         var unread = Shirt([], back: "");
-        BlankSheet.Of(unread).Findings.ShouldContain(f => f.Message.ToString().Contains("Across the back: It is measured from the collar seam of the back, which was not read. Read it, or measure from the shoulder or the hem."));
-        var pocket = unread with { Zones = [unread.Zones[1] with { Place = new Place { From = Datum.Pocket, Away = TypedLength.Mm(10) } }] };
+        BlankSheet
+            .Of(unread)
+            .Findings.ShouldContain(f =>
+                f.Message.ToString()
+                    .Contains(
+                        "Across the back: It is measured from the collar seam of the back, which was not read. Read it, or measure "
+                            + "from the shoulder or the hem."
+                    )
+            );
+        var pocket = unread with
+        {
+            Zones =
+            [
+                unread.Zones[1] with
+                {
+                    Place = new Place { From = Datum.Pocket, Away = TypedLength.Mm(10) },
+                },
+            ],
+        };
         BlankSheet.Of(pocket).Findings.ShouldContain(f => f.Message.ToString().Contains("the pocket, which is on the front"));
         // From the shoulder it can be: the same seam is seen from both sides.
-        var shoulder = unread with { Zones = [unread.Zones[1] with { Place = new Place { From = Datum.Shoulder, Away = TypedLength.Mm(120) } }] };
+        var shoulder = unread with
+        {
+            Zones =
+            [
+                unread.Zones[1] with
+                {
+                    Place = new Place { From = Datum.Shoulder, Away = TypedLength.Mm(120) },
+                },
+            ],
+        };
         Sheet(shoulder).Zones[0].Zone!.Nominal.Bounds.MaxY.ShouldBe(738 - 120, 1e-9);
     }
 
@@ -56,7 +92,10 @@ public class FacingTests
         var buttons = new KeptClear("b", "buttons", ClearShape.Strip) { Width = TypedLength.Mm(34) };
         var sheet = Sheet(Shirt([buttons]));
         var both = FlatDrawing.Of(sheet)!;
-        var edges = both.Strokes.Where(s => s.Kind == StrokeKind.Edge).Select(s => Box.Around([Box.Of(Outlines.Ring(s.Points))!.Value])!.Value).ToList();
+        var edges = both
+            .Strokes.Where(s => s.Kind == StrokeKind.Edge)
+            .Select(s => Box.Around([Box.Of(Outlines.Ring(s.Points))!.Value])!.Value)
+            .ToList();
         edges.Count.ShouldBe(2);
         edges[0].MaxX.ShouldBeLessThan(edges[1].MinX);
         edges[1].MaxX.ShouldBeLessThanOrEqualTo(both.Box.MaxX);
@@ -72,14 +111,27 @@ public class FacingTests
         var behind = FlatDrawing.Of(sheet.ZoneOf("name")!, sheet);
         behind.Strokes.ShouldNotContain(s => s.Kind == StrokeKind.KeptClear);
         behind.Strokes.Where(s => s.Kind == StrokeKind.Centre).ShouldHaveSingleItem().Label.ShouldBe("back");
-        FlatDrawing.Of(sheet.ZoneOf("chest")!, sheet).Strokes.Where(s => s.Kind == StrokeKind.Centre).ShouldHaveSingleItem().Label.ShouldBeNull();
+        FlatDrawing
+            .Of(sheet.ZoneOf("chest")!, sheet)
+            .Strokes.Where(s => s.Kind == StrokeKind.Centre)
+            .ShouldHaveSingleItem()
+            .Label.ShouldBeNull();
     }
 
     [Fact]
     public void The_two_faces_of_a_bag_are_alike()
     {
-        MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "one" };
-        var front = new ZoneSpec("f", "Front") { Width = TypedLength.Mm(200), Height = TypedLength.Mm(100), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(120) } };
+        MeasuredDimension Read(DimensionKind kind, string typed) =>
+            TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with
+            {
+                Of = "one",
+            };
+        var front = new ZoneSpec("f", "Front")
+        {
+            Width = TypedLength.Mm(200),
+            Height = TypedLength.Mm(100),
+            Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(120) },
+        };
         var bag = new Blank("Bag", SurfaceKind.Garment, [Read(DimensionKind.Width, "380"), Read(DimensionKind.CollarToHem, "420")])
         {
             Garment = new GarmentSpec { Kind = GarmentKind.Bag, Sizes = ["one"] },
@@ -98,10 +150,37 @@ public class FacingTests
     {
         // An L with its foot to the right; a hole 20 to the left of the middle as one looks at the front.
         PlanePoint[] l = [new(0, 0), new(120, 0), new(120, 40), new(50, 40), new(50, 100), new(0, 100)];
-        var hole = new KeptClear("h", "Hole", ClearShape.Round) { IsHole = true, Width = TypedLength.Mm(6), Place = new Place { From = Datum.Top, Away = TypedLength.Mm(8), Side = Sideways.Left, Across = TypedLength.Mm(30) } };
-        var sticker = new KeptClear("s", "Sticker", ClearShape.Box) { Width = TypedLength.Mm(10), Height = TypedLength.Mm(10), Clearance = TypedLength.Mm(0), Place = new Place { From = Datum.Bottom, Away = TypedLength.Mm(5), Side = Sideways.Right, Across = TypedLength.Mm(30) } };
+        var hole = new KeptClear("h", "Hole", ClearShape.Round)
+        {
+            IsHole = true,
+            Width = TypedLength.Mm(6),
+            Place = new Place
+            {
+                From = Datum.Top,
+                Away = TypedLength.Mm(8),
+                Side = Sideways.Left,
+                Across = TypedLength.Mm(30),
+            },
+        };
+        var sticker = new KeptClear("s", "Sticker", ClearShape.Box)
+        {
+            Width = TypedLength.Mm(10),
+            Height = TypedLength.Mm(10),
+            Clearance = TypedLength.Mm(0),
+            Place = new Place
+            {
+                From = Datum.Bottom,
+                Away = TypedLength.Mm(5),
+                Side = Sideways.Right,
+                Across = TypedLength.Mm(30),
+            },
+        };
         ZoneSpec On(string id, Facing facing) => new(id, id) { Facing = facing, Margins = ZoneMargins.All(TypedLength.Mm(0)) };
-        var blank = new Blank("Sign", SurfaceKind.Flat, []) { Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline([l], "by hand", 0.05) }, KeptClear = [hole, sticker] };
+        var blank = new Blank("Sign", SurfaceKind.Flat, [])
+        {
+            Outline = new PanelOutline { Kind = OutlineKind.Drawn, Drawn = new DrawnOutline([l], "by hand", 0.05) },
+            KeptClear = [hole, sticker],
+        };
         BlankSheet.Of(blank with { Zones = [On("f", Facing.Front)] }).Sizes[0].Back.ShouldBeNull();
 
         var sheet = BlankSheet.Of(blank with { Zones = [On("f", Facing.Front), On("b", Facing.Back)] });
@@ -112,7 +191,8 @@ public class FacingTests
         back.Nominal.IsValid.ShouldBeTrue();
         // By a raster: what is a place on the front is the same place turned over on the back, holes with it.
         var (f, b) = (size.ZoneOf("f")!.Zone!, size.ZoneOf("b")!.Zone!);
-        static bool In(Zone zone, double x, double y) => zone.Nominal.Outline.Contains(Outlines.Factory.CreatePoint(new NetTopologySuite.Geometries.Coordinate(x, y)));
+        static bool In(Zone zone, double x, double y) =>
+            zone.Nominal.Outline.Contains(Outlines.Factory.CreatePoint(new NetTopologySuite.Geometries.Coordinate(x, y)));
         var turned = 0;
         for (var x = -59.3; x < 60; x += 1.7)
         {
@@ -138,13 +218,39 @@ public class FacingTests
     {
         MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "M" };
         var place = new Place { From = Datum.Collar, Away = TypedLength.Mm(100) };
-        var chest = new ZoneSpec("chest", "Chest") { Width = TypedLength.Mm(90), Height = TypedLength.Mm(40), Place = place with { Side = Sideways.Right, Across = TypedLength.Mm(110) } };
-        return new Blank("Shirt", SurfaceKind.Garment,
-            [Read(DimensionKind.Width, "500"), Read(DimensionKind.CollarToHem, "700"), Read(DimensionKind.ShoulderToCollar, "38"), Read(DimensionKind.CollarToPocket, "180"), .. back.Length > 0 ? [Read(DimensionKind.BackCollarToHem, back)] : Array.Empty<MeasuredDimension>()])
+        var chest = new ZoneSpec("chest", "Chest")
+        {
+            Width = TypedLength.Mm(90),
+            Height = TypedLength.Mm(40),
+            Place = place with { Side = Sideways.Right, Across = TypedLength.Mm(110) },
+        };
+        return new Blank(
+            "Shirt",
+            SurfaceKind.Garment,
+            [
+                Read(DimensionKind.Width, "500"),
+                Read(DimensionKind.CollarToHem, "700"),
+                Read(DimensionKind.ShoulderToCollar, "38"),
+                Read(DimensionKind.CollarToPocket, "180"),
+                .. back.Length > 0 ? [Read(DimensionKind.BackCollarToHem, back)] : Array.Empty<MeasuredDimension>(),
+            ]
+        )
         {
             Garment = new GarmentSpec { Sizes = ["M"] },
             KeptClear = clear,
-            Zones = [chest, chest with { Id = "name", Name = "Across the back", Facing = Facing.Back, Width = TypedLength.Mm(280), Height = TypedLength.Mm(90), Place = place with { Side = Sideways.Right, Across = TypedLength.Mm(25) } }],
+            Zones =
+            [
+                chest,
+                chest with
+                {
+                    Id = "name",
+                    Name = "Across the back",
+                    Facing = Facing.Back,
+                    Width = TypedLength.Mm(280),
+                    Height = TypedLength.Mm(90),
+                    Place = place with { Side = Sideways.Right, Across = TypedLength.Mm(25) },
+                },
+            ],
         };
     }
 }

@@ -26,18 +26,39 @@ public class FrameAndGarmentTests
     [InlineData("80,90", "70,80", "40,50", 4, "leave no opening in mat")]
     [InlineData("214,264", "202,252", "148,188", 9, "A frame takes 0 to 6 mats, not 9")]
     public void A_frame_that_does_not_work_out_is_explained(string rebate, string sight, string print, int mats, string expected) =>
-        BlankSheet.Of(Frame(Two(rebate), Two(sight), Two(print), new FrameSpec { Mats = mats }))
+        BlankSheet
+            .Of(Frame(Two(rebate), Two(sight), Two(print), new FrameSpec { Mats = mats }))
             .Findings.ShouldContain(f => f.Message.ToString().Contains(expected, StringComparison.Ordinal));
 
     [Fact]
     public void A_zone_on_the_top_mat_goes_round_its_opening()
     {
         var frame = Frame(("214", "264"), ("202", "252"), ("148", "188"), new FrameSpec());
-        var mat = BlankSheet.Of(frame with { Zones = [new ZoneSpec("m", "Mat") { Part = ZonePart.TopMat, Margins = ZoneMargins.All(TypedLength.Mm(4)) }] }).Sizes[0].Zones[0].Zone!;
+        var mat = BlankSheet
+            .Of(frame with { Zones = [new ZoneSpec("m", "Mat") { Part = ZonePart.TopMat, Margins = ZoneMargins.All(TypedLength.Mm(4)) }] })
+            .Sizes[0]
+            .Zones[0]
+            .Zone!;
         mat.Nominal.Outline.NumInteriorRings.ShouldBe(1);
-        var opening = BlankSheet.Of(frame with { Zones = [new ZoneSpec("o", "Opening") { Part = ZonePart.Opening, Margins = ZoneMargins.All(TypedLength.Mm(4)) }] }).Sizes[0].Zones[0].Zone!;
+        var opening = BlankSheet
+            .Of(
+                frame with
+                {
+                    Zones = [new ZoneSpec("o", "Opening") { Part = ZonePart.Opening, Margins = ZoneMargins.All(TypedLength.Mm(4)) }],
+                }
+            )
+            .Sizes[0]
+            .Zones[0]
+            .Zone!;
         opening.Nominal.Bounds.Width.ShouldBe(161 - 8, 1e-9);
-        BlankSheet.Of(frame with { Frame = new FrameSpec { Mats = 0 }, Zones = [new ZoneSpec("o", "Opening") { Part = ZonePart.Opening }] })
+        BlankSheet
+            .Of(
+                frame with
+                {
+                    Frame = new FrameSpec { Mats = 0 },
+                    Zones = [new ZoneSpec("o", "Opening") { Part = ZonePart.Opening }],
+                }
+            )
             .Findings.ShouldContain(f => f.Message.ToString().Contains("This frame has no mat", StringComparison.Ordinal));
     }
 
@@ -62,7 +83,10 @@ public class FrameAndGarmentTests
     public void The_press_limits_a_zone_and_says_so()
     {
         var shirt = Shirt(("M", "510", "710"));
-        var laid = BlankSheet.Of(shirt with { Garment = shirt.Garment with { PlatenWidth = TypedLength.Mm(230), PlatenHeight = TypedLength.Mm(305) } }).Sizes[0].Zones[0];
+        var laid = BlankSheet
+            .Of(shirt with { Garment = shirt.Garment with { PlatenWidth = TypedLength.Mm(230), PlatenHeight = TypedLength.Mm(305) } })
+            .Sizes[0]
+            .Zones[0];
         laid.Zone!.Nominal.Bounds.Width.ShouldBe(230, 1e-9);
         laid.Zone.Nominal.Edges.ShouldContain(e => e.Limit == LimitKind.Platen);
         laid.Notes.ShouldHaveSingleItem().ToString().ShouldContain("what the press covers");
@@ -75,20 +99,45 @@ public class FrameAndGarmentTests
     [InlineData("M,510,710;M,520,710", "stands in the chart twice")]
     [InlineData("S,,680;M,510,710", "S: Read the width")]
     public void A_size_chart_that_does_not_grow_steadily_is_pointed_out(string chart, string expected) =>
-        BlankSheet.Of(Shirt([.. chart.Split(';').Select(r => r.Split(',')).Select(r => (r[0], r[1], r[2]))]))
+        BlankSheet
+            .Of(Shirt([.. chart.Split(';').Select(r => r.Split(',')).Select(r => (r[0], r[1], r[2]))]))
             .Findings.ShouldContain(f => f.Message.ToString().Contains(expected, StringComparison.Ordinal));
 
-    private static Blank Shirt(params (string Size, string Width, string Length)[] sizes) => new(
-        "Shirt", SurfaceKind.Garment,
-        [.. sizes.SelectMany(s => new[]
+    private static Blank Shirt(params (string Size, string Width, string Length)[] sizes) =>
+        new(
+            "Shirt",
+            SurfaceKind.Garment,
+            [
+                .. sizes
+                    .SelectMany(s =>
+                        new[]
+                        {
+                            TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, s.Width) with
+                            {
+                                Of = s.Size,
+                            },
+                            TestBlanks.Read(DimensionKind.CollarToHem, MeasuringTool.SteelRule, s.Length) with
+                            {
+                                Of = s.Size,
+                            },
+                        }
+                    )
+                    .DistinctBy(m => (m.Dimension, m.Of)),
+            ]
+        )
         {
-            TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, s.Width) with { Of = s.Size },
-            TestBlanks.Read(DimensionKind.CollarToHem, MeasuringTool.SteelRule, s.Length) with { Of = s.Size },
-        }).DistinctBy(m => (m.Dimension, m.Of))])
-    {
-        Garment = new GarmentSpec { Sizes = [.. sizes.Select(s => s.Size)] },
-        Zones = [new ZoneSpec("front", "Front") { Width = TypedLength.Mm(280), Height = TypedLength.Mm(300), Margins = ZoneMargins.All(TypedLength.Mm(40)), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) } }],
-    };
+            Garment = new GarmentSpec { Sizes = [.. sizes.Select(s => s.Size)] },
+            Zones =
+            [
+                new ZoneSpec("front", "Front")
+                {
+                    Width = TypedLength.Mm(280),
+                    Height = TypedLength.Mm(300),
+                    Margins = ZoneMargins.All(TypedLength.Mm(40)),
+                    Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) },
+                },
+            ],
+        };
 
     private static (string, string) Two(string pair) => (pair.Split(',')[0], pair.Split(',')[1]);
 
@@ -96,11 +145,17 @@ public class FrameAndGarmentTests
     {
         MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed);
         return new Blank(
-            "Frame", SurfaceKind.Framed,
+            "Frame",
+            SurfaceKind.Framed,
             [
-                Read(DimensionKind.RebateWidth, rebate.Item1), Read(DimensionKind.RebateHeight, rebate.Item2), Read(DimensionKind.SightWidth, sight.Item1),
-                Read(DimensionKind.SightHeight, sight.Item2), Read(DimensionKind.PrintWidth, print.Item1), Read(DimensionKind.PrintHeight, print.Item2),
-            ])
+                Read(DimensionKind.RebateWidth, rebate.Item1),
+                Read(DimensionKind.RebateHeight, rebate.Item2),
+                Read(DimensionKind.SightWidth, sight.Item1),
+                Read(DimensionKind.SightHeight, sight.Item2),
+                Read(DimensionKind.PrintWidth, print.Item1),
+                Read(DimensionKind.PrintHeight, print.Item2),
+            ]
+        )
         {
             Frame = spec,
             Zones = [new ZoneSpec("pane", "Pane")],

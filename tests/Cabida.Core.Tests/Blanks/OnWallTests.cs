@@ -12,13 +12,16 @@ public class OnWallTests
 
     [Fact]
     public void Going_back_to_the_wall_undoes_laying_it_flat() =>
-        Gen.Select(Gen.Double[180, 320], Gen.Double[180, 320], Gen.Double[-0.49, 0.49], Gen.Double[0, 160]).Sample((upper, lower, turns, v) =>
-        {
-            var cone = Math.Abs(upper - lower) < 3 ? null : Cone.Of(Known(upper), Known(lower), Known(160)).Value;
-            var wall = new Wall(cone, Known(lower), Known(160), Length.Zero, null);
-            var (round, back) = wall.OnWall(wall.Laid(turns * wall.GirthAt(v).Value.Millimetres, v));
-            return Math.Abs((round.Radians / (2 * Math.PI)) - turns) < 1e-9 && Math.Abs(back - v) < 1e-6;
-        });
+        Gen.Select(Gen.Double[180, 320], Gen.Double[180, 320], Gen.Double[-0.49, 0.49], Gen.Double[0, 160])
+            .Sample(
+                (upper, lower, turns, v) =>
+                {
+                    var cone = Math.Abs(upper - lower) < 3 ? null : Cone.Of(Known(upper), Known(lower), Known(160)).Value;
+                    var wall = new Wall(cone, Known(lower), Known(160), Length.Zero, null);
+                    var (round, back) = wall.OnWall(wall.Laid(turns * wall.GirthAt(v).Value.Millimetres, v));
+                    return Math.Abs((round.Radians / (2 * Math.PI)) - turns) < 1e-9 && Math.Abs(back - v) < 1e-6;
+                }
+            );
 
     [Fact]
     public void Art_of_the_worked_example_appears_as_wide_as_it_says_and_turns_out_of_sight()

@@ -26,18 +26,51 @@ public class PlaceTests
     [InlineData(Sideways.Right, "2 3/4 in", 69.85)]
     [InlineData(Sideways.Centred, "70", 0)]
     public void A_zone_stands_so_far_to_its_side(Sideways side, string across, double middle) =>
-        Laid(new Place { From = Datum.Hem, Away = TypedLength.Mm(60), Side = side, Across = new TypedLength(across) }).Zone!.Nominal.Bounds.CentreX.ShouldBe(middle, 1e-9);
+        Laid(
+            new Place
+            {
+                From = Datum.Hem,
+                Away = TypedLength.Mm(60),
+                Side = side,
+                Across = new TypedLength(across),
+            }
+        )
+            .Zone!.Nominal.Bounds.CentreX.ShouldBe(middle, 1e-9);
 
     [Fact]
     public void A_zone_from_a_line_that_was_not_read_waits_for_it()
     {
-        var bag = new Blank("Bag", SurfaceKind.Garment,
-            [TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, "380") with { Of = "one" }, TestBlanks.Read(DimensionKind.CollarToHem, MeasuringTool.SteelRule, "420") with { Of = "one" }])
+        var bag = new Blank(
+            "Bag",
+            SurfaceKind.Garment,
+            [
+                TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, "380") with
+                {
+                    Of = "one",
+                },
+                TestBlanks.Read(DimensionKind.CollarToHem, MeasuringTool.SteelRule, "420") with
+                {
+                    Of = "one",
+                },
+            ]
+        )
         {
             Garment = new GarmentSpec { Kind = GarmentKind.Bag, Sizes = ["one"] },
-            Zones = [new ZoneSpec("z", "Over the pocket") { Width = TypedLength.Mm(100), Height = TypedLength.Mm(40), Place = new Place { From = Datum.Pocket, Away = TypedLength.Mm(5) } }],
+            Zones =
+            [
+                new ZoneSpec("z", "Over the pocket")
+                {
+                    Width = TypedLength.Mm(100),
+                    Height = TypedLength.Mm(40),
+                    Place = new Place { From = Datum.Pocket, Away = TypedLength.Mm(5) },
+                },
+            ],
         };
-        BlankSheet.Of(bag).Findings.ShouldHaveSingleItem().Message.ToString().ShouldContain("Over the pocket: It is measured from the pocket, which was not read");
+        BlankSheet
+            .Of(bag)
+            .Findings.ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldContain("Over the pocket: It is measured from the pocket, which was not read");
     }
 
     [Fact]
@@ -55,16 +88,41 @@ public class PlaceTests
     {
         // 40 of margin below the collar seam, which stands 700 above the hem; or what was typed.
         Shirt(Whole with { Place = new Place { From = Datum.Collar } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 40, 1e-9);
-        Shirt(Whole with { Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(95) } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 95, 1e-9);
-        Shirt(Whole with { Place = new Place { From = Datum.Hem, Away = TypedLength.Mm(120) } }).Zone!.Nominal.Bounds.MinY.ShouldBe(120, 1e-9);
+        Shirt(
+            Whole with
+            {
+                Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(95) },
+            }
+        )
+            .Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 95, 1e-9);
+        Shirt(
+            Whole with
+            {
+                Place = new Place { From = Datum.Hem, Away = TypedLength.Mm(120) },
+            }
+        )
+            .Zone!.Nominal.Bounds.MinY.ShouldBe(120, 1e-9);
         Shirt(Whole with { Place = new Place { From = Datum.Pocket } }).Zone!.Nominal.Bounds.MaxY.ShouldBe(700 - 180 - 40, 1e-9);
     }
 
     [Fact]
     public void A_press_that_does_not_cover_a_zone_leaves_it_where_it_begins()
     {
-        var spec = Whole with { Width = TypedLength.Mm(280), Height = TypedLength.Mm(110), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) } };
-        var zone = Shirt(spec, new GarmentSpec { Sizes = ["M"], PlatenWidth = TypedLength.Mm(380), PlatenHeight = TypedLength.Mm(90) }).Zone!;
+        var spec = Whole with
+        {
+            Width = TypedLength.Mm(280),
+            Height = TypedLength.Mm(110),
+            Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(90) },
+        };
+        var zone = Shirt(
+            spec,
+            new GarmentSpec
+            {
+                Sizes = ["M"],
+                PlatenWidth = TypedLength.Mm(380),
+                PlatenHeight = TypedLength.Mm(90),
+            }
+        ).Zone!;
         zone.Nominal.Bounds.MaxY.ShouldBe(700 - 90, 1e-9);
         zone.Nominal.Bounds.Height.ShouldBe(90, 1e-9);
         zone.Sums[1].ToString().ShouldBe("90.0 mm high = typed 110.0 mm − 20.0 mm beyond the press");
@@ -75,7 +133,11 @@ public class PlaceTests
     private static LaidZone Shirt(ZoneSpec zone, GarmentSpec? garment = null)
     {
         MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "M" };
-        var shirt = new Blank("Shirt", SurfaceKind.Garment, [Read(DimensionKind.Width, "500"), Read(DimensionKind.CollarToHem, "700"), Read(DimensionKind.CollarToPocket, "180")])
+        var shirt = new Blank(
+            "Shirt",
+            SurfaceKind.Garment,
+            [Read(DimensionKind.Width, "500"), Read(DimensionKind.CollarToHem, "700"), Read(DimensionKind.CollarToPocket, "180")]
+        )
         {
             Garment = garment ?? new GarmentSpec { Sizes = ["M"] },
             Zones = [zone],
@@ -86,11 +148,28 @@ public class PlaceTests
     private static LaidZone Laid(Place place, string width = "80")
     {
         MeasuredDimension Read(DimensionKind kind, string typed) => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = "M" };
-        var shirt = new Blank("Shirt", SurfaceKind.Garment,
-            [Read(DimensionKind.Width, "500"), Read(DimensionKind.CollarToHem, "700"), Read(DimensionKind.ShoulderToCollar, "18"), Read(DimensionKind.CollarToPocket, "180")])
+        var shirt = new Blank(
+            "Shirt",
+            SurfaceKind.Garment,
+            [
+                Read(DimensionKind.Width, "500"),
+                Read(DimensionKind.CollarToHem, "700"),
+                Read(DimensionKind.ShoulderToCollar, "18"),
+                Read(DimensionKind.CollarToPocket, "180"),
+            ]
+        )
         {
             Garment = new GarmentSpec { Sizes = ["M"] },
-            Zones = [new ZoneSpec("z", "Zone") { Width = new TypedLength(width), Height = TypedLength.Mm(40), Margins = new(TypedLength.Mm(0), TypedLength.Mm(0), TypedLength.Mm(40), TypedLength.Mm(40)), Place = place }],
+            Zones =
+            [
+                new ZoneSpec("z", "Zone")
+                {
+                    Width = new TypedLength(width),
+                    Height = TypedLength.Mm(40),
+                    Margins = new(TypedLength.Mm(0), TypedLength.Mm(0), TypedLength.Mm(40), TypedLength.Mm(40)),
+                    Place = place,
+                },
+            ],
         };
         return BlankSheet.Of(shirt).Sizes[0].Zones[0];
     }

@@ -37,13 +37,23 @@ public class ZoneShapeTests
     public void The_zone_lies_on_the_left_of_each_of_its_edges()
     {
         var holed = (Polygon)Outlines.Rectangle(new Box(0, 0, 30, 30)).Difference(Outlines.Rectangle(new Box(12, 12, 18, 18)));
-        foreach (var zone in new[] { ZoneShape.Of(holed, new(5, 5)), ZoneShape.Of((Polygon)holed.Reverse(), new(5, 5)), ZoneShape.Rectangle(new Box(0, 0, 9, 9)) })
+        foreach (
+            var zone in new[]
+            {
+                ZoneShape.Of(holed, new(5, 5)),
+                ZoneShape.Of((Polygon)holed.Reverse(), new(5, 5)),
+                ZoneShape.Rectangle(new Box(0, 0, 9, 9)),
+            }
+        )
         {
             foreach (var e in zone.Edges)
             {
                 var middle = e.From.Towards(e.To, 0.5);
                 var length = e.From.To(e.To);
-                var left = new PlanePoint(middle.X - (0.01 * (e.To.Y - e.From.Y) / length), middle.Y + (0.01 * (e.To.X - e.From.X) / length));
+                var left = new PlanePoint(
+                    middle.X - (0.01 * (e.To.Y - e.From.Y) / length),
+                    middle.Y + (0.01 * (e.To.X - e.From.X) / length)
+                );
                 zone.Outline.Contains(Outlines.Factory.CreatePoint(new Coordinate(left.X, left.Y))).ShouldBeTrue();
             }
         }

@@ -30,7 +30,11 @@ public class ChecksTests
 
     [Fact]
     public void Ink_that_is_off_its_middle_counts_only_the_side_it_stands_out_at() =>
-        new OutsideZone().Look(Piece("Bo", new Box(-20, -5, 54, 5))).ShouldHaveSingleItem().Message.ToString().ShouldBe("Bo is 4.0 mm wider than the zone.");
+        new OutsideZone()
+            .Look(Piece("Bo", new Box(-20, -5, 54, 5)))
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldBe("Bo is 4.0 mm wider than the zone.");
 
     [Fact]
     public void Inside_nothing_is_said() => new OutsideZone().Look(Piece("Bo", Zone)).ShouldBeEmpty();
@@ -38,7 +42,10 @@ public class ChecksTests
     [Fact]
     public void Missing_letters_are_named_once_each()
     {
-        new MissingCharacters().Look(Piece("ßaß", Zone)).ShouldHaveSingleItem().Message.ToString()
+        new MissingCharacters()
+            .Look(Piece("ßaß", Zone))
+            .ShouldHaveSingleItem()
+            .Message.ToString()
             .ShouldBe("Block has no “ß”. Choose a typeface that has it, or spell the name another way.");
         new MissingCharacters().Look(Piece("aa", Zone)).ShouldBeEmpty();
     }
@@ -68,7 +75,24 @@ public class ChecksTests
     {
         var composition = TestMotifs.Compose(TestMotifs.Single("{name}"), name);
         var rooms = Rooms.InRectangle(ink, ZoneShape.Rectangle(Zone));
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new CheckedPiece(name, composition, composition.PartsAt(1), Outlines.Rectangle(ink), rooms, rooms, [new CheckedFilm(film, thin ?? [])]);
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.8),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        return new CheckedPiece(
+            name,
+            composition,
+            composition.PartsAt(1),
+            Outlines.Rectangle(ink),
+            rooms,
+            rooms,
+            [new CheckedFilm(film, thin ?? [])]
+        );
     }
 }

@@ -11,7 +11,10 @@ public class DrawingTests
     {
         var sheet = BlankSheet.Of(TestBlanks.Mug());
         var drawing = StandingDrawing.Of(TestBlanks.Mug(), sheet);
-        var written = drawing.Dimensions.Select(d => (d.Letter, d.Millimetres)).Concat(drawing.Callouts.Select(c => ((string?)c.Letter, c.Millimetres))).ToList();
+        var written = drawing
+            .Dimensions.Select(d => (d.Letter, d.Millimetres))
+            .Concat(drawing.Callouts.Select(c => ((string?)c.Letter, c.Millimetres)))
+            .ToList();
         foreach (var row in sheet.Rows.Where(r => r.Is is not null))
         {
             written.ShouldContain(w => w.Item1 == row.Row.Letter && Math.Abs(w.Item2!.Value - row.Is!.Value.Millimetres) < 1e-9);

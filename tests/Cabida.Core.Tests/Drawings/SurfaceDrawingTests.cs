@@ -9,10 +9,29 @@ public class SurfaceDrawingTests
     [Fact]
     public void A_small_zone_on_a_large_thing_is_looked_at_through_a_window()
     {
-        var shirt = new Blank("Shirt", SurfaceKind.Garment, [Read(DimensionKind.Width, "520", "M"), Read(DimensionKind.CollarToHem, "700", "M")])
+        var shirt = new Blank(
+            "Shirt",
+            SurfaceKind.Garment,
+            [Read(DimensionKind.Width, "520", "M"), Read(DimensionKind.CollarToHem, "700", "M")]
+        )
         {
             Garment = new GarmentSpec { Sizes = ["M"] },
-            Zones = [new ZoneSpec("chest", "Chest") { Width = TypedLength.Mm(100), Height = TypedLength.Mm(40), Margins = ZoneMargins.All(TypedLength.Mm(0)), Place = new Place { From = Datum.Collar, Away = TypedLength.Mm(120), Side = Sideways.Right, Across = TypedLength.Mm(110) } }],
+            Zones =
+            [
+                new ZoneSpec("chest", "Chest")
+                {
+                    Width = TypedLength.Mm(100),
+                    Height = TypedLength.Mm(40),
+                    Margins = ZoneMargins.All(TypedLength.Mm(0)),
+                    Place = new Place
+                    {
+                        From = Datum.Collar,
+                        Away = TypedLength.Mm(120),
+                        Side = Sideways.Right,
+                        Across = TypedLength.Mm(110),
+                    },
+                },
+            ],
         };
         var sheet = BlankSheet.Of(shirt).Sizes[0];
         var window = FlatDrawing.Of(sheet.Zones[0], sheet);
@@ -28,7 +47,16 @@ public class SurfaceDrawingTests
     {
         var board = new Blank("Board", SurfaceKind.Flat, [Read(DimensionKind.Width, "200"), Read(DimensionKind.Height, "100")])
         {
-            KeptClear = [new KeptClear("h", "hole", ClearShape.Slot) { Width = TypedLength.Mm(20), Height = TypedLength.Mm(6), IsHole = true, Place = new Place { From = Datum.Top, Away = TypedLength.Mm(8) } }],
+            KeptClear =
+            [
+                new KeptClear("h", "hole", ClearShape.Slot)
+                {
+                    Width = TypedLength.Mm(20),
+                    Height = TypedLength.Mm(6),
+                    IsHole = true,
+                    Place = new Place { From = Datum.Top, Away = TypedLength.Mm(8) },
+                },
+            ],
             Zones = [new ZoneSpec("z", "Face")],
         };
         FlatDrawing.Of(BlankSheet.Of(board).Sizes[0])!.Strokes.ShouldContain(s => s.Kind == StrokeKind.Hole);
@@ -58,11 +86,24 @@ public class SurfaceDrawingTests
         curve.Max(p => p.X).ShouldBeGreaterThan(curve[0].X);
     }
 
-    private static Blank Jug() => new("Jug", SurfaceKind.Bellied,
-        [Read(DimensionKind.Height, "120"), .. new[] { ("250", "10"), ("320", "60"), ("260", "110") }.SelectMany((r, i) => new[] { Read(DimensionKind.GirthAt, r.Item1, $"{i + 1}"), Read(DimensionKind.UpTo, r.Item2, $"{i + 1}") })])
-    {
-        Zones = [new ZoneSpec("z", "Belly") { Margins = ZoneMargins.All(TypedLength.Mm(30)) }],
-    };
+    private static Blank Jug() =>
+        new(
+            "Jug",
+            SurfaceKind.Bellied,
+            [
+                Read(DimensionKind.Height, "120"),
+                .. new[] { ("250", "10"), ("320", "60"), ("260", "110") }.SelectMany(
+                    (r, i) => new[] { Read(DimensionKind.GirthAt, r.Item1, $"{i + 1}"), Read(DimensionKind.UpTo, r.Item2, $"{i + 1}") }
+                ),
+            ]
+        )
+        {
+            Zones = [new ZoneSpec("z", "Belly") { Margins = ZoneMargins.All(TypedLength.Mm(30)) }],
+        };
 
-    private static MeasuredDimension Read(DimensionKind kind, string typed, string of = "") => TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with { Of = of };
+    private static MeasuredDimension Read(DimensionKind kind, string typed, string of = "") =>
+        TestBlanks.Read(kind, MeasuringTool.SteelRule, typed) with
+        {
+            Of = of,
+        };
 }

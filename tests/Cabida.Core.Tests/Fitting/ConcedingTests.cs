@@ -47,20 +47,28 @@ public class ConcedingTests
 
     [Fact]
     public void The_best_break_is_the_most_even_one() =>
-        Fit("HHHH HH-HHHH HH", 14, 96, [new(ConcessionKind.TwoLines)]).Parts[0].Body.Inner.Select(p => p.Line!.Line.Text).ShouldBe(["HHHH HH-", "HHHH HH"]);
+        Fit("HHHH HH-HHHH HH", 14, 96, [new(ConcessionKind.TwoLines)])
+            .Parts[0]
+            .Body.Inner.Select(p => p.Line!.Line.Text)
+            .ShouldBe(["HHHH HH-", "HHHH HH"]);
 
     [Fact]
     public void The_margin_that_is_short_gives_no_more_than_is_needed_and_the_name_stays_on_its_line()
     {
         var zone = Margined(new SideInsets(8, 8, 10, 10));
-        var ground = Ground(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with { Zone = zone, Margins = new MarginSteps(new SideInsets(8, 8, 10, 10), Margined) };
+        var ground = Ground(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with
+        {
+            Zone = zone,
+            Margins = new MarginSteps(new SideInsets(8, 8, 10, 10), Margined),
+        };
         // Nine letters are 106 wide in 104: a millimetre at each side. Ten would be 118, which is more than may be given.
         var fit = PieceFit.Of(new("1", "HHHHHHHHH"), ground);
         fit.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm left and right");
         fit.Place.At.ShouldBe(zone.Cautious.Datum);
         PieceFit.Of(new("1", "HHHHHHHHHH"), ground).Concessions.ShouldBeEmpty();
 
-        // Moved to the right by 3 eight letters, 94 wide, are short at the right side alone: by 47 + 3 + 60 − 112 they are not; by 6 they are by 1.
+        // Moved to the right by 3 eight letters, 94 wide, are short at the right side alone: by 47 + 3 + 60 − 112 they are not; by 6 they
+        // are by 1.
         var moved = PieceFit.Of(new("1", "HHHHHHHH") { Own = new Overrides { Right = TypedLength.Mm(6) } }, ground);
         moved.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm right");
         moved.Place.At.X.ShouldBe(zone.Cautious.Datum.X + 6, 1e-9);
@@ -71,7 +79,11 @@ public class ConcedingTests
     {
         var shape = ZoneShape.Rectangle(new Box(by.Left, by.Bottom, 120 - by.Right, 80 - by.Top));
         var first = new PlanePoint(60, 40);
-        return Ground(14, 104, []).Zone with { Nominal = ZoneShape.Of(shape.Outline, first), Cautious = ZoneShape.Of(shape.Outline, first) };
+        return Ground(14, 104, []).Zone with
+        {
+            Nominal = ZoneShape.Of(shape.Outline, first),
+            Cautious = ZoneShape.Of(shape.Outline, first),
+        };
     }
 
     [Fact]
@@ -98,7 +110,15 @@ public class ConcedingTests
     [Fact]
     public void By_hand_goes_before_concessions_and_stays_when_the_motif_changes()
     {
-        var piece = new Piece("1", "HHHHH HHHHH") { Own = new Overrides { TwoLines = "HHHHH\nHHHHH", Right = TypedLength.Mm(3), LetterHeight = TypedLength.Mm(10) } };
+        var piece = new Piece("1", "HHHHH HHHHH")
+        {
+            Own = new Overrides
+            {
+                TwoLines = "HHHHH\nHHHHH",
+                Right = TypedLength.Mm(3),
+                LetterHeight = TypedLength.Mm(10),
+            },
+        };
         var fit = PieceFit.Of(piece, Ground(14, 60, [CloseUp]));
         fit.LetterHeight.ShouldBe(10, 1e-9);
         fit.Place.At.X.ShouldBe(3, 1e-9);
@@ -111,13 +131,21 @@ public class ConcedingTests
     [Fact]
     public void Where_the_letters_have_gone_that_were_set_by_hand_it_says_so_and_does_not_guess()
     {
-        var own = new Overrides { TwoLines = "Anna\nMaria", Letters = [new("a", new Alternate(AlternateScope.Place, "a", "Anna Maria", 3, "salt", 1))] };
+        var own = new Overrides
+        {
+            TwoLines = "Anna\nMaria",
+            Letters = [new("a", new Alternate(AlternateScope.Place, "a", "Anna Maria", 3, "salt", 1))],
+        };
         var kept = PieceFit.Of(new Piece("1", "Anna Maria") { Own = own with { TwoLines = "" } }, Ground(14, 300, []));
         kept.Findings.ShouldBeEmpty();
         var renamed = PieceFit.Of(new Piece("1", "Anna Marit") { Own = own }, Ground(14, 300, []));
-        renamed.Findings.Where(f => f.Rule == Cabida.Core.Checking.Rule.OverrideLost).Select(f => f.Message.ToString()).ShouldBe([
-            "The two lines set by hand, “Anna / Maria”, are not what the name says now, Anna Marit. It stands as the set has it.",
-            "The other form of a was chosen in “Anna Maria”, which the line no longer says. It stands as the set has it."]);
+        renamed
+            .Findings.Where(f => f.Rule == Cabida.Core.Checking.Rule.OverrideLost)
+            .Select(f => f.Message.ToString())
+            .ShouldBe([
+                "The two lines set by hand, “Anna / Maria”, are not what the name says now, Anna Marit. It stands as the set has it.",
+                "The other form of a was chosen in “Anna Maria”, which the line no longer says. It stands as the set has it.",
+            ]);
         renamed.Parts[0].Line!.Line.Text.ShouldBe("Anna Marit");
     }
 
@@ -129,18 +157,41 @@ public class ConcedingTests
     {
         var plain = new Overrides { TwoLines = broken };
         var own = plain with { Letters = [new("a", new Alternate(AlternateScope.Place, "a", name, index, "salt", 1))] };
-        double Width(Overrides by, int of) => PieceFit.Of(new Piece("1", name) { Own = by }, Ground(14, 300, [])).Parts[0].Body.Inner[of].Box.Width;
+        double Width(Overrides by, int of) =>
+            PieceFit.Of(new Piece("1", name) { Own = by }, Ground(14, 300, [])).Parts[0].Body.Inner[of].Box.Width;
         Width(own, line).ShouldBeGreaterThan(Width(plain, line) + 1);
         Width(own, 1 - line).ShouldBe(Width(plain, 1 - line), 1e-9);
     }
 
-    private static PieceFit Fit(string name, double height, double width, IReadOnlyList<Concession> concessions) => PieceFit.Of(new("1", name), Ground(height, width, concessions));
+    private static PieceFit Fit(string name, double height, double width, IReadOnlyList<Concession> concessions) =>
+        PieceFit.Of(new("1", name), Ground(height, width, concessions));
 
     private static RunGround Ground(double height, double width, IReadOnlyList<Concession> concessions)
     {
         var shape = ZoneShape.Rectangle(new Box(-width / 2, -30, width / 2, 30));
         Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.1), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new RunGround(TestMotifs.Single("{name}"), null, null, new Zone(shape, shape, Sure(width), Sure(60), 0, []), film, height, new BlockFace(), new InkCache()) { Concessions = concessions };
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.1),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        return new RunGround(
+            TestMotifs.Single("{name}"),
+            null,
+            null,
+            new Zone(shape, shape, Sure(width), Sure(60), 0, []),
+            film,
+            height,
+            new BlockFace(),
+            new InkCache()
+        )
+        {
+            Concessions = concessions,
+        };
     }
 }

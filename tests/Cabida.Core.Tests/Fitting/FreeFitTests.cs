@@ -72,26 +72,28 @@ public class FreeFitTests
     [InlineData(false)]
     [InlineData(true)]
     public void No_more_than_half_a_hundredth_below_a_search_of_every_place(bool holed) =>
-        Gen.Select(Gen.Double[0.5, 1].Array[14], Gen.Double[0.4, 1].Array[9], Gen.Double[-12, 12], Gen.Double[-8, 8]).Sample(
-            (corners, star, x, y) =>
-            {
-                Area outline = Star(corners, 60, 45);
-                outline = holed ? outline.Difference(Outlines.Placed(Star(star, 1, 1), 9, x, y)) : outline;
-                if (outline is not Polygon { IsValid: true } polygon)
+        Gen.Select(Gen.Double[0.5, 1].Array[14], Gen.Double[0.4, 1].Array[9], Gen.Double[-12, 12], Gen.Double[-8, 8])
+            .Sample(
+                (corners, star, x, y) =>
                 {
-                    return true;
-                }
+                    Area outline = Star(corners, 60, 45);
+                    outline = holed ? outline.Difference(Outlines.Placed(Star(star, 1, 1), 9, x, y)) : outline;
+                    if (outline is not Polygon { IsValid: true } polygon)
+                    {
+                        return true;
+                    }
 
-                Area ink = Star(star, 0.6, 0.3);
-                var zone = ZoneShape.Of(polygon, new PlanePoint(polygon.InteriorPoint.X, polygon.InteriorPoint.Y));
-                var found = Fit(Of(ink), zone);
-                var allowed = PreparedGeometryFactory.Prepare(polygon);
-                // Inside by the fit itself, and no worse than the best place of a grid of 1.5 mm.
-                var inside = allowed.Covers(Outlines.Placed(ink, found.Scale * (1 - 1e-6), found.At.X, found.At.Y));
-                var best = Exhaustive(ink, polygon, found.Scale * 1.005, 1.5);
-                return inside && best is null;
-            },
-            iter: 40);
+                    Area ink = Star(star, 0.6, 0.3);
+                    var zone = ZoneShape.Of(polygon, new PlanePoint(polygon.InteriorPoint.X, polygon.InteriorPoint.Y));
+                    var found = Fit(Of(ink), zone);
+                    var allowed = PreparedGeometryFactory.Prepare(polygon);
+                    // Inside by the fit itself, and no worse than the best place of a grid of 1.5 mm.
+                    var inside = allowed.Covers(Outlines.Placed(ink, found.Scale * (1 - 1e-6), found.At.X, found.At.Y));
+                    var best = Exhaustive(ink, polygon, found.Scale * 1.005, 1.5);
+                    return inside && best is null;
+                },
+                iter: 40
+            );
 
     [Fact]
     public void At_a_given_size_it_stands_as_near_to_the_datum_as_it_can()
@@ -145,8 +147,16 @@ public class FreeFitTests
         return null;
     }
 
-    private static Polygon Star(double[] radii, double width, double height) => Outlines.Ring(
-        [.. radii.Select((r, i) => new PlanePoint(width * r * Math.Cos(2 * Math.PI * i / radii.Length), height * r * Math.Sin(2 * Math.PI * i / radii.Length)))]);
+    private static Polygon Star(double[] radii, double width, double height) =>
+        Outlines.Ring([
+            .. radii.Select(
+                (r, i) =>
+                    new PlanePoint(
+                        width * r * Math.Cos(2 * Math.PI * i / radii.Length),
+                        height * r * Math.Sin(2 * Math.PI * i / radii.Length)
+                    )
+            ),
+        ]);
 
     private static ZoneShape Arm(double degrees, double width, double length)
     {
@@ -183,14 +193,20 @@ public class FreeFitTests
     {
         var random = new Random(seed);
         // A star with a hole, and a shape of a few corners to put in it.
-        var star = Outlines.Ring([.. Enumerable.Range(0, 10).Select(i => (Turn: Math.PI * i / 5, Far: (i % 2 == 0 ? 32 : 14) + (6 * random.NextDouble()))).Select(p => new PlanePoint(p.Far * Math.Cos(p.Turn), p.Far * Math.Sin(p.Turn)))]);
+        var star = Outlines.Ring([
+            .. Enumerable
+                .Range(0, 10)
+                .Select(i => (Turn: Math.PI * i / 5, Far: (i % 2 == 0 ? 32 : 14) + (6 * random.NextDouble())))
+                .Select(p => new PlanePoint(p.Far * Math.Cos(p.Turn), p.Far * Math.Sin(p.Turn))),
+        ]);
         var zone = FitShapes.Zone(star.Difference(Outlines.Placed(FitShapes.Disc(3, 6), 1, 4, -3)), 0, 0);
         var one = Outlines.Rectangle(new Box(-4 - (4 * random.NextDouble()), -1 - random.NextDouble(), 5, 1.5));
         const double range = 70;
         var found = BestFit.Find(FitShapes.Of(one), true, zone, new FitRules(Placing.Free, Turning.Range, range, default))!;
         zone.Outline.Buffer(1e-3).Covers(Outlines.Moved(Outlines.Placed(one, found.Scale, 0, 0), found.Motion)).ShouldBeTrue();
         var allowed = NetTopologySuite.Geometries.Prepared.PreparedGeometryFactory.Prepare(zone.Outline);
-        bool Fits(double x, double y, double turn, double s) => allowed.Covers(Outlines.Moved(Outlines.Placed(one, s, 0, 0), Motion.TurnLeft(turn).Moved(x, y)));
+        bool Fits(double x, double y, double turn, double s) =>
+            allowed.Covers(Outlines.Moved(Outlines.Placed(one, s, 0, 0), Motion.TurnLeft(turn).Moved(x, y)));
         var best = 0.0;
         (double X, double Y, double Turn) at = default;
         void Try(double x, double y, double turn)
@@ -225,7 +241,11 @@ public class FreeFitTests
             var middle = at;
             for (var i = 0; i < 7 * 7 * 7; i++)
             {
-                Try(middle.X + (((i % 7) - 3) * step / 2), middle.Y + (((i / 7 % 7) - 3) * step / 2), Math.Clamp(middle.Turn + (((i / 49) - 3) * step), -range, range));
+                Try(
+                    middle.X + (((i % 7) - 3) * step / 2),
+                    middle.Y + (((i / 7 % 7) - 3) * step / 2),
+                    Math.Clamp(middle.Turn + (((i / 49) - 3) * step), -range, range)
+                );
             }
         }
 

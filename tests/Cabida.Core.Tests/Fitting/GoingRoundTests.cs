@@ -46,7 +46,9 @@ public class GoingRoundTests
         round.DrinkerSees.ShouldBeNull();
     }
 
-    /// <summary>Straight art 90 × 20 with its middle 90 up a wall that widens from 219 to 276 over 150: worked out on the cone by hand.</summary>
+    /// <summary>
+    /// Straight art 90 × 20 with its middle 90 up a wall that widens from 219 to 276 over 150: worked out on the cone by hand.
+    /// </summary>
     [Fact]
     public void Straight_art_on_a_cone_is_measured_on_the_wall_itself()
     {
@@ -61,7 +63,9 @@ public class GoingRoundTests
         var round = GoingRound.Of(ink, wall);
         round.Covers.Goes.Degrees.ShouldBe(2 * half, 0.01);
         // Every corner to the back, at its own height.
-        var least = new[] { 656.316, 676.316 }.Min(y => (180 - (Math.Atan(45 / y) / (21.7724 * Math.PI / 180) * 360)) / 360 * 21.7724 * Math.PI / 180 * Math.Sqrt((y * y) + (45 * 45)));
+        var least = new[] { 656.316, 676.316 }.Min(y =>
+            (180 - (Math.Atan(45 / y) / (21.7724 * Math.PI / 180) * 360)) / 360 * 21.7724 * Math.PI / 180 * Math.Sqrt((y * y) + (45 * 45))
+        );
         round.SeamLeft.Millimetres.ShouldBe(least, 0.01);
         round.SeamRight.Millimetres.ShouldBe(least, 0.01);
     }
@@ -79,15 +83,23 @@ public class GoingRoundTests
 
     [Fact]
     public void From_one_zone_to_another_a_place_stays_where_it_is_on_the_goods() =>
-        Gen.Select(Gen.Double[-170, 170], Gen.Double[-170, 170], Gen.Double[-40, 40], Gen.Double[5, 100], Gen.Int[0, 2]).Sample((one, other, x, v, kind) =>
-        {
-            var wall = kind switch { 0 => Mug(), 1 => Tapered(276, 219), _ => Tapered(219, 276) };
-            var (from, to) = (wall with { Turn = Angle.FromDegrees(one) }, wall with { Turn = Angle.FromDegrees(other) });
-            var place = from.Laid(x, v);
-            var (a, b) = (from.OnWall(place), to.OnWall(WallTurn.Between(from, to).Of(place)));
-            var apart = a.Round.Degrees + one - b.Round.Degrees - other;
-            return Math.Abs(apart - (360 * Math.Round(apart / 360))) < 1e-6 && Math.Abs(a.V - b.V) < 1e-6;
-        });
+        Gen.Select(Gen.Double[-170, 170], Gen.Double[-170, 170], Gen.Double[-40, 40], Gen.Double[5, 100], Gen.Int[0, 2])
+            .Sample(
+                (one, other, x, v, kind) =>
+                {
+                    var wall = kind switch
+                    {
+                        0 => Mug(),
+                        1 => Tapered(276, 219),
+                        _ => Tapered(219, 276),
+                    };
+                    var (from, to) = (wall with { Turn = Angle.FromDegrees(one) }, wall with { Turn = Angle.FromDegrees(other) });
+                    var place = from.Laid(x, v);
+                    var (a, b) = (from.OnWall(place), to.OnWall(WallTurn.Between(from, to).Of(place)));
+                    var apart = a.Round.Degrees + one - b.Round.Degrees - other;
+                    return Math.Abs(apart - (360 * Math.Round(apart / 360))) < 1e-6 && Math.Abs(a.V - b.V) < 1e-6;
+                }
+            );
 
     [Fact]
     public void The_skin_of_a_body_carries_the_ink_where_it_is_and_as_large()
@@ -110,7 +122,8 @@ public class GoingRoundTests
 
     private static Wall Mug() => new(null, Sure(Girth), Sure(94), Length.Zero, Sure(42));
 
-    private static Wall Tapered(double upper, double lower) => new(Cone.Of(Sure(upper), Sure(lower), Sure(150)).Value, Sure(lower), Sure(150), Length.Zero, null);
+    private static Wall Tapered(double upper, double lower) =>
+        new(Cone.Of(Sure(upper), Sure(lower), Sure(150)).Value, Sure(lower), Sure(150), Length.Zero, null);
 
     private static Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
 }

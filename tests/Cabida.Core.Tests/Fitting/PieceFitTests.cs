@@ -47,7 +47,10 @@ public class PieceFitTests
 
     [Fact]
     public void A_missing_character_stops_the_piece() =>
-        Fit("HßH").Findings.ShouldContain(f => f.Rule == Rule.MissingCharacters && f.Severity == Severity.Stop && f.Message.ToString().Contains("“ß”"));
+        Fit("HßH")
+            .Findings.ShouldContain(f =>
+                f.Rule == Rule.MissingCharacters && f.Severity == Severity.Stop && f.Message.ToString().Contains("“ß”")
+            );
 
     [Fact]
     public void A_name_without_ink_is_not_set() => Fit(" ").State.ShouldBe(FitState.NotSet);
@@ -82,7 +85,25 @@ public class PieceFitTests
     private static RunGround Ground(Blank blank, double? letterHeight, string thinnest)
     {
         var sheet = BlankSheet.Of(blank);
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, new(thinnest), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return new RunGround(TestMotifs.Single("{name}"), sheet.Wall, null, sheet.Zone!, film, letterHeight, new BlockFace(), new InkCache());
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            new(thinnest),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        return new RunGround(
+            TestMotifs.Single("{name}"),
+            sheet.Wall,
+            null,
+            sheet.Zone!,
+            film,
+            letterHeight,
+            new BlockFace(),
+            new InkCache()
+        );
     }
 }

@@ -13,13 +13,16 @@ public class ProportionTests
 {
     [Fact]
     public void A_mug_twice_as_large_with_twice_the_margins_carries_letters_twice_as_high() =>
-        Gen.Select(Gen.String[Gen.Char["Hqxo"], 1, 10], Gen.Double[1.2, 3]).Sample((name, k) =>
-        {
-            var (small, large) = (Fit(1, name), Fit(k, name));
-            return Math.Abs((large.LetterHeight / small.LetterHeight) - k) < 1e-4 * k
-                && small.Cautious!.Limits.SequenceEqual(large.Cautious!.Limits)
-                && Math.Abs((large.Covers!.Goes.Degrees / small.Covers!.Goes.Degrees) - 1) < 1e-4;
-        });
+        Gen.Select(Gen.String[Gen.Char["Hqxo"], 1, 10], Gen.Double[1.2, 3])
+            .Sample(
+                (name, k) =>
+                {
+                    var (small, large) = (Fit(1, name), Fit(k, name));
+                    return Math.Abs((large.LetterHeight / small.LetterHeight) - k) < 1e-4 * k
+                        && small.Cautious!.Limits.SequenceEqual(large.Cautious!.Limits)
+                        && Math.Abs((large.Covers!.Goes.Degrees / small.Covers!.Goes.Degrees) - 1) < 1e-4;
+                }
+            );
 
     [Fact]
     public void A_wholly_fixed_motif_is_the_same_on_every_mug()
@@ -45,7 +48,19 @@ public class ProportionTests
         Dimension Exact(double mm) => new(Length.Mm(k * mm), Length.Zero);
         var wall = new Wall(null, Exact(257.6), Exact(94), Length.Zero, Exact(42));
         var zone = Zone.Of(wall, Length.Mm(k * 10), Length.Mm(k * 12), Length.Mm(k * 8)).Value;
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.1), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return PieceFit.Of(new("1", name), new RunGround(motif ?? TestMotifs.Single("{name}"), wall, null, zone, film, letterHeight, new BlockFace(), new InkCache()));
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.1),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        return PieceFit.Of(
+            new("1", name),
+            new RunGround(motif ?? TestMotifs.Single("{name}"), wall, null, zone, film, letterHeight, new BlockFace(), new InkCache())
+        );
     }
 }

@@ -12,25 +12,38 @@ public class TaperBendTests
 {
     [Fact]
     public void Bent_points_stand_where_a_direct_drawing_on_the_cone_has_them() =>
-        Gen.Select(Gen.Double[180, 320], Gen.Double[180, 320], Gen.Double[-70, 70], Gen.Double[-25, 25]).Where((upper, lower, _, _) => Math.Abs(upper - lower) > 3).Sample((upper, lower, u, v) =>
-        {
-            var wall = WallOf(upper, lower);
-            var bend = new TaperBend(wall, 60);
-            var (x, y, z) = OnCone(wall, bend.Bent(new PlanePoint(u, 60 + v)));
-            // Directly: so far up the slanted wall, and round by the angle that u is of the ring at 60.
-            var (ringAt60, here) = (wall.GirthAt(60).Value.Millimetres / (2 * Math.PI), wall.GirthAt(60 + v).Value.Millimetres / (2 * Math.PI));
-            var angle = u / ringAt60;
-            var up = (60 + v) * Math.Cos(wall.Cone!.HalfAngle.Radians);
-            return Math.Abs(x - (here * Math.Sin(angle))) < 0.02 && Math.Abs(y - (here * Math.Cos(angle))) < 0.02 && Math.Abs(z - up) < 0.02;
-        });
+        Gen.Select(Gen.Double[180, 320], Gen.Double[180, 320], Gen.Double[-70, 70], Gen.Double[-25, 25])
+            .Where((upper, lower, _, _) => Math.Abs(upper - lower) > 3)
+            .Sample(
+                (upper, lower, u, v) =>
+                {
+                    var wall = WallOf(upper, lower);
+                    var bend = new TaperBend(wall, 60);
+                    var (x, y, z) = OnCone(wall, bend.Bent(new PlanePoint(u, 60 + v)));
+                    // Directly: so far up the slanted wall, and round by the angle that u is of the ring at 60.
+                    var (ringAt60, here) = (
+                        wall.GirthAt(60).Value.Millimetres / (2 * Math.PI),
+                        wall.GirthAt(60 + v).Value.Millimetres / (2 * Math.PI)
+                    );
+                    var angle = u / ringAt60;
+                    var up = (60 + v) * Math.Cos(wall.Cone!.HalfAngle.Radians);
+                    return Math.Abs(x - (here * Math.Sin(angle))) < 0.02
+                        && Math.Abs(y - (here * Math.Cos(angle))) < 0.02
+                        && Math.Abs(z - up) < 0.02;
+                }
+            );
 
     [Fact]
     public void Bending_and_straightening_are_the_reverse_of_one_another() =>
-        Gen.Select(Gen.Double[200, 320], Gen.Double[180, 300], Gen.Double[-120, 120], Gen.Double[0, 140]).Where((upper, lower, _, _) => Math.Abs(upper - lower) > 3).Sample((upper, lower, u, v) =>
-        {
-            var bend = new TaperBend(WallOf(upper, lower), 75);
-            return bend.Straight(bend.Bent(new PlanePoint(u, v))).To(new PlanePoint(u, v)) < 1e-6;
-        });
+        Gen.Select(Gen.Double[200, 320], Gen.Double[180, 300], Gen.Double[-120, 120], Gen.Double[0, 140])
+            .Where((upper, lower, _, _) => Math.Abs(upper - lower) > 3)
+            .Sample(
+                (upper, lower, u, v) =>
+                {
+                    var bend = new TaperBend(WallOf(upper, lower), 75);
+                    return bend.Straight(bend.Bent(new PlanePoint(u, v))).To(new PlanePoint(u, v)) < 1e-6;
+                }
+            );
 
     [Fact]
     public void A_long_straight_line_follows_its_ring_within_the_chord_error()
@@ -82,8 +95,23 @@ public class TaperBendTests
     private static PieceFit Fit(TaperWay way, string name = "HHHHHHHq")
     {
         var sheet = BlankSheet.Of(TestBlanks.Tumbler("276", "219", "150"));
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.1), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        return PieceFit.Of(new("1", name), new RunGround(TestMotifs.Single("{name}"), sheet.Wall, null, sheet.Zone!, film, null, new BlockFace(), new InkCache()) { Taper = way });
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.1),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        return PieceFit.Of(
+            new("1", name),
+            new RunGround(TestMotifs.Single("{name}"), sheet.Wall, null, sheet.Zone!, film, null, new BlockFace(), new InkCache())
+            {
+                Taper = way,
+            }
+        );
     }
 
     private static Wall WallOf(double upper, double lower)
@@ -98,7 +126,9 @@ public class TaperBendTests
         // Rolled by hand: the distance from the tip stays, the angle about it grows by the inverse of the half-angle's sine.
         var cone = wall.Cone!;
         var (sin, cos) = Math.SinCos(cone.HalfAngle.Radians);
-        double tip = wall.RingAt(0), up = cone.WideUp ? flat.Y + tip : tip - flat.Y, far = Math.Sqrt((flat.X * flat.X) + (up * up));
+        double tip = wall.RingAt(0),
+            up = cone.WideUp ? flat.Y + tip : tip - flat.Y,
+            far = Math.Sqrt((flat.X * flat.X) + (up * up));
         var angle = Math.Atan2(flat.X, up) / sin;
         return (far * sin * Math.Sin(angle), far * sin * Math.Cos(angle), (cone.WideUp ? far - tip : tip - far) * cos);
     }

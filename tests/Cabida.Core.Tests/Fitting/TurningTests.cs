@@ -22,26 +22,54 @@ public class TurningTests
         // Its parts lie where its ink lies, and findings are told by the letter at their place.
         Box.Around(turned.Parts.Select(p => p.Box))!.Value.Width.ShouldBe(box.Width, 1e-6);
         turned.Parts[0].LetterAt(new PlanePoint(box.CentreX, box.MinY + 0.5)).ShouldBe("H");
-        Fit("120", "30", Turning.QuarterTurn).Ink.EnvelopeInternal.Width.ShouldBe(Fit("120", "30", Turning.Upright).Ink.EnvelopeInternal.Width, 1e-6);
+        Fit("120", "30", Turning.QuarterTurn)
+            .Ink.EnvelopeInternal.Width.ShouldBe(Fit("120", "30", Turning.Upright).Ink.EnvelopeInternal.Width, 1e-6);
     }
 
     [Fact]
     public void A_name_on_a_belly_is_pointed_out_when_the_film_must_give_too_much()
     {
-        MeasuredDimension Read(DimensionKind kind, string typed, string of = "") => TestBlanks.Read(kind, MeasuringTool.PaperStrip, typed) with { Of = of };
-        var jug = new Blank("Jug", SurfaceKind.Bellied,
-            [Read(DimensionKind.Height, "160"), .. new[] { ("250", "20"), ("400", "80"), ("250", "140") }.SelectMany((r, i) => new[] { Read(DimensionKind.GirthAt, r.Item1, $"{i + 1}"), Read(DimensionKind.UpTo, r.Item2, $"{i + 1}") })])
+        MeasuredDimension Read(DimensionKind kind, string typed, string of = "") =>
+            TestBlanks.Read(kind, MeasuringTool.PaperStrip, typed) with
+            {
+                Of = of,
+            };
+        var jug = new Blank(
+            "Jug",
+            SurfaceKind.Bellied,
+            [
+                Read(DimensionKind.Height, "160"),
+                .. new[] { ("250", "20"), ("400", "80"), ("250", "140") }.SelectMany(
+                    (r, i) => new[] { Read(DimensionKind.GirthAt, r.Item1, $"{i + 1}"), Read(DimensionKind.UpTo, r.Item2, $"{i + 1}") }
+                ),
+            ]
+        )
         {
-            Zones = [new ZoneSpec("z", "Belly") { Margins = new(TypedLength.Mm(40), TypedLength.Mm(40), TypedLength.Mm(60), TypedLength.Mm(60)) }],
+            Zones =
+            [
+                new ZoneSpec("z", "Belly")
+                {
+                    Margins = new(TypedLength.Mm(40), TypedLength.Mm(40), TypedLength.Mm(60), TypedLength.Mm(60)),
+                },
+            ],
         };
         var laid = BlankSheet.Of(jug).Sizes[0].Zones[0];
         var fit = PieceFit.Of(new("1", "HHH"), Ground(laid));
-        fit.Findings.ShouldContain(f => f.Rule == Rule.FilmStrain && f.Message.ToString().Contains("the film must", StringComparison.Ordinal));
+        fit.Findings.ShouldContain(f =>
+            f.Rule == Rule.FilmStrain && f.Message.ToString().Contains("the film must", StringComparison.Ordinal)
+        );
     }
 
     private static PieceFit Fit(string width, string height, Turning turning)
     {
-        var board = new Blank("Board", SurfaceKind.Flat, [TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, width), TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, height)])
+        var board = new Blank(
+            "Board",
+            SurfaceKind.Flat,
+            [
+                TestBlanks.Read(DimensionKind.Width, MeasuringTool.SteelRule, width),
+                TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, height),
+            ]
+        )
         {
             Zones = [new ZoneSpec("z", "Face") { Margins = ZoneMargins.All(TypedLength.Mm(2)), Turning = turning }],
         };
@@ -50,7 +78,16 @@ public class TurningTests
 
     private static RunGround Ground(LaidZone laid)
     {
-        var film = new Film("Film", "#000000", FilmPurpose.Stays, false, TypedLength.Mm(0.1), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
+        var film = new Film(
+            "Film",
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.1),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
         return new RunGround(TestMotifs.Single("{name}"), laid.Wall, laid.Panel, laid.Zone!, film, null, new BlockFace(), new InkCache());
     }
 }

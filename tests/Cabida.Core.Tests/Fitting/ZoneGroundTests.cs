@@ -30,7 +30,14 @@ public class ZoneGroundTests
     {
         var shape = ZoneShape.Rectangle(new Box(-101, 0, 101, 252), LimitKind.Edge);
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(202), Length.Zero), new Dimension(Length.Mm(252), Length.Zero), 126, []);
-        var mats = new FrameMats(new MatSize(Length.Mm(214), Length.Mm(264)), new MatSize(Length.Mm(202), Length.Mm(252)), new MatSize(Length.Mm(211), Length.Mm(261)), [new Box(-80.5, 30.5, 80.5, 231.5)], null!, null);
+        var mats = new FrameMats(
+            new MatSize(Length.Mm(214), Length.Mm(264)),
+            new MatSize(Length.Mm(202), Length.Mm(252)),
+            new MatSize(Length.Mm(211), Length.Mm(261)),
+            [new Box(-80.5, 30.5, 80.5, 231.5)],
+            null!,
+            null
+        );
         var ground = ZoneGround.Of(zone, null, mats);
         ground.Girth.ShouldBeNull();
         double.IsInfinity(ground.Ring).ShouldBeTrue();

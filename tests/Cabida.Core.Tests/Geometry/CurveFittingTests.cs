@@ -9,26 +9,34 @@ public class CurveFittingTests
 {
     [Fact]
     public void Rounded_shapes_of_any_kind_are_fitted_within_tolerance() =>
-        Gen.Select(Gen.Double[1, 30], Gen.Double[5, 80], Gen.Double[5, 80], Gen.Double[-3, 3]).Sample(
-            (radius, width, height, turn) =>
-            {
-                var plain = Outlines.Rectangle(new Box(0, 0, width, height));
-                var turned = new NetTopologySuite.Geometries.Utilities.AffineTransformation().Rotate(turn).Transform(plain);
-                var rounded = (Polygon)turned.Buffer(radius, 36);
-                var back = Outlines.Ring(CurveFlattening.Flatten(CurveFitting.Fit(rounded.ExteriorRing, Tolerances.File), 0.002, Tolerances.InkTurn));
-                return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.005
-                    && Math.Abs(back.Area - rounded.Area) < 0.002 * rounded.Area;
-            },
-            iter: 60);
+        Gen.Select(Gen.Double[1, 30], Gen.Double[5, 80], Gen.Double[5, 80], Gen.Double[-3, 3])
+            .Sample(
+                (radius, width, height, turn) =>
+                {
+                    var plain = Outlines.Rectangle(new Box(0, 0, width, height));
+                    var turned = new NetTopologySuite.Geometries.Utilities.AffineTransformation().Rotate(turn).Transform(plain);
+                    var rounded = (Polygon)turned.Buffer(radius, 36);
+                    var back = Outlines.Ring(
+                        CurveFlattening.Flatten(CurveFitting.Fit(rounded.ExteriorRing, Tolerances.File), 0.002, Tolerances.InkTurn)
+                    );
+                    return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.005
+                        && Math.Abs(back.Area - rounded.Area) < 0.002 * rounded.Area;
+                },
+                iter: 60
+            );
 
     [Fact]
     public void A_polygon_of_long_edges_stays_as_it_is() =>
-        Gen.Int[3, 9].Sample(corners =>
-        {
-            var points = Enumerable.Range(0, corners).Select(i => new PlanePoint(40 * Math.Cos(2 * Math.PI * i / corners), 40 * Math.Sin(2 * Math.PI * i / corners))).ToList();
-            var fitted = CurveFitting.Fit(Outlines.Ring(points).ExteriorRing, Tolerances.File);
-            return fitted.Segments.All(s => s is LineSegmentTo) && fitted.Segments.Count == corners;
-        });
+        Gen.Int[3, 9]
+            .Sample(corners =>
+            {
+                var points = Enumerable
+                    .Range(0, corners)
+                    .Select(i => new PlanePoint(40 * Math.Cos(2 * Math.PI * i / corners), 40 * Math.Sin(2 * Math.PI * i / corners)))
+                    .ToList();
+                var fitted = CurveFitting.Fit(Outlines.Ring(points).ExteriorRing, Tolerances.File);
+                return fitted.Segments.All(s => s is LineSegmentTo) && fitted.Segments.Count == corners;
+            });
 
     [Fact]
     public void A_contour_begins_and_ends_at_the_same_place()

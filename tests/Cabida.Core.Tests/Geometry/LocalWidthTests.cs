@@ -45,6 +45,5 @@ public class LocalWidthTests
         ThinParts.Find(dumbbell, 0.5, LocalWidth.Along(dumbbell, 0.5, 0.5)).ShouldBeEmpty();
     }
 
-    private static NetTopologySuite.Geometries.Geometry Disc(double r) =>
-        Outlines.Factory.CreatePoint(new Coordinate(0, 0)).Buffer(r, 96);
+    private static NetTopologySuite.Geometries.Geometry Disc(double r) => Outlines.Factory.CreatePoint(new Coordinate(0, 0)).Buffer(r, 96);
 }

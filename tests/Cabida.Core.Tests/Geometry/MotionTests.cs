@@ -5,16 +5,28 @@ namespace Cabida.Core.Tests.Geometry;
 
 public class MotionTests
 {
-    private static readonly Gen<Motion> Motions = Gen.Select(Gen.Double[-180, 180], Gen.Double[-50, 50], Gen.Double[-50, 50], Gen.Double[0.2, 4], Gen.Bool)
-        .Select((turn, x, y, scale, flip) => (flip ? Motion.Flip : Motion.None).Then(Motion.Scale(scale, 1.3 * scale)).Then(Motion.TurnLeft(turn)).Moved(x, y));
+    private static readonly Gen<Motion> Motions = Gen.Select(
+            Gen.Double[-180, 180],
+            Gen.Double[-50, 50],
+            Gen.Double[-50, 50],
+            Gen.Double[0.2, 4],
+            Gen.Bool
+        )
+        .Select(
+            (turn, x, y, scale, flip) =>
+                (flip ? Motion.Flip : Motion.None).Then(Motion.Scale(scale, 1.3 * scale)).Then(Motion.TurnLeft(turn)).Moved(x, y)
+        );
 
     [Fact]
     public void Going_back_undoes_a_motion_and_following_one_by_another_is_both() =>
-        Gen.Select(Motions, Motions, Gen.Double[-90, 90], Gen.Double[-90, 90]).Sample((a, b, x, y) =>
-        {
-            var p = new PlanePoint(x, y);
-            return a.Back(a.Of(p)).To(p) < 1e-7 && a.Then(b).Of(p).To(b.Of(a.Of(p))) < 1e-7;
-        });
+        Gen.Select(Motions, Motions, Gen.Double[-90, 90], Gen.Double[-90, 90])
+            .Sample(
+                (a, b, x, y) =>
+                {
+                    var p = new PlanePoint(x, y);
+                    return a.Back(a.Of(p)).To(p) < 1e-7 && a.Then(b).Of(p).To(b.Of(a.Of(p))) < 1e-7;
+                }
+            );
 
     [Theory]
     [InlineData(90, 0, 1)]
@@ -30,12 +42,15 @@ public class MotionTests
 
     [Fact]
     public void Cutting_and_keeping_add_up_to_what_was_there() =>
-        Gen.Select(Gen.Double[5, 40], Gen.Double[5, 40], Gen.Double[-20, 20], Gen.Double[-20, 20]).Sample((w, h, x, y) =>
-        {
-            var plate = Outlines.Without(Outlines.Rectangle(new Box(-20, -20, 20, 20)), Outlines.Rectangle(new Box(-5, -5, 5, 5)));
-            var tool = Outlines.Rectangle(new Box(x - (w / 2), y - (h / 2), x + (w / 2), y + (h / 2)));
-            return Math.Abs(Outlines.Without(plate, tool).Area + Outlines.Within(plate, tool).Area - plate.Area) < 1e-6;
-        });
+        Gen.Select(Gen.Double[5, 40], Gen.Double[5, 40], Gen.Double[-20, 20], Gen.Double[-20, 20])
+            .Sample(
+                (w, h, x, y) =>
+                {
+                    var plate = Outlines.Without(Outlines.Rectangle(new Box(-20, -20, 20, 20)), Outlines.Rectangle(new Box(-5, -5, 5, 5)));
+                    var tool = Outlines.Rectangle(new Box(x - (w / 2), y - (h / 2), x + (w / 2), y + (h / 2)));
+                    return Math.Abs(Outlines.Without(plate, tool).Area + Outlines.Within(plate, tool).Area - plate.Area) < 1e-6;
+                }
+            );
 
     [Fact]
     public void Growing_rounds_corners_within_the_chord_error()
@@ -50,7 +65,8 @@ public class MotionTests
     [Fact]
     public void The_even_odd_rule_leaves_what_is_wound_twice()
     {
-        Contour Square(double a, double b) => new(new(a, a), [new LineSegmentTo(new(b, a)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(a, b))]);
+        Contour Square(double a, double b) =>
+            new(new(a, a), [new LineSegmentTo(new(b, a)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(a, b))]);
         Outlines.FromContours([Square(0, 10), Square(5, 15)], 0.01, 0.1).Area.ShouldBe(175, 1e-9);
         Outlines.FromContours([Square(0, 10), Square(5, 15)], 0.01, 0.1, evenOdd: true).Area.ShouldBe(150, 1e-9);
     }

@@ -16,19 +16,23 @@ public class OutlinesTests
 
     [Fact]
     public void Mirroring_twice_gives_the_same_outline() =>
-        Gen.Select(Gen.Double[-50, 50], Gen.Double[0.1, 20], Gen.Double[-100, 100]).Sample((x, w, axis) =>
-        {
-            var area = Outlines.Rectangle(new Box(x, 0, x + w, 3)).Union(Outlines.Ring([new(x, 0), new(x + w, 9), new(x - 2, 5)]));
-            var twice = Outlines.Mirrored(Outlines.Mirrored(area, axis), axis);
-            return twice.Coordinates.Zip(area.Coordinates).All(c => c.First.Distance(c.Second) < 1e-9);
-        });
+        Gen.Select(Gen.Double[-50, 50], Gen.Double[0.1, 20], Gen.Double[-100, 100])
+            .Sample(
+                (x, w, axis) =>
+                {
+                    var area = Outlines.Rectangle(new Box(x, 0, x + w, 3)).Union(Outlines.Ring([new(x, 0), new(x + w, 9), new(x - 2, 5)]));
+                    var twice = Outlines.Mirrored(Outlines.Mirrored(area, axis), axis);
+                    return twice.Coordinates.Zip(area.Coordinates).All(c => c.First.Distance(c.Second) < 1e-9);
+                }
+            );
 
     [Fact]
     public void Contours_fill_by_the_non_zero_rule_even_where_they_cross()
     {
-        Contour Box(double a, double b, bool reversed) => reversed
-            ? new(new(a, a), [new LineSegmentTo(new(a, b)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(b, a))])
-            : new(new(a, a), [new LineSegmentTo(new(b, a)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(a, b))]);
+        Contour Box(double a, double b, bool reversed) =>
+            reversed
+                ? new(new(a, a), [new LineSegmentTo(new(a, b)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(b, a))])
+                : new(new(a, a), [new LineSegmentTo(new(b, a)), new LineSegmentTo(new(b, b)), new LineSegmentTo(new(a, b))]);
 
         // A frame with an island in its counter, and a stroke that crosses itself like a ribbon.
         Outlines.FromContours([Box(0, 10, false), Box(2, 8, true), Box(4, 6, false)], 0.01, 1).Area.ShouldBe(100 - 36 + 4, 1e-9);
@@ -42,11 +46,15 @@ public class OutlinesTests
     public void A_flattened_circle_of_cubics_keeps_its_chord_error_and_its_turn()
     {
         const double K = 0.5522847498307936;
-        var circle = new Contour(new(1, 0),
-        [
-            new CubicTo(new(1, K), new(K, 1), new(0, 1)), new CubicTo(new(-K, 1), new(-1, K), new(-1, 0)),
-            new CubicTo(new(-1, -K), new(-K, -1), new(0, -1)), new CubicTo(new(K, -1), new(1, -K), new(1, 0)),
-        ]);
+        var circle = new Contour(
+            new(1, 0),
+            [
+                new CubicTo(new(1, K), new(K, 1), new(0, 1)),
+                new CubicTo(new(-K, 1), new(-1, K), new(-1, 0)),
+                new CubicTo(new(-1, -K), new(-K, -1), new(0, -1)),
+                new CubicTo(new(K, -1), new(1, -K), new(1, 0)),
+            ]
+        );
         var points = CurveFlattening.Flatten(circle, 0.001, Tolerances.InkTurn);
         points.Count.ShouldBeGreaterThanOrEqualTo(72);
         for (var i = 0; i < points.Count; i++)

@@ -4,7 +4,8 @@ namespace Cabida.Core.Tests.Geometry;
 
 public class SafeGrowthTests
 {
-    private static NetTopologySuite.Geometries.Geometry Boxes(params Box[] boxes) => Outlines.Join([.. boxes.Select(b => Outlines.Rectangle(b))]);
+    private static NetTopologySuite.Geometries.Geometry Boxes(params Box[] boxes) =>
+        Outlines.Join([.. boxes.Select(b => Outlines.Rectangle(b))]);
 
     [Fact]
     public void Two_bars_meet_at_half_their_gap()
@@ -35,7 +36,10 @@ public class SafeGrowthTests
     public void A_notch_that_fills_is_told_and_does_not_stop_what_matters()
     {
         // A pocket of 0.2 × 0.2 behind a mouth of 0.04, and a counter of 3 × 4.
-        var notched = Outlines.Without(Boxes(new Box(0, 0, 20, 20)), Boxes(new Box(19.7, 9.9, 19.9, 10.1), new Box(19.8, 9.98, 21, 10.02), new Box(5, 5, 8, 9)));
+        var notched = Outlines.Without(
+            Boxes(new Box(0, 0, 20, 20)),
+            Boxes(new Box(19.7, 9.9, 19.9, 10.1), new Box(19.8, 9.98, 21, 10.02), new Box(5, 5, 8, 9))
+        );
         var growth = SafeGrowth.Of(notched, 4);
         growth.Notch.ShouldNotBeNull().Limit.ShouldBe(0.02, 0.003);
         growth.Notch!.At.X.ShouldBe(19.8, 0.1);

@@ -7,28 +7,110 @@ public class HundredEntriesTests
 {
     private static readonly string[] Sound =
     [
-        "Margaret O’Shea", "Tom Brightwater", "DeShawn Mills", "Fiona McIntosh", "Mary-Anne Lodge", // English
-        "Jürgen Weißhaupt", "Käthe von der Höh", "Björn Süß", "Annegret Kühl", // German
-        "Hélène Dufœuil", "Loïc Garçonnet", "Anaïs", "Jean-François Hébrard", // French
-        "Begoña Ibáñez", "Íñigo", "Sofía de la Peña", // Spanish
-        "Małgorzata Żółć", "Wojciech Śnieg", "Łucja", "Jędrzej", // Polish
-        "Jiří Dvořáček", "Zdeňka Šťastná", "Květoslav", // Czech
-        "Ayşegül Yıldız", "İlker Çağlar", "Gökçe", // Turkish
-        "Θεοδώρα Μακρή", "Νίκος", "Αλέξανδρος", // Greek
-        "Наталья Оврагова", "Юрий", "Ангелина Щукина", // Russian
-        "ნინო ბერიძე", "გიორგი", "თამარ", // Georgian
-        "Nguyễn Thị Ánh", "Trần Bảo Ngọc", "Phượng", // Vietnamese
-        "Ọláyínká Adébáyọ̀", "Títílayọ̀", "Abímbọ́lá", // Yoruba
-        "Ming Ming", "Líadan Ní Bhriain", "Ragnheiður Þórsdóttir", "J. R. Osei Jr.", "AJ", "Max Hu", "Jānis Bērziņš", "Šarūnė", "Kata",
+        "Margaret O’Shea",
+        "Tom Brightwater",
+        "DeShawn Mills",
+        "Fiona McIntosh",
+        "Mary-Anne Lodge", // English
+        "Jürgen Weißhaupt",
+        "Käthe von der Höh",
+        "Björn Süß",
+        "Annegret Kühl", // German
+        "Hélène Dufœuil",
+        "Loïc Garçonnet",
+        "Anaïs",
+        "Jean-François Hébrard", // French
+        "Begoña Ibáñez",
+        "Íñigo",
+        "Sofía de la Peña", // Spanish
+        "Małgorzata Żółć",
+        "Wojciech Śnieg",
+        "Łucja",
+        "Jędrzej", // Polish
+        "Jiří Dvořáček",
+        "Zdeňka Šťastná",
+        "Květoslav", // Czech
+        "Ayşegül Yıldız",
+        "İlker Çağlar",
+        "Gökçe", // Turkish
+        "Θεοδώρα Μακρή",
+        "Νίκος",
+        "Αλέξανδρος", // Greek
+        "Наталья Оврагова",
+        "Юрий",
+        "Ангелина Щукина", // Russian
+        "ნინო ბერიძე",
+        "გიორგი",
+        "თამარ", // Georgian
+        "Nguyễn Thị Ánh",
+        "Trần Bảo Ngọc",
+        "Phượng", // Vietnamese
+        "Ọláyínká Adébáyọ̀",
+        "Títílayọ̀",
+        "Abímbọ́lá", // Yoruba
+        "Ming Ming",
+        "Líadan Ní Bhriain",
+        "Ragnheiður Þórsdóttir",
+        "J. R. Osei Jr.",
+        "AJ",
+        "Max Hu",
+        "Jānis Bērziņš",
+        "Šarūnė",
+        "Kata",
     ];
 
     private static readonly string[] Wrong =
     [
-        "Bram, Ada, Jo, Hazel", "Ada; Bram", "Ada/Bram/Jo", "Zoë | Siân", "2 x Bram", "Bram x2", "Bram (3)", "Ada;3", "3× Łucja", "0 x Ada",
-        "MÃ¼ller", "JosÃ©", "HÃ©lÃ¨ne", "MaÅ‚gorzata", "BegoÃ±a", "AIice", "EIla", "WiIliam", "LiLy", "MarTin",
-        "BraM", "Anna Anna", "Jürgen Jürgen", "TBC", "tbd", "N/A", "unknown", "To be confirmed", "xxx", "MARGARET",
-        "ŁUCJA", "ivo", "наташа", "Mart1n", "0livia", "3. Osei", "• Osei", "12) Hana", "Kowalska, Zofia", "Bram,",
-        "Siân!!", "Rosa 🌹", "M\u0430rta", "Ν\u0438ko", "1234", "🙂🙂", "Wolfeschlegelsteinhausenbergerdorffin", "  Hana  B ", "Zoe\u0308", "Ola\u200b",
+        "Bram, Ada, Jo, Hazel",
+        "Ada; Bram",
+        "Ada/Bram/Jo",
+        "Zoë | Siân",
+        "2 x Bram",
+        "Bram x2",
+        "Bram (3)",
+        "Ada;3",
+        "3× Łucja",
+        "0 x Ada",
+        "MÃ¼ller",
+        "JosÃ©",
+        "HÃ©lÃ¨ne",
+        "MaÅ‚gorzata",
+        "BegoÃ±a",
+        "AIice",
+        "EIla",
+        "WiIliam",
+        "LiLy",
+        "MarTin",
+        "BraM",
+        "Anna Anna",
+        "Jürgen Jürgen",
+        "TBC",
+        "tbd",
+        "N/A",
+        "unknown",
+        "To be confirmed",
+        "xxx",
+        "MARGARET",
+        "ŁUCJA",
+        "ivo",
+        "наташа",
+        "Mart1n",
+        "0livia",
+        "3. Osei",
+        "• Osei",
+        "12) Hana",
+        "Kowalska, Zofia",
+        "Bram,",
+        "Siân!!",
+        "Rosa 🌹",
+        "M\u0430rta",
+        "Ν\u0438ko",
+        "1234",
+        "🙂🙂",
+        "Wolfeschlegelsteinhausenbergerdorffin",
+        "  Hana  B ",
+        "Zoe\u0308",
+        "Ola\u200b",
     ];
 
     [Fact]
@@ -36,7 +118,8 @@ public class HundredEntriesTests
     {
         Sound.Length.ShouldBe(50);
         Wrong.Length.ShouldBe(50);
-        bool Noted(string entry) => NameList.Read($"{entry}\n{string.Join('\n', Sound.Where(s => s != entry).Take(30))}", []).Notes.Any(n => n.Line == 1);
+        bool Noted(string entry) =>
+            NameList.Read($"{entry}\n{string.Join('\n', Sound.Where(s => s != entry).Take(30))}", []).Notes.Any(n => n.Line == 1);
         var (misses, alarms) = (Wrong.Where(w => !Noted(w)).ToList(), Sound.Where(Noted).ToList());
         misses.Count.ShouldBeLessThanOrEqualTo(2, string.Join("; ", misses));
         alarms.Count.ShouldBeLessThanOrEqualTo(2, string.Join("; ", alarms));

@@ -25,19 +25,23 @@ public class NameListPropertyTests
 
     [Fact]
     public void Ids_are_never_shared_and_names_never_blank() =>
-        Gen.Select(Lists, Lists).Sample((before, after) =>
-        {
-            var pieces = NameList.Read(after, NameList.Read(before, []).Pieces).Pieces;
-            return pieces.Select(p => p.Id).Distinct().Count() == pieces.Count && pieces.All(p => p.Name.Trim().Length > 0);
-        });
+        Gen.Select(Lists, Lists)
+            .Sample(
+                (before, after) =>
+                {
+                    var pieces = NameList.Read(after, NameList.Read(before, []).Pieces).Pieces;
+                    return pieces.Select(p => p.Id).Distinct().Count() == pieces.Count && pieces.All(p => p.Name.Trim().Length > 0);
+                }
+            );
 
     [Fact]
     public void Turning_a_list_round_keeps_each_names_piece() =>
-        Gen.Int[2, 40].Sample(n =>
-        {
-            var names = Enumerable.Range(1, n).Select(i => $"Name {i}").ToList();
-            var first = NameList.Read(string.Join('\n', names), []).Pieces;
-            var turned = NameList.Read(string.Join('\n', Enumerable.Reverse(names)), first).Pieces;
-            return turned.OrderBy(p => p.Id, StringComparer.Ordinal).SequenceEqual(first.OrderBy(p => p.Id, StringComparer.Ordinal));
-        });
+        Gen.Int[2, 40]
+            .Sample(n =>
+            {
+                var names = Enumerable.Range(1, n).Select(i => $"Name {i}").ToList();
+                var first = NameList.Read(string.Join('\n', names), []).Pieces;
+                var turned = NameList.Read(string.Join('\n', Enumerable.Reverse(names)), first).Pieces;
+                return turned.OrderBy(p => p.Id, StringComparer.Ordinal).SequenceEqual(first.OrderBy(p => p.Id, StringComparer.Ordinal));
+            });
 }

@@ -38,6 +38,5 @@ public class NameListTests
     }
 
     [Fact]
-    public void Composed_and_decomposed_accents_are_one_name() =>
-        NameList.Read("Zoe\u0308", []).Pieces[0].Name.ShouldBe("Zo\u00eb");
+    public void Composed_and_decomposed_accents_are_one_name() => NameList.Read("Zoe\u0308", []).Pieces[0].Name.ShouldBe("Zo\u00eb");
 }

@@ -46,7 +46,10 @@ public class RealListsTests
         list.Pieces.ShouldAllBe(p => p.ValueOf("year").Length == 4);
         // Pasted again in another order every piece is known again.
         var turned = typed.Split('\n').Skip(1).Reverse().Prepend("name\tyear\tquantity");
-        NameList.Read(string.Join('\n', turned), columns, list.Pieces).Pieces.Select(p => p.Id).ShouldBe(list.Pieces.Select(p => p.Id), ignoreOrder: true);
+        NameList
+            .Read(string.Join('\n', turned), columns, list.Pieces)
+            .Pieces.Select(p => p.Id)
+            .ShouldBe(list.Pieces.Select(p => p.Id), ignoreOrder: true);
     }
 
     private static string Read(string name)

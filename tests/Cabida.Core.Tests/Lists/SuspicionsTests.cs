@@ -25,7 +25,10 @@ public class SuspicionsTests
     public void A_mistake_is_pointed_out_with_what_might_be_meant(string name, string says, string remedy)
     {
         var note = NameList.Read(name + Rest, []).Notes.Where(n => n.Line == 1).ToList();
-        note.ShouldContain(n => n.Message.ToString().Contains(says) && (n.Remedy == null ? "" : n.Remedy.Label) == remedy && !n.Stops, string.Join("; ", note));
+        note.ShouldContain(
+            n => n.Message.ToString().Contains(says) && (n.Remedy == null ? "" : n.Remedy.Label) == remedy && !n.Stops,
+            string.Join("; ", note)
+        );
     }
 
     [Theory]
@@ -65,7 +68,10 @@ public class SuspicionsTests
             typed = string.Join('\n', lines);
         }
 
-        NameList.Read(typed, []).Pieces.Select(p => p.Name).ShouldBe(["Margaret", "Martin", "Bram", "Marta", "Ola", "Agnieszka", "Ioanna", "Kwabena", "Siân"]);
+        NameList
+            .Read(typed, [])
+            .Pieces.Select(p => p.Name)
+            .ShouldBe(["Margaret", "Martin", "Bram", "Marta", "Ola", "Agnieszka", "Ioanna", "Kwabena", "Siân"]);
     }
 
     [Fact]
@@ -73,8 +79,12 @@ public class SuspicionsTests
     {
         var list = NameList.Read("\u200bZoe\u0308 \u00a0Marie\u00ad\nﬁna\nنرگس\u200cخانم\nBram", []);
         list.Pieces.Select(p => p.Name).ShouldBe(["Zoë Marie", "fina", "نرگس\u200cخانم", "Bram"]);
-        list.Notes.Where(n => n.Kind == NoteKind.Cleaned).Select(n => n.Message.ToString()).ShouldBe([
-            "Line 1: blanks were tidied and invisible characters were taken out and accents and letters were put together in Zoë Marie.",
-            "Line 2: accents and letters were put together in fina."]);
+        list.Notes.Where(n => n.Kind == NoteKind.Cleaned)
+            .Select(n => n.Message.ToString())
+            .ShouldBe([
+                "Line 1: blanks were tidied and invisible characters were taken out and accents and letters were put together in "
+                    + "Zoë Marie.",
+                "Line 2: accents and letters were put together in fina.",
+            ]);
     }
 }

@@ -34,7 +34,10 @@ public class DimensionEstimateTests
     [Fact]
     public void Tools_that_disagree_are_said_and_the_better_one_is_used()
     {
-        var e = DimensionEstimate.From([(Read(82.0), MeasuringTool.SoftTape), (Read(85.2), MeasuringTool.Calliper)], MeasuredAlong.Straight);
+        var e = DimensionEstimate.From(
+            [(Read(82.0), MeasuringTool.SoftTape), (Read(85.2), MeasuringTool.Calliper)],
+            MeasuredAlong.Straight
+        );
         e.Disagreement.ShouldNotBeNull();
         e.Dimension.Value.Millimetres.ShouldBe(85.2, 1e-9);
     }
@@ -42,7 +45,10 @@ public class DimensionEstimateTests
     [Fact]
     public void Tools_that_agree_are_joined_and_together_know_better_than_either()
     {
-        var e = DimensionEstimate.From([(Read(82.0), MeasuringTool.SteelRule), (Read(82.3), MeasuringTool.Calliper)], MeasuredAlong.Straight);
+        var e = DimensionEstimate.From(
+            [(Read(82.0), MeasuringTool.SteelRule), (Read(82.3), MeasuringTool.Calliper)],
+            MeasuredAlong.Straight
+        );
         e.Disagreement.ShouldBeNull();
         e.Dimension.Value.Millimetres.ShouldBeInRange(82.0, 82.3);
         e.Dimension.Uncertainty.ShouldBeLessThan(Estimate(MeasuringTool.Calliper, MeasuredAlong.Straight, 82.3).Dimension.Uncertainty);
@@ -58,12 +64,15 @@ public class DimensionEstimateTests
 
     [Fact]
     public void More_readings_of_one_value_never_make_it_less_certain() =>
-        Gen.Select(Gen.Int[2, 400], Gen.Int[1, 9]).Sample((mm, n) =>
-        {
-            var few = Estimate(MeasuringTool.SoftTape, MeasuredAlong.Straight, [.. Enumerable.Repeat((double)mm, n)]);
-            var more = Estimate(MeasuringTool.SoftTape, MeasuredAlong.Straight, [.. Enumerable.Repeat((double)mm, n + 1)]);
-            return more.Dimension.Uncertainty <= few.Dimension.Uncertainty;
-        });
+        Gen.Select(Gen.Int[2, 400], Gen.Int[1, 9])
+            .Sample(
+                (mm, n) =>
+                {
+                    var few = Estimate(MeasuringTool.SoftTape, MeasuredAlong.Straight, [.. Enumerable.Repeat((double)mm, n)]);
+                    var more = Estimate(MeasuringTool.SoftTape, MeasuredAlong.Straight, [.. Enumerable.Repeat((double)mm, n + 1)]);
+                    return more.Dimension.Uncertainty <= few.Dimension.Uncertainty;
+                }
+            );
 
     [Fact]
     public void Girth_and_diameter_agree_within_what_they_allow()
@@ -86,11 +95,22 @@ public class DimensionEstimateTests
     [Fact]
     public void A_sum_tells_of_the_tools_that_are_in_it_and_of_no_other()
     {
-        (ReadLength, MeasuringTool) By(double mm, MeasuringTool tool) => (new ReadLength(Length.Mm(mm), LengthUnit.Millimetre, Length.Mm(0.1)), tool);
-        DimensionEstimate.From([By(258.6, MeasuringTool.SoftTape), By(258.4, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)], MeasuredAlong.Round).Sum.ToString()
-            .ShouldBe("1 by paper strip, less 0.3 mm for its thickness and 2 by soft tape, less 1.3 mm for its thickness, each as far as it is certain");
+        (ReadLength, MeasuringTool) By(double mm, MeasuringTool tool) =>
+            (new ReadLength(Length.Mm(mm), LengthUnit.Millimetre, Length.Mm(0.1)), tool);
+        DimensionEstimate
+            .From(
+                [By(258.6, MeasuringTool.SoftTape), By(258.4, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)],
+                MeasuredAlong.Round
+            )
+            .Sum.ToString()
+            .ShouldBe(
+                "1 by paper strip, less 0.3 mm for its thickness and 2 by soft tape, less 1.3 mm for its thickness, each as far as "
+                    + "it is certain"
+            );
         // The tape is far off; the paper's value is used, and it alone is told.
-        DimensionEstimate.From([By(268, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)], MeasuredAlong.Round).Sum.ToString()
+        DimensionEstimate
+            .From([By(268, MeasuringTool.SoftTape), By(257.5, MeasuringTool.PaperStrip)], MeasuredAlong.Round)
+            .Sum.ToString()
             .ShouldBe("1 by paper strip, less 0.3 mm for its thickness");
     }
 }

@@ -70,12 +70,23 @@ public class LengthTextTests
     /// <summary>Whatever is typed is read or told why not, and is the same length however it is written out again.</summary>
     [Fact]
     public void Anything_typed_is_read_or_told() =>
-        Gen.Char["0123456789٠٢۵५.,/-'\" \u00a0mcinft½⅝٫😀\ud83d\udc00e"].Array[0, 14].Select(c => new string(c)).Sample(typed =>
-        {
-            var read = LengthText.Read(typed, LengthUnit.Millimetre, LengthRange.Object);
-            return read.Ok
-                ? LengthText.Read(FormattableString.Invariant($"{read.Value.Value.Millimetres:0.######} mm"), LengthUnit.Inch, LengthRange.Object) is { Ok: true } again
-                    && Math.Abs(again.Value.Value.Millimetres - read.Value.Value.Millimetres) < 1e-5
-                : read.Problem!.ToString().Length > 0;
-        }, iter: 20_000);
+        Gen.Char["0123456789٠٢۵५.,/-'\" \u00a0mcinft½⅝٫😀\ud83d\udc00e"]
+            .Array[0, 14]
+            .Select(c => new string(c))
+            .Sample(
+                typed =>
+                {
+                    var read = LengthText.Read(typed, LengthUnit.Millimetre, LengthRange.Object);
+                    return read.Ok
+                        ? LengthText.Read(
+                            FormattableString.Invariant($"{read.Value.Value.Millimetres:0.######} mm"),
+                            LengthUnit.Inch,
+                            LengthRange.Object
+                        )
+                            is { Ok: true } again
+                            && Math.Abs(again.Value.Value.Millimetres - read.Value.Value.Millimetres) < 1e-5
+                        : read.Problem!.ToString().Length > 0;
+                },
+                iter: 20_000
+            );
 }

@@ -24,7 +24,14 @@ public class MistakesTests
     [InlineData(258, 285, SuspectIs.Distance, LengthUnit.Millimetre, MeasuringTool.SoftTape, "two digits changed over")]
     [InlineData(1.23 * 254, 1.32 * 254, SuspectIs.Distance, LengthUnit.Inch, MeasuringTool.SoftTape, "two digits changed over")]
     [InlineData(257, 263, SuspectIs.Girth, LengthUnit.Millimetre, MeasuringTool.SoftTape, null)]
-    public void The_likeliest_mistake_is_one_that_kind_tool_and_unit_allow(double expected, double read, SuspectIs what, LengthUnit unit, MeasuringTool tool, string? words)
+    public void The_likeliest_mistake_is_one_that_kind_tool_and_unit_allow(
+        double expected,
+        double read,
+        SuspectIs what,
+        LengthUnit unit,
+        MeasuringTool tool,
+        string? words
+    )
     {
         var told = LikelyMistake.Of(Length.Mm(expected), Read(what, read, unit, tool))?.ToString();
         if (words is null)
@@ -38,19 +45,97 @@ public class MistakesTests
     }
 
     [Theory]
-    [InlineData(82, MeasuringTool.SoftTape, LengthUnit.Millimetre, 82, MeasuringTool.Calliper, LengthUnit.Millimetre, "The Girth looks like a diameter.")]
-    [InlineData(258, MeasuringTool.SoftTape, LengthUnit.Millimetre, 258, MeasuringTool.SoftTape, LengthUnit.Millimetre, "The Girth looks like a diameter, or else the Diameter like a girth.")]
-    [InlineData(82, MeasuringTool.SteelRule, LengthUnit.Millimetre, 82, MeasuringTool.SoftTape, LengthUnit.Millimetre, "The Girth looks like a diameter.")]
-    [InlineData(101.4, MeasuringTool.SoftTape, LengthUnit.Centimetre, 82, MeasuringTool.Calliper, LengthUnit.Millimetre, "The Girth looks like inches taken as centimetres.")]
-    [InlineData(257.6, MeasuringTool.SoftTape, LengthUnit.Millimetre, 82 / 2.54, MeasuringTool.Calliper, LengthUnit.Centimetre, "The Diameter looks like inches taken as centimetres.")]
-    [InlineData(257.6, MeasuringTool.SoftTape, LengthUnit.Millimetre, 82 * 2.54, MeasuringTool.Calliper, LengthUnit.Inch, "The Diameter looks like centimetres taken as inches.")]
-    [InlineData(129, MeasuringTool.SoftTape, LengthUnit.Millimetre, 82, MeasuringTool.Calliper, LengthUnit.Millimetre, "The Girth looks like half-way round, or else the Diameter like twice of it.")]
-    [InlineData(257.6, MeasuringTool.SoftTape, LengthUnit.Millimetre, 41, MeasuringTool.Calliper, LengthUnit.Millimetre, "The Girth looks like twice of it, or else the Diameter like a radius.")]
+    [InlineData(
+        82,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        82,
+        MeasuringTool.Calliper,
+        LengthUnit.Millimetre,
+        "The Girth looks like a diameter."
+    )]
+    [InlineData(
+        258,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        258,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        "The Girth looks like a diameter, or else the Diameter like a girth."
+    )]
+    [InlineData(
+        82,
+        MeasuringTool.SteelRule,
+        LengthUnit.Millimetre,
+        82,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        "The Girth looks like a diameter."
+    )]
+    [InlineData(
+        101.4,
+        MeasuringTool.SoftTape,
+        LengthUnit.Centimetre,
+        82,
+        MeasuringTool.Calliper,
+        LengthUnit.Millimetre,
+        "The Girth looks like inches taken as centimetres."
+    )]
+    [InlineData(
+        257.6,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        82 / 2.54,
+        MeasuringTool.Calliper,
+        LengthUnit.Centimetre,
+        "The Diameter looks like inches taken as centimetres."
+    )]
+    [InlineData(
+        257.6,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        82 * 2.54,
+        MeasuringTool.Calliper,
+        LengthUnit.Inch,
+        "The Diameter looks like centimetres taken as inches."
+    )]
+    [InlineData(
+        129,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        82,
+        MeasuringTool.Calliper,
+        LengthUnit.Millimetre,
+        "The Girth looks like half-way round, or else the Diameter like twice of it."
+    )]
+    [InlineData(
+        257.6,
+        MeasuringTool.SoftTape,
+        LengthUnit.Millimetre,
+        41,
+        MeasuringTool.Calliper,
+        LengthUnit.Millimetre,
+        "The Girth looks like twice of it, or else the Diameter like a radius."
+    )]
     public void Of_two_that_contradict_each_other_the_one_is_named_in_which_the_mistake_can_be(
-        double girth, MeasuringTool round, LengthUnit roundUnit, double across, MeasuringTool straight, LengthUnit straightUnit, string told) =>
-        LikelyMistake.Between(
-            Read(SuspectIs.Girth, girth, roundUnit, round), Length.Mm(across * Math.PI), Read(SuspectIs.Diameter, across, straightUnit, straight), Length.Mm(girth / Math.PI))
-            .ShouldNotBeNull().ToString().ShouldBe(told);
+        double girth,
+        MeasuringTool round,
+        LengthUnit roundUnit,
+        double across,
+        MeasuringTool straight,
+        LengthUnit straightUnit,
+        string told
+    ) =>
+        LikelyMistake
+            .Between(
+                Read(SuspectIs.Girth, girth, roundUnit, round),
+                Length.Mm(across * Math.PI),
+                Read(SuspectIs.Diameter, across, straightUnit, straight),
+                Length.Mm(girth / Math.PI)
+            )
+            .ShouldNotBeNull()
+            .ToString()
+            .ShouldBe(told);
 
     [Fact]
     public void A_strip_printed_small_reads_long_and_is_corrected_and_less_certain()
@@ -62,7 +147,10 @@ public class MistakesTests
         var corrected = DimensionEstimate.From([(read, MeasuringTool.PrintedStrip)], MeasuredAlong.Straight, check);
         corrected.Dimension.Value.Millimetres.ShouldBe(254.8, 1e-9);
         // The check line read once by a steel rule is uncertain by 0.4163 (standard), that is 0.2082 % of the reading.
-        corrected.Dimension.Uncertainty.Millimetres.ShouldBe(Math.Sqrt(Math.Pow(plain.Dimension.Uncertainty.Millimetres, 2) + Math.Pow(2 * 260 * 0.41633 / 200, 2)), 1e-3);
+        corrected.Dimension.Uncertainty.Millimetres.ShouldBe(
+            Math.Sqrt(Math.Pow(plain.Dimension.Uncertainty.Millimetres, 2) + Math.Pow(2 * 260 * 0.41633 / 200, 2)),
+            1e-3
+        );
         corrected.Sum.ToString().ShouldContain("times 0.9800 for its check line");
         StripCheck.Read(TypedLength.Empty).Value.ShouldBeNull();
         StripCheck.Read(TypedLength.Mm(100)).Problem!.ToString().ShouldContain("too far from it");
@@ -72,7 +160,8 @@ public class MistakesTests
     [InlineData("160", 160)]
     [InlineData("160 °C", 160)]
     [InlineData("320F", 160)]
-    public void Temperatures_are_read_as_they_are_written(string typed, double celsius) => Temperature.Read(typed).Value!.Value.Celsius.ShouldBe(celsius, 1e-9);
+    public void Temperatures_are_read_as_they_are_written(string typed, double celsius) =>
+        Temperature.Read(typed).Value!.Value.Celsius.ShouldBe(celsius, 1e-9);
 
     [Fact]
     public void A_heat_that_is_none_is_refused()

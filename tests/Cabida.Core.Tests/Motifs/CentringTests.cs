@@ -30,7 +30,11 @@ public class CentringTests
     [Fact]
     public void A_line_is_centred_on_the_others_as_it_asks()
     {
-        var motif = new Motif("m", RowAlignment.Centre, [TestMotifs.Line("a", "HHHHH", 7), TestMotifs.Line("b", "HHo", 7) with { Centring = Centring.Weight }]);
+        var motif = new Motif(
+            "m",
+            RowAlignment.Centre,
+            [TestMotifs.Line("a", "HHHHH", 7), TestMotifs.Line("b", "HHo", 7) with { Centring = Centring.Weight }]
+        );
         var parts = TestMotifs.Compose(motif).PartsAt(1);
         var centroid = Outlines.Union([.. parts[1].Ink.Select(i => i.Ink)]).Centroid.X;
         centroid.ShouldBe(parts[0].Box.CentreX, 1e-9);
@@ -38,11 +42,14 @@ public class CentringTests
 
     [Fact]
     public void Whatever_the_way_the_middle_scales_with_the_motif() =>
-        Gen.Select(Gen.String[Gen.Char["HqoxH"], 1, 8], Gen.Enum<Centring>(), Gen.Double[0.2, 6]).Sample((name, way, s) =>
-        {
-            var (one, scaled) = (Middle(way, name), Middle(way, name, s));
-            return Math.Abs((one.X * s) - scaled.X) < 1e-6 && Math.Abs((one.Y * s) - scaled.Y) < 1e-6;
-        });
+        Gen.Select(Gen.String[Gen.Char["HqoxH"], 1, 8], Gen.Enum<Centring>(), Gen.Double[0.2, 6])
+            .Sample(
+                (name, way, s) =>
+                {
+                    var (one, scaled) = (Middle(way, name), Middle(way, name, s));
+                    return Math.Abs((one.X * s) - scaled.X) < 1e-6 && Math.Abs((one.Y * s) - scaled.Y) < 1e-6;
+                }
+            );
 
     /// <summary>Where the middle of the ink's box comes to stand.</summary>
     private static PlanePoint Middle(Centring way, string name, double scale = 1)

@@ -7,14 +7,21 @@ namespace Cabida.Core.Tests.Motifs;
 
 public class ConcentricTests
 {
-    private static LetteringPart Ring(string id, string text, double circle) => TestMotifs.Line(id, text, 5) with { Shape = LineShape.RoundOutside, Circle = MotifLength.Scales(circle) };
+    private static LetteringPart Ring(string id, string text, double circle) =>
+        TestMotifs.Line(id, text, 5) with
+        {
+            Shape = LineShape.RoundOutside,
+            Circle = MotifLength.Scales(circle),
+        };
 
-    private static GroupPart Dots(int count, double circle) => new("dots", PartPlace.Below, MotifLength.Scales(0), [Shapes.Of(ShapeKind.Oval, "dot", 4, 4)], RowAlignment.Centre)
-    {
-        Repeat = new Repeat(RepeatKind.Ring) { Across = count, Circle = MotifLength.Scales(circle) },
-    };
+    private static GroupPart Dots(int count, double circle) =>
+        new("dots", PartPlace.Below, MotifLength.Scales(0), [Shapes.Of(ShapeKind.Oval, "dot", 4, 4)], RowAlignment.Centre)
+        {
+            Repeat = new Repeat(RepeatKind.Ring) { Across = count, Circle = MotifLength.Scales(circle) },
+        };
 
-    private static Dictionary<string, PlacedPart> Placed(GroundShape? ground, params Part[] parts) => Shapes.Compose(Shapes.Motif(parts), ground).PartsAt(1).ToDictionary(p => p.Part.Id);
+    private static Dictionary<string, PlacedPart> Placed(GroundShape? ground, params Part[] parts) =>
+        Shapes.Compose(Shapes.Motif(parts), ground).PartsAt(1).ToDictionary(p => p.Part.Id);
 
     [Theory]
     [InlineData(5)]
@@ -30,22 +37,35 @@ public class ConcentricTests
 
     [Fact]
     public void A_name_stands_in_the_middle_of_its_ring_whatever_the_ring_says() =>
-        Gen.Select(Gen.Char["Hqx "].Array[3, 14], Gen.Char["Hq"].Array[1, 4], Gen.Double[40, 90], Gen.Bool).Sample((round, name, circle, turned) =>
-        {
-            if (new string(round).Trim() is not { Length: > 1 } text)
-            {
-                return;
-            }
+        Gen.Select(Gen.Char["Hqx "].Array[3, 14], Gen.Char["Hq"].Array[1, 4], Gen.Double[40, 90], Gen.Bool)
+            .Sample(
+                (round, name, circle, turned) =>
+                {
+                    if (new string(round).Trim() is not { Length: > 1 } text)
+                    {
+                        return;
+                    }
 
-            // Whichever stands in the stack, the other is anchored to it.
-            var (ring, line) = (Ring("ring", text, circle) with { Turn = turned ? 40 : 0 }, TestMotifs.Line("name", new string(name), 6));
-            var placed = turned ? Placed(null, ring, line.At("ring")) : Placed(null, line, ring.At("name"));
-            var middle = placed["ring"].Round!.Value.Middle;
-            placed["name"].Box.Centre.To(middle).ShouldBeLessThan(1e-6);
-            // Every letter stands on the circle about that middle: none of its ink is nearer, and some reaches it.
-            var away = Outlines.RingsOf(placed["ring"].Ink.Single().Ink).SelectMany(r => r.Coordinates).Select(c => middle.To(new PlanePoint(c.X, c.Y))).ToList();
-            (away.Max() - placed["ring"].Round!.Value.Radius).ShouldBe(0, 1e-6);
-        });
+                    // Whichever stands in the stack, the other is anchored to it.
+                    var (ring, line) = (
+                        Ring("ring", text, circle) with
+                        {
+                            Turn = turned ? 40 : 0,
+                        },
+                        TestMotifs.Line("name", new string(name), 6)
+                    );
+                    var placed = turned ? Placed(null, ring, line.At("ring")) : Placed(null, line, ring.At("name"));
+                    var middle = placed["ring"].Round!.Value.Middle;
+                    placed["name"].Box.Centre.To(middle).ShouldBeLessThan(1e-6);
+                    // Every letter stands on the circle about that middle: none of its ink is nearer, and some reaches it.
+                    var away = Outlines
+                        .RingsOf(placed["ring"].Ink.Single().Ink)
+                        .SelectMany(r => r.Coordinates)
+                        .Select(c => middle.To(new PlanePoint(c.X, c.Y)))
+                        .ToList();
+                    (away.Max() - placed["ring"].Round!.Value.Radius).ShouldBe(0, 1e-6);
+                }
+            );
 
     [Fact]
     public void By_ink_is_still_to_be_had()
@@ -86,11 +106,19 @@ public class ConcentricTests
     [Fact]
     public void A_motif_can_be_centred_by_its_circle()
     {
-        var motif = Shapes.Motif(Shapes.Of(ShapeKind.Oval, "disc", 30, 30), Ring("ring", "HHH", 36).At("disc"), TestMotifs.Line("below", "HH", 3));
+        var motif = Shapes.Motif(
+            Shapes.Of(ShapeKind.Oval, "disc", 30, 30),
+            Ring("ring", "HHH", 36).At("disc"),
+            TestMotifs.Line("below", "HH", 3)
+        );
         var box = Shapes.Compose(motif).PartsAt(1)[0].Box.Centre;
         Math.Abs(box.Y).ShouldBeGreaterThan(0.1);
         Shapes.Compose(motif with { Centring = Centring.Circle }).PartsAt(1)[0].Box.Centre.To(default).ShouldBeLessThan(1e-6);
-        Shapes.Compose(motif with { Centring = Centring.Circle, Parts = [motif.Parts[2]] }).PartsAt(1)[0].Box.Centre.To(default).ShouldBeLessThan(1e-6);
+        Shapes
+            .Compose(motif with { Centring = Centring.Circle, Parts = [motif.Parts[2]] })
+            .PartsAt(1)[0]
+            .Box.Centre.To(default)
+            .ShouldBeLessThan(1e-6);
     }
 
     [Fact]

@@ -19,7 +19,11 @@ internal sealed class Drawn : IGraphics
             }
             else
             {
-                pieces.Add(s.IsOpen ? new GraphicPiece(s.Colour, FillRule.EvenOdd, [], [s.Contour]) : new GraphicPiece(s.Colour, FillRule.EvenOdd, [s.Contour], []));
+                pieces.Add(
+                    s.IsOpen
+                        ? new GraphicPiece(s.Colour, FillRule.EvenOdd, [], [s.Contour])
+                        : new GraphicPiece(s.Colour, FillRule.EvenOdd, [s.Contour], [])
+                );
             }
         }
 
@@ -28,8 +32,16 @@ internal sealed class Drawn : IGraphics
 
     public GraphicOutlines? Find(string outlinesId) => outlinesId == outlines.Id ? outlines : null;
 
-    public static Square Square(double x, double y, double side, bool hole = false, string colour = "#000000", bool open = false) => new(
-        new Contour(new(x, y), [new LineSegmentTo(new(x + side, y)), new LineSegmentTo(new(x + side, y + side)), new LineSegmentTo(new(x, y + side))]), hole, colour, open);
+    public static Square Square(double x, double y, double side, bool hole = false, string colour = "#000000", bool open = false) =>
+        new(
+            new Contour(
+                new(x, y),
+                [new LineSegmentTo(new(x + side, y)), new LineSegmentTo(new(x + side, y + side)), new LineSegmentTo(new(x, y + side))]
+            ),
+            hole,
+            colour,
+            open
+        );
 }
 
 internal sealed record Square(Contour Contour, bool IsHole, string Colour, bool IsOpen);

@@ -22,9 +22,15 @@ public class FieldsTests
     public void A_form_that_there_is_none_of_and_a_field_that_nothing_fills_are_told()
     {
         var motif = new Motif("m", RowAlignment.Centre, [TestMotifs.Line("a", "{name:shouted}", 5), TestMotifs.Line("b", "{year}", 5)]);
-        MotifProblems.Of(motif, new BlockFace(), NoGraphics.Instance).ShouldHaveSingleItem().Message.ToString().ShouldStartWith("A field has no form “shouted”.");
+        MotifProblems
+            .Of(motif, new BlockFace(), NoGraphics.Instance)
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldStartWith("A field has no form “shouted”.");
         var composition = TestMotifs.Compose(motif);
-        MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).ShouldContain(n => n.PartId == "b" && n.Message.ToString().StartsWith("No list fills the field year."));
+        MotifNotes
+            .Of(composition, composition.PartsAt(1), motif, GroundShape.None)
+            .ShouldContain(n => n.PartId == "b" && n.Message.ToString().StartsWith("No list fills the field year."));
     }
 
     [Theory]
@@ -35,6 +41,9 @@ public class FieldsTests
     public void A_line_of_both_directions_is_told(string text, bool mixed)
     {
         LineDirection.IsMixed(text).ShouldBe(mixed);
-        MotifProblems.Of(TestMotifs.Single(text), new BlockFace(), NoGraphics.Instance).Any(p => p.Message.ToString().Contains("not supported")).ShouldBe(mixed);
+        MotifProblems
+            .Of(TestMotifs.Single(text), new BlockFace(), NoGraphics.Instance)
+            .Any(p => p.Message.ToString().Contains("not supported"))
+            .ShouldBe(mixed);
     }
 }

@@ -15,7 +15,10 @@ public class PlacingTests
     [InlineData(Stand.After, 30 + 5)]
     public void A_part_stands_at_another_by_ink(Stand stand, double middle)
     {
-        var pin = Shapes.Box("b", 10, 10).At("a") with { Anchor = new Anchor("a", stand, Stand.Middle, MotifLength.Scales(0), MotifLength.Scales(3)) };
+        var pin = Shapes.Box("b", 10, 10).At("a") with
+        {
+            Anchor = new Anchor("a", stand, Stand.Middle, MotifLength.Scales(0), MotifLength.Scales(3)),
+        };
         var parts = Shapes.Compose(Shapes.Motif(Shapes.Box("a", 60, 20), pin)).PartsAt(1);
         (parts[1].Box.CentreX - parts[0].Box.CentreX).ShouldBe(middle, 1e-9);
         (parts[1].Box.CentreY - parts[0].Box.CentreY).ShouldBe(3, 1e-9);
@@ -24,7 +27,13 @@ public class PlacingTests
     [Fact]
     public void What_hangs_on_the_ground_stays_there_while_the_rest_grows()
     {
-        var corner = Shapes.Box("c", 10, 10) with { Place = PartPlace.Anchored, Width = MotifLength.Stays(10), Height = MotifLength.Stays(10), Anchor = new Anchor(Anchor.Ground, Stand.Start, Stand.End, MotifLength.Stays(2), MotifLength.Stays(-2)) };
+        var corner = Shapes.Box("c", 10, 10) with
+        {
+            Place = PartPlace.Anchored,
+            Width = MotifLength.Stays(10),
+            Height = MotifLength.Stays(10),
+            Anchor = new Anchor(Anchor.Ground, Stand.Start, Stand.End, MotifLength.Stays(2), MotifLength.Stays(-2)),
+        };
         var motif = Shapes.Motif(Shapes.Box("a", 20, 10), corner);
         foreach (var scale in new[] { 1.0, 2.5 })
         {
@@ -38,7 +47,13 @@ public class PlacingTests
     [Fact]
     public void A_fit_is_limited_by_what_scales_and_not_by_what_hangs_on_the_ground()
     {
-        var corner = Shapes.Box("c", 10, 10) with { Place = PartPlace.Anchored, Width = MotifLength.Stays(10), Height = MotifLength.Stays(10), Anchor = new Anchor(Anchor.Ground, Stand.Start, Stand.End, MotifLength.Stays(0), MotifLength.Stays(0)) };
+        var corner = Shapes.Box("c", 10, 10) with
+        {
+            Place = PartPlace.Anchored,
+            Width = MotifLength.Stays(10),
+            Height = MotifLength.Stays(10),
+            Anchor = new Anchor(Anchor.Ground, Stand.Start, Stand.End, MotifLength.Stays(0), MotifLength.Stays(0)),
+        };
         var zone = ZoneShape.Rectangle(new Box(-50, -30, 50, 30), LimitKind.Edge);
         var composition = Shapes.Compose(Shapes.Motif(Shapes.Box("a", 20, 10), corner), GroundShape.Plain(100, 60));
         composition.AllScales.ShouldBeFalse();
@@ -49,7 +64,18 @@ public class PlacingTests
     public void A_nudge_moves_one_part_and_leaves_its_neighbours()
     {
         var plain = Shapes.Compose(Shapes.Motif(Shapes.Box("a", 20, 10), Shapes.Box("b", 20, 10), Shapes.Box("c", 20, 10))).PartsAt(1);
-        var nudged = Shapes.Compose(Shapes.Motif(Shapes.Box("a", 20, 10), Shapes.Box("b", 20, 10) with { Nudge = new Nudge(MotifLength.Stays(3), MotifLength.Stays(-1)) }, Shapes.Box("c", 20, 10))).PartsAt(1);
+        var nudged = Shapes
+            .Compose(
+                Shapes.Motif(
+                    Shapes.Box("a", 20, 10),
+                    Shapes.Box("b", 20, 10) with
+                    {
+                        Nudge = new Nudge(MotifLength.Stays(3), MotifLength.Stays(-1)),
+                    },
+                    Shapes.Box("c", 20, 10)
+                )
+            )
+            .PartsAt(1);
         (nudged[1].Box.CentreX - nudged[0].Box.CentreX).ShouldBe(3, 1e-9);
         (nudged[2].Box.CentreY - nudged[0].Box.CentreY).ShouldBe(plain[2].Box.CentreY - plain[0].Box.CentreY, 1e-9);
     }
@@ -60,7 +86,13 @@ public class PlacingTests
         Shapes.Ink(Shapes.Box("a", 30, 10) with { Turn = 90 }).EnvelopeInternal.Height.ShouldBe(30, 1e-9);
         var diagonal = Shapes.Compose(Shapes.Motif(Shapes.Box("a", 30, 10) with { Turn = 30 })).BoxAt(1)!.Value;
         diagonal.Width.ShouldBe((30 * Math.Cos(Math.PI / 6)) + (10 * Math.Sin(Math.PI / 6)), 1e-9);
-        var tag = Shapes.Of(ShapeKind.Tag, "t", 60, 30) with { CornerSize = MotifLength.Scales(0), Hole = MotifLength.Stays(6), HoleIn = MotifLength.Stays(10), Flipped = true };
+        var tag = Shapes.Of(ShapeKind.Tag, "t", 60, 30) with
+        {
+            CornerSize = MotifLength.Scales(0),
+            Hole = MotifLength.Stays(6),
+            HoleIn = MotifLength.Stays(10),
+            Flipped = true,
+        };
         var hole = Outlines.PolygonsOf(Shapes.Ink(tag)).Single().Holes[0];
         hole.EnvelopeInternal.Centre.X.ShouldBe(20, 1e-6);
     }
@@ -68,7 +100,16 @@ public class PlacingTests
     [Fact]
     public void Grouped_parts_move_and_turn_as_one()
     {
-        var group = new GroupPart("g", PartPlace.Below, MotifLength.Scales(0), [Shapes.Box("a", 20, 10), Shapes.Box("b", 4, 4) with { Gap = MotifLength.Scales(6) }], RowAlignment.Centre) { Turn = 90 };
+        var group = new GroupPart(
+            "g",
+            PartPlace.Below,
+            MotifLength.Scales(0),
+            [Shapes.Box("a", 20, 10), Shapes.Box("b", 4, 4) with { Gap = MotifLength.Scales(6) }],
+            RowAlignment.Centre
+        )
+        {
+            Turn = 90,
+        };
         var placed = Shapes.Compose(Shapes.Motif(group)).PartsAt(2).ShouldHaveSingleItem();
         placed.Box.Width.ShouldBe(2 * 20, 1e-9);
         placed.Box.Height.ShouldBe(2 * 20, 1e-9);
@@ -79,8 +120,17 @@ public class PlacingTests
     [Fact]
     public void Parts_that_stand_at_one_another_or_at_nothing_are_told_and_still_seen()
     {
-        var motif = Shapes.Motif(Shapes.Box("s", 5, 5), Shapes.Box("a", 5, 5).At("b"), Shapes.Box("b", 5, 5).At("a"), Shapes.Box("c", 5, 5).At("gone"));
-        MotifProblems.Of(motif, new BlockFace(), NoGraphics.Instance).Where(p => p.Field == "anchor").Select(p => p.PartId).ShouldBe(["a", "b", "c"]);
+        var motif = Shapes.Motif(
+            Shapes.Box("s", 5, 5),
+            Shapes.Box("a", 5, 5).At("b"),
+            Shapes.Box("b", 5, 5).At("a"),
+            Shapes.Box("c", 5, 5).At("gone")
+        );
+        MotifProblems
+            .Of(motif, new BlockFace(), NoGraphics.Instance)
+            .Where(p => p.Field == "anchor")
+            .Select(p => p.PartId)
+            .ShouldBe(["a", "b", "c"]);
         Shapes.Compose(motif).PartsAt(1).Count.ShouldBe(4);
     }
 
@@ -88,7 +138,12 @@ public class PlacingTests
     public void Mats_take_their_size_from_the_frame_and_lettering_reaches_under_both_ends()
     {
         // Outside 211 × 261 and an opening of 161 × 201 standing 5 higher, as in the calculations.
-        var ground = new GroundShape(new Box(-101, -126, 101, 126), null, double.PositiveInfinity, new GroundMats(new Box(-105.5, -130.5, 105.5, 130.5), [new Box(-80.5, -95.5, 80.5, 105.5), new Box(-75.5, -90.5, 75.5, 100.5)]));
+        var ground = new GroundShape(
+            new Box(-101, -126, 101, 126),
+            null,
+            double.PositiveInfinity,
+            new GroundMats(new Box(-105.5, -130.5, 105.5, 130.5), [new Box(-80.5, -95.5, 80.5, 105.5), new Box(-75.5, -90.5, 75.5, 100.5)])
+        );
         var mat = new MatPart("m", PartPlace.Below, MotifLength.Scales(0), 1);
         var name = TestMotifs.Line("n", "HHH", 10).At("m") with { SizedBy = LetteringSize.MatOpening, Size = MotifLength.Stays(2) };
         var composition = Shapes.Compose(Shapes.Motif(mat, name), ground);
@@ -110,6 +165,10 @@ public class PlacingTests
         var motif = Shapes.Motif(new MatPart("m", PartPlace.Below, MotifLength.Scales(0), 1));
         var composition = Shapes.Compose(motif);
         composition.PartsAt(1).ShouldBeEmpty();
-        MotifNotes.Of(composition, [], motif, GroundShape.None).ShouldHaveSingleItem().Message.ToString().ShouldContain("Choose a framed blank");
+        MotifNotes
+            .Of(composition, [], motif, GroundShape.None)
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldContain("Choose a framed blank");
     }
 }

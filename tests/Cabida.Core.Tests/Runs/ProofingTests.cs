@@ -29,18 +29,59 @@ public class ProofingTests
     [Fact]
     public void What_the_customer_neither_sees_nor_gets_is_not_in_what_was_seen()
     {
-        var film = new Film("Navy", "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-        var mug = TestBlanks.Mug() with { Material = new Material { Name = "enamel", Colour = "#ffffff" } };
+        var film = new Film(
+            "Navy",
+            "#2b3f6b",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(0.8),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new("", "", "", "", "")
+        );
+        var mug = TestBlanks.Mug() with
+        {
+            Material = new Material { Name = "enamel", Colour = "#ffffff" },
+        };
         string Seen(Film f, Blank b, string id = "mug") => SeenHash.Of("ink", [f], id, b, BlankSheet.Of(b).Sizes[0]);
         var one = Seen(film, mug);
-        Seen(film with { Name = "Marine", Note = "rack 3", Width = TypedLength.Mm(500), ThinnestStroke = TypedLength.Mm(1), Settings = new("45", "", "", "", "2") }, mug).ShouldBe(one);
+        Seen(
+                film with
+                {
+                    Name = "Marine",
+                    Note = "rack 3",
+                    Width = TypedLength.Mm(500),
+                    ThinnestStroke = TypedLength.Mm(1),
+                    Settings = new("45", "", "", "", "2"),
+                },
+                mug
+            )
+            .ShouldBe(one);
         Seen(film, mug with { Name = "Mug, enamel", Note = "from the market", Tags = ["tin"], Retired = true }).ShouldBe(one);
         new[]
         {
-            Seen(film with { Colour = "#b87333" }, mug), Seen(film with { Pattern = FilmPattern.Dots }, mug), Seen(film with { Material = FilmMaterial.HeatTransfer }, mug),
-            Seen(film, mug with { Material = mug.Material with { Colour = "#000000" } }), Seen(film, mug, "another"),
-            Seen(film, mug with { Measured = [.. mug.Measured.Select(m => m.Dimension == DimensionKind.Height ? TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "104") : m)] }),
-        }.Append(one).Distinct().Count().ShouldBe(7);
+            Seen(film with { Colour = "#b87333" }, mug),
+            Seen(film with { Pattern = FilmPattern.Dots }, mug),
+            Seen(film with { Material = FilmMaterial.HeatTransfer }, mug),
+            Seen(film, mug with { Material = mug.Material with { Colour = "#000000" } }),
+            Seen(film, mug, "another"),
+            Seen(
+                film,
+                mug with
+                {
+                    Measured =
+                    [
+                        .. mug.Measured.Select(m =>
+                            m.Dimension == DimensionKind.Height ? TestBlanks.Read(DimensionKind.Height, MeasuringTool.SteelRule, "104") : m
+                        ),
+                    ],
+                }
+            ),
+        }
+            .Append(one)
+            .Distinct()
+            .Count()
+            .ShouldBe(7);
     }
 
     [Fact]
@@ -56,7 +97,8 @@ public class ProofingTests
     [Fact]
     public void Ink_that_is_moved_grown_or_of_another_film_is_other_ink()
     {
-        string Hash(double x, double w, string film = "a") => InkHash.Of([new FilmInk(new FilmPly(film, 1), Outlines.Rectangle(new Box(x, 0, x + w, 5)))]);
+        string Hash(double x, double w, string film = "a") =>
+            InkHash.Of([new FilmInk(new FilmPly(film, 1), Outlines.Rectangle(new Box(x, 0, x + w, 5)))]);
         var one = Hash(0, 10);
         Hash(0, 10).ShouldBe(one);
         Hash(1e-9, 10).ShouldBe(one);

@@ -13,8 +13,25 @@ namespace Cabida.Core.Tests.Stock;
 
 public class FilmChangeTests
 {
-    private static readonly Film Navy = new("Navy", "#1f2f5f", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
-    private static readonly Film Cream = Navy with { Name = "Cream", Colour = "#f2e6c9", Mirrored = true, ThinnestStroke = TypedLength.Mm(1), Material = FilmMaterial.HeatTransfer, PressedAt = "155" };
+    private static readonly Film Navy = new(
+        "Navy",
+        "#1f2f5f",
+        FilmPurpose.Stays,
+        false,
+        TypedLength.Mm(0.8),
+        TypedLength.Mm(300),
+        TypedLength.Mm(300),
+        new("", "", "", "", "")
+    );
+    private static readonly Film Cream = Navy with
+    {
+        Name = "Cream",
+        Colour = "#f2e6c9",
+        Mirrored = true,
+        ThinnestStroke = TypedLength.Mm(1),
+        Material = FilmMaterial.HeatTransfer,
+        PressedAt = "155",
+    };
 
     [Fact]
     public void Another_film_changes_mirror_limits_heat_and_what_it_gives()
@@ -29,9 +46,28 @@ public class FilmChangeTests
     [Fact]
     public void Contrast_is_taken_with_the_film_below_or_with_the_goods()
     {
-        Film? FilmOf(FilmPly f) => f.FilmId switch { "navy" => Navy, "cream" => Cream, _ => null };
-        var motif = Shapes.Motif(Shapes.Box("under", 40, 20) with { FilmId = "cream" }, Shapes.Box("on", 20, 10).At("under") with { FilmId = "navy" });
-        FilmContrast.Of(Shapes.Films(motif), FilmOf, new Material { Name = "enamel", Colour = "#f4f1e8" }).ShouldHaveSingleItem().Message.ToString().ShouldStartWith("Cream on enamel: the contrast is");
+        Film? FilmOf(FilmPly f) =>
+            f.FilmId switch
+            {
+                "navy" => Navy,
+                "cream" => Cream,
+                _ => null,
+            };
+        var motif = Shapes.Motif(
+            Shapes.Box("under", 40, 20) with
+            {
+                FilmId = "cream",
+            },
+            Shapes.Box("on", 20, 10).At("under") with
+            {
+                FilmId = "navy",
+            }
+        );
+        FilmContrast
+            .Of(Shapes.Films(motif), FilmOf, new Material { Name = "enamel", Colour = "#f4f1e8" })
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldStartWith("Cream on enamel: the contrast is");
         FilmContrast.Of(Shapes.Films(Shapes.Motif(Shapes.Box("a", 5, 5) with { FilmId = "navy" })), FilmOf, null).ShouldBeEmpty();
     }
 
@@ -50,7 +86,12 @@ public class FilmChangeTests
     {
         var shape = ZoneShape.Rectangle(new Box(-50, -20, 50, 20), LimitKind.Edge);
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(100), Length.Zero), new Dimension(Length.Mm(40), Length.Zero), 0, []);
-        var tried = TypeTrial.Of(new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new BlockFace(), new InkCache()), "a", "block", ["HH", "oooooooo"]);
+        var tried = TypeTrial.Of(
+            new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new BlockFace(), new InkCache()),
+            "a",
+            "block",
+            ["HH", "oooooooo"]
+        );
         // HH is limited by the height of 40; eight o are 47 hundredths of an em wide each, limited by 100.
         tried.Names[0].Fit.LetterHeight.ShouldBe(40, 1e-3);
         tried.LetterHeight.ShouldBe(100 / 4.7 * 0.7, 0.01);

@@ -11,7 +11,16 @@ namespace Cabida.Core.Tests.Stock;
 
 public class FilmOnBlankTests
 {
-    private static readonly Film Navy = new("Navy", "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), TypedLength.Mm(300), TypedLength.Mm(300), new("", "", "", "", ""));
+    private static readonly Film Navy = new(
+        "Navy",
+        "#2b3f6b",
+        FilmPurpose.Stays,
+        false,
+        TypedLength.Mm(0.8),
+        TypedLength.Mm(300),
+        TypedLength.Mm(300),
+        new("", "", "", "", "")
+    );
 
     [Fact]
     public void Contrast_is_that_of_the_web_guidelines()
@@ -25,7 +34,14 @@ public class FilmOnBlankTests
     [Fact]
     public void Clear_goods_are_judged_by_what_is_seen_through_them()
     {
-        var glass = new Material { Name = "glass", Opacity = Opacity.Clear, Colour = "#ffffff", Behind = "cola", BehindColour = "#2a1a12" };
+        var glass = new Material
+        {
+            Name = "glass",
+            Opacity = Opacity.Clear,
+            Colour = "#ffffff",
+            Behind = "cola",
+            BehindColour = "#2a1a12",
+        };
         FilmOnBlank.Notes(Navy, glass).ShouldHaveSingleItem().ToString().ShouldContain("Navy against cola: the contrast is");
         FilmOnBlank.Notes(Navy, glass with { Opacity = Opacity.Opaque }).ShouldBeEmpty();
         FilmOnBlank.Notes(Navy, new Material()).ShouldBeEmpty();
@@ -35,11 +51,28 @@ public class FilmOnBlankTests
     public void Heat_beyond_what_the_goods_stand_is_said_and_so_is_heat_that_is_not_known()
     {
         var transfer = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = "320 F" };
-        FilmOnBlank.Notes(transfer, new Material { Name = "nylon", StandsHeat = "140" }).ShouldHaveSingleItem().ToString()
+        FilmOnBlank
+            .Notes(transfer, new Material { Name = "nylon", StandsHeat = "140" })
+            .ShouldHaveSingleItem()
+            .ToString()
             .ShouldContain("pressed at 160 °C, and nylon stands 140 °C");
         FilmOnBlank.Notes(transfer, new Material { Name = "nylon" }).ShouldHaveSingleItem().ToString().ShouldContain("is not noted");
-        FilmOnBlank.Notes(transfer, new Material { Name = "cotton", StandsHeat = "190", Finish = Finish.Cloth }).ShouldBeEmpty();
-        FilmOnBlank.Notes(Navy, new Material { Finish = Finish.Cloth }).ShouldHaveSingleItem().ToString().ShouldContain("does not hold on cloth");
+        FilmOnBlank
+            .Notes(
+                transfer,
+                new Material
+                {
+                    Name = "cotton",
+                    StandsHeat = "190",
+                    Finish = Finish.Cloth,
+                }
+            )
+            .ShouldBeEmpty();
+        FilmOnBlank
+            .Notes(Navy, new Material { Finish = Finish.Cloth })
+            .ShouldHaveSingleItem()
+            .ToString()
+            .ShouldContain("does not hold on cloth");
     }
 
     [Theory]
@@ -54,10 +87,18 @@ public class FilmOnBlankTests
         var film = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = pressed };
         var shape = ZoneShape.Rectangle(new Box(-60, 0, 60, 40));
         var zone = new Zone(shape, shape, new(Length.Mm(120), Length.Zero), new(Length.Mm(40), Length.Zero), 20, []);
-        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new BlockFace(), new InkCache()) { Material = new Material { Name = "acrylic", StandsHeat = stands } };
+        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new BlockFace(), new InkCache())
+        {
+            Material = new Material { Name = "acrylic", StandsHeat = stands },
+        };
         var fit = PieceFit.Of(new Piece("1", "HH"), ground);
         fit.MayBeCut.ShouldBe(!stops);
-        fit.Findings.Count(f => f.Rule == Rule.HeatOfGoods && f.Severity == Severity.Stop && f.Message.ToString().Contains("acrylic stands 80 °C", StringComparison.Ordinal)).ShouldBe(stops ? 1 : 0);
+        fit.Findings.Count(f =>
+                f.Rule == Rule.HeatOfGoods
+                && f.Severity == Severity.Stop
+                && f.Message.ToString().Contains("acrylic stands 80 °C", StringComparison.Ordinal)
+            )
+            .ShouldBe(stops ? 1 : 0);
     }
 
     [Fact]

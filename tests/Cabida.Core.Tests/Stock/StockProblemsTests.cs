@@ -6,7 +6,15 @@ namespace Cabida.Core.Tests.Stock;
 public class StockProblemsTests
 {
     private static readonly Film Good = new(
-        "Navy", "#2b3f6b", FilmPurpose.Stays, false, TypedLength.Mm(0.8), new TypedLength("12 in"), TypedLength.Mm(305), new CutSettings("45°", "2", "90 g", "20", "1"));
+        "Navy",
+        "#2b3f6b",
+        FilmPurpose.Stays,
+        false,
+        TypedLength.Mm(0.8),
+        new TypedLength("12 in"),
+        TypedLength.Mm(305),
+        new CutSettings("45°", "2", "90 g", "20", "1")
+    );
 
     [Fact]
     public void A_film_that_can_be_used_has_none() => StockProblems.Of(Good).ShouldBeEmpty();

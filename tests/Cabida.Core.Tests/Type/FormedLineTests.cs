@@ -9,12 +9,18 @@ namespace Cabida.Core.Tests.Type;
 public class FormedLineTests
 {
     private static FormedLine Line(string text, LineForm? form = null, LineSetting? setting = null) =>
-        new(new LetteringLine(text, new BlockFace(), setting ?? LineSetting.Plain, new InkCache()), 10, form ?? LineForm.Plain, new InkCache());
+        new(
+            new LetteringLine(text, new BlockFace(), setting ?? LineSetting.Plain, new InkCache()),
+            10,
+            form ?? LineForm.Plain,
+            new InkCache()
+        );
 
     [Fact]
     public void A_pair_is_opened_wherever_it_comes_and_words_by_their_blanks()
     {
-        Line("HqHq", setting: LineSetting.Plain with { Pairs = [new PairNudge("H", "q", 50)] }).Box!.Value.Width.ShouldBe(23 + (2 * 0.5), 1e-9);
+        Line("HqHq", setting: LineSetting.Plain with { Pairs = [new PairNudge("H", "q", 50)] })
+            .Box!.Value.Width.ShouldBe(23 + (2 * 0.5), 1e-9);
         Line("H H", setting: LineSetting.Plain with { WordSpacing = 0.3 }).Box!.Value.Width.ShouldBe(17 + 3, 1e-9);
     }
 
@@ -24,29 +30,44 @@ public class FormedLineTests
     [InlineData(AlternateScope.Letter, "", 0, 17 + 10)]
     [InlineData(AlternateScope.Face, "", 0, 17 + 10)]
     public void Another_form_is_used_where_it_was_chosen(AlternateScope scope, string words, int index, double width) =>
-        Line("aHa", setting: LineSetting.Plain with { Alternates = [new Alternate(scope, "a", words, index, "salt", 1)] }).Box!.Value.Width.ShouldBe(width, 1e-9);
+        Line("aHa", setting: LineSetting.Plain with { Alternates = [new Alternate(scope, "a", words, index, "salt", 1)] })
+            .Box!.Value.Width.ShouldBe(width, 1e-9);
 
     [Theory]
     // H has a tail half an em long, q one, too; a has none.
     [InlineData("{name}", "HqH", 17 + 5, "")]
     [InlineData("{name}", "HHq", 17 + 5, "")]
     [InlineData("H {name} H", "Hq", 35 + 5, "")]
-    [InlineData("{name}", "Ha", 11, "Block has no form “with tail” for a; it stands as the face draws it. The choice is kept for a face that has it.")]
+    [InlineData(
+        "{name}",
+        "Ha",
+        11,
+        "Block has no form “with tail” for a; it stands as the face draws it. The choice is kept for a face that has it."
+    )]
     [InlineData("HHH", "q", 17 + 5, "")]
     public void The_last_letter_of_every_name_has_its_tail_by_rule(string text, string name, double width, string told)
     {
-        var rule = new Alternate(AlternateScope.Last, "H", "", 0, "", 0) { FaceId = "block", Family = "end", Glyph = 'T' };
+        var rule = new Alternate(AlternateScope.Last, "H", "", 0, "", 0)
+        {
+            FaceId = "block",
+            Family = "end",
+            Glyph = 'T',
+        };
         var motif = Shapes.Motif(TestMotifs.Line("a", text, 7) with { Alternates = [rule] });
         var composition = TestMotifs.Compose(motif, name);
         composition.BoxAt(1)!.Value.Width.ShouldBe(width, 1e-9);
-        string.Join(' ', MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).Select(n => n.Message.ToString())).ShouldBe(told);
+        string.Join(' ', MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).Select(n => n.Message.ToString()))
+            .ShouldBe(told);
     }
 
     [Fact]
     public void A_form_chosen_for_one_place_goes_before_a_rule_and_two_lines_begin_and_end_once()
     {
-        var rules = new[] { AlternateScope.First, AlternateScope.Last }.Select(s => new Alternate(s, "H", "", 0, "", 0) { FaceId = "block", Family = "end" }).ToList();
-        Alternate[] Of(string text, params Alternate[] more) => [.. LetterRules.On([.. rules, .. more], text, [(0, text.Length)], new BlockFace())];
+        var rules = new[] { AlternateScope.First, AlternateScope.Last }
+            .Select(s => new Alternate(s, "H", "", 0, "", 0) { FaceId = "block", Family = "end" })
+            .ToList();
+        Alternate[] Of(string text, params Alternate[] more) =>
+            [.. LetterRules.On([.. rules, .. more], text, [(0, text.Length)], new BlockFace())];
         Of("HqqH").Select(a => (a.Index, a.Glyph)).ShouldBe([(0, 'T'), (3, 'T')]);
         var own = new Alternate(AlternateScope.Place, "H", "HqqH", 3, "", 0) { FaceId = "block", Glyph = 'W' };
         Of("HqqH", own).Select(a => (a.Index, a.Glyph)).ShouldBe([(3, 'W'), (0, 'T')]);
@@ -62,9 +83,18 @@ public class FormedLineTests
     [Fact]
     public void A_form_that_the_face_lacks_is_told_and_kept()
     {
-        var motif = TestMotifs.Single("aa") is var m ? m with { Parts = [(LetteringPart)m.Parts[0] with { Alternates = [new Alternate(AlternateScope.Letter, "a", "", 0, "swsh", 1)] }] } : null!;
+        var motif = TestMotifs.Single("aa") is var m
+            ? m with
+            {
+                Parts = [(LetteringPart)m.Parts[0] with { Alternates = [new Alternate(AlternateScope.Letter, "a", "", 0, "swsh", 1)] }],
+            }
+            : null!;
         var composition = TestMotifs.Compose(motif);
-        MotifNotes.Of(composition, composition.PartsAt(1), motif, GroundShape.None).ShouldHaveSingleItem().Message.ToString().ShouldContain("Block has no form “swash” for a");
+        MotifNotes
+            .Of(composition, composition.PartsAt(1), motif, GroundShape.None)
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldContain("Block has no form “swash” for a");
     }
 
     [Fact]
@@ -153,8 +183,29 @@ public class FormedLineTests
     [Fact]
     public void Widening_on_purpose_states_its_percentage_and_points_out_what_looks_forced()
     {
-        Motif Of(double width) => new("m", RowAlignment.Centre, [TestMotifs.Line("a", "HH", 7) with { Stretching = Stretching.ToWidth, StretchTo = MotifLength.Scales(width), Strengthen = MotifLength.Stays(0.2) }]);
-        string Note(double width) => Of(width) is var m && TestMotifs.Compose(m) is var c ? string.Join(" ", MotifNotes.Of(c, c.PartsAt(1), m, GroundShape.None).Where(n => n.Message.ToString().Contains("widened", StringComparison.Ordinal)).Select(n => $"{n.Severity} {n.Message}")) : "";
+        Motif Of(double width) =>
+            new(
+                "m",
+                RowAlignment.Centre,
+                [
+                    TestMotifs.Line("a", "HH", 7) with
+                    {
+                        Stretching = Stretching.ToWidth,
+                        StretchTo = MotifLength.Scales(width),
+                        Strengthen = MotifLength.Stays(0.2),
+                    },
+                ]
+            );
+        string Note(double width) =>
+            Of(width) is var m && TestMotifs.Compose(m) is var c
+                ? string.Join(
+                    " ",
+                    MotifNotes
+                        .Of(c, c.PartsAt(1), m, GroundShape.None)
+                        .Where(n => n.Message.ToString().Contains("widened", StringComparison.Ordinal))
+                        .Select(n => $"{n.Severity} {n.Message}")
+                )
+                : "";
         TestMotifs.Compose(Of(12)).BoxAt(1)!.Value.Width.ShouldBe(12, 1e-6);
         TestMotifs.Compose(Of(12)).BoxAt(1)!.Value.Height.ShouldBe(7.4, 1e-6);
         Note(12).ShouldBe(" “HH” is widened by 5.3 %, on purpose.");
@@ -164,7 +215,22 @@ public class FormedLineTests
     [Fact]
     public void Two_lines_are_made_equally_wide()
     {
-        var parts = TestMotifs.Compose(new("m", RowAlignment.Centre, [TestMotifs.Line("a", "HHHH", 7), TestMotifs.Line("b", "HHH", 7) with { Stretching = Stretching.ToPart, StretchAs = "a" }])).PartsAt(1);
+        var parts = TestMotifs
+            .Compose(
+                new(
+                    "m",
+                    RowAlignment.Centre,
+                    [
+                        TestMotifs.Line("a", "HHHH", 7),
+                        TestMotifs.Line("b", "HHH", 7) with
+                        {
+                            Stretching = Stretching.ToPart,
+                            StretchAs = "a",
+                        },
+                    ]
+                )
+            )
+            .PartsAt(1);
         parts[1].Box.Width.ShouldBe(parts[0].Box.Width, 1e-9);
         parts[1].Box.Height.ShouldBe(7, 1e-9);
     }
@@ -172,11 +238,30 @@ public class FormedLineTests
     [Fact]
     public void Lines_can_be_set_line_to_line()
     {
-        var parts = TestMotifs.Compose(new("m", RowAlignment.Centre, [TestMotifs.Line("a", "qq", 7), TestMotifs.Line("b", "HH", 7) with { Gap = MotifLength.Scales(12), FromBaseline = true }])).PartsAt(1);
+        var parts = TestMotifs
+            .Compose(
+                new(
+                    "m",
+                    RowAlignment.Centre,
+                    [
+                        TestMotifs.Line("a", "qq", 7),
+                        TestMotifs.Line("b", "HH", 7) with
+                        {
+                            Gap = MotifLength.Scales(12),
+                            FromBaseline = true,
+                        },
+                    ]
+                )
+            )
+            .PartsAt(1);
         // q hangs 2 below its line and stands 5 above it; H stands 7 high on the line 12 below.
         (parts[0].Box.MinY + 2 - parts[1].Box.MinY).ShouldBe(12, 1e-9);
     }
 
     private static double[] Gaps(FormedLine line) =>
-        [.. Enumerable.Range(1, line.Line.Text.Length - 1).Select(i => line.BoxOfLetter(i)!.Value.MinX - line.BoxOfLetter(i - 1)!.Value.MaxX)];
+        [
+            .. Enumerable
+                .Range(1, line.Line.Text.Length - 1)
+                .Select(i => line.BoxOfLetter(i)!.Value.MinX - line.BoxOfLetter(i - 1)!.Value.MaxX),
+        ];
 }

@@ -8,11 +8,12 @@ public class InkCacheTests
 {
     [Fact]
     public void The_chord_error_at_a_size_is_never_more_than_the_inks_tolerance_nor_much_less() =>
-        Gen.Double[0.5, 3000].Sample(size =>
-        {
-            var error = InkCache.ChordError(InkCache.LevelFor(size)) * size;
-            return error <= Tolerances.Ink && error > Tolerances.Ink / 4.001;
-        });
+        Gen.Double[0.5, 3000]
+            .Sample(size =>
+            {
+                var error = InkCache.ChordError(InkCache.LevelFor(size)) * size;
+                return error <= Tolerances.Ink && error > Tolerances.Ink / 4.001;
+            });
 
     [Fact]
     public void A_line_knows_its_box_without_joining_and_its_joined_ink_has_that_box()

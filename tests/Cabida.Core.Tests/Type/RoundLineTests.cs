@@ -8,36 +8,59 @@ namespace Cabida.Core.Tests.Type;
 /// <summary>Block letters at an em of 10 on circles: what is guaranteed between them is measured on what is cut.</summary>
 public class RoundLineTests
 {
-    private static FormedLine Line(string text, LineForm form) => new(new LetteringLine(text, new BlockFace(), LineSetting.Plain, new InkCache()), 10, form, new InkCache());
+    private static FormedLine Line(string text, LineForm form) =>
+        new(new LetteringLine(text, new BlockFace(), LineSetting.Plain, new InkCache()), 10, form, new InkCache());
 
-    private static LineForm Round(LineShape shape, double circle, LetterJoins joins = LetterJoins.AsDrawn, double by = 0, double grow = 0) =>
-        LineForm.Plain with { Shape = shape, Circle = circle, Joins = joins, JoinBy = by, Grow = grow };
+    private static LineForm Round(
+        LineShape shape,
+        double circle,
+        LetterJoins joins = LetterJoins.AsDrawn,
+        double by = 0,
+        double grow = 0
+    ) => LineForm.Plain with { Shape = shape, Circle = circle, Joins = joins, JoinBy = by, Grow = grow };
 
     [Fact]
     public void Letters_kept_apart_are_as_far_apart_as_asked_once_they_are_bent() =>
         Gen.Select(
-            Gen.Char["Hqxo"].Array[2, 9], Gen.OneOf(Gen.Const(LineShape.RoundInside), Gen.Const(LineShape.RoundOutside), Gen.Const(LineShape.Arched)), Gen.Double[24, 140], Gen.Double[0.2, 3], Gen.Int[0, 40].Select(g => g / 100.0), Gen.Double[-6, 9])
-            .Sample((letters, shape, circle, by, grow, arch) =>
-            {
-                var line = Line(new string(letters), Round(shape, circle, LetterJoins.KeptApart, by, grow) with { ArchTop = arch, ArchBottom = arch / 2 });
-                var each = line.Letters.ToList();
-                if (line.Degrees > 360 || line.Crowded.Count > 0)
+                Gen.Char["Hqxo"].Array[2, 9],
+                Gen.OneOf(Gen.Const(LineShape.RoundInside), Gen.Const(LineShape.RoundOutside), Gen.Const(LineShape.Arched)),
+                Gen.Double[24, 140],
+                Gen.Double[0.2, 3],
+                Gen.Int[0, 40].Select(g => g / 100.0),
+                Gen.Double[-6, 9]
+            )
+            .Sample(
+                (letters, shape, circle, by, grow, arch) =>
                 {
-                    return;
-                }
+                    var line = Line(
+                        new string(letters),
+                        Round(shape, circle, LetterJoins.KeptApart, by, grow) with
+                        {
+                            ArchTop = arch,
+                            ArchBottom = arch / 2,
+                        }
+                    );
+                    var each = line.Letters.ToList();
+                    if (line.Degrees > 360 || line.Crowded.Count > 0)
+                    {
+                        return;
+                    }
 
-                for (var i = 1; i < each.Count; i++)
-                {
-                    // Strengthening draws its round corners a little inside.
-                    each[i].Distance(each[i - 1]).ShouldBeGreaterThan(by - 5e-3, $"{new string(letters)} {shape} {circle} {by} {grow} {arch}");
-                }
+                    for (var i = 1; i < each.Count; i++)
+                    {
+                        // Strengthening draws its round corners a little inside.
+                        each[i]
+                            .Distance(each[i - 1])
+                            .ShouldBeGreaterThan(by - 5e-3, $"{new string(letters)} {shape} {circle} {by} {grow} {arch}");
+                    }
 
-                // Nothing is moved for nothing: on the level H stand 1 apart, on the outside of a circle never nearer.
-                if (shape == LineShape.RoundOutside && letters.All(l => l == 'H') && by + (2 * grow) <= 1)
-                {
-                    line.Box.ShouldBe(Line(new string(letters), Round(shape, circle, grow: grow)).Box);
+                    // Nothing is moved for nothing: on the level H stand 1 apart, on the outside of a circle never nearer.
+                    if (shape == LineShape.RoundOutside && letters.All(l => l == 'H') && by + (2 * grow) <= 1)
+                    {
+                        line.Box.ShouldBe(Line(new string(letters), Round(shape, circle, grow: grow)).Box);
+                    }
                 }
-            });
+            );
 
     [Theory]
     // On the inside of a circle of 60 the heads of upright letters lean together: H, 1 apart on the line, would stand 0.2 apart there.
@@ -73,10 +96,16 @@ public class RoundLineTests
     public void A_line_longer_than_its_circle_says_so_and_what_is_offered_mends_it()
     {
         var part = TestMotifs.Line("a", "HHHHHHHHHHHHHHHH", 7) with { Shape = LineShape.RoundOutside, Circle = MotifLength.Scales(24) };
-        MotifNote? Note(LetteringPart p) => TestMotifs.Compose(new("m", RowAlignment.Centre, [p])) is var c ? MotifNotes.Of(c, c.PartsAt(1), new("m", RowAlignment.Centre, [p]), GroundShape.None).SingleOrDefault() : null;
+        MotifNote? Note(LetteringPart p) =>
+            TestMotifs.Compose(new("m", RowAlignment.Centre, [p])) is var c
+                ? MotifNotes.Of(c, c.PartsAt(1), new("m", RowAlignment.Centre, [p]), GroundShape.None).SingleOrDefault()
+                : null;
         // 16 letters of 6 less one gap go 95 along a circle of 75.4.
         var note = Note(part).ShouldNotBeNull();
-        note.Message.ToString().ShouldBe("“HHHHHHHHHHHHHHHH” is longer than its circle: it goes 454° round one of 24.0 mm, so that its ends lie on one another.");
+        note.Message.ToString()
+            .ShouldBe(
+                "“HHHHHHHHHHHHHHHH” is longer than its circle: it goes 454° round one of 24.0 mm, so that its ends lie on one another."
+            );
         note.Offers.Select(o => o.Field).ShouldBe(["circle", "size"]);
         Note(part with { Circle = new(note.Offers[0].Length, Scaling.Proportional) }).ShouldBeNull();
         Note(part with { Size = new(note.Offers[1].Length, Scaling.Proportional) }).ShouldBeNull();
@@ -90,8 +119,11 @@ public class RoundLineTests
     {
         var part = TestMotifs.Line("a", "HHHHHH", 7) with { Shape = LineShape.RoundInside, Circle = MotifLength.Scales(24) };
         var composition = TestMotifs.Compose(new("m", RowAlignment.Centre, [part]));
-        MotifNotes.Of(composition, composition.PartsAt(1), new("m", RowAlignment.Centre, [part]), GroundShape.None).ShouldHaveSingleItem()
-            .Message.ToString().ShouldStartWith("On a circle of 24.0 mm, H and H of “HHHHHH” come too near to one another");
+        MotifNotes
+            .Of(composition, composition.PartsAt(1), new("m", RowAlignment.Centre, [part]), GroundShape.None)
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldStartWith("On a circle of 24.0 mm, H and H of “HHHHHH” come too near to one another");
     }
 
     [Fact]
@@ -100,7 +132,10 @@ public class RoundLineTests
         var part = TestMotifs.Line("a", "HHHHHHH", 7) with { Shape = LineShape.Arched, ArchTop = MotifLength.Scales(200) };
         var composition = TestMotifs.Compose(new("m", RowAlignment.Centre, [part]));
         composition.BoxAt(1)!.Value.Height.ShouldBe(7 + 20.5, 0.05);
-        MotifNotes.Of(composition, composition.PartsAt(1), new("m", RowAlignment.Centre, [part]), GroundShape.None).ShouldHaveSingleItem()
-            .Message.ToString().ShouldStartWith("An arch of 200.0 mm is kept at 20.5 mm at the top");
+        MotifNotes
+            .Of(composition, composition.PartsAt(1), new("m", RowAlignment.Centre, [part]), GroundShape.None)
+            .ShouldHaveSingleItem()
+            .Message.ToString()
+            .ShouldStartWith("An arch of 200.0 mm is kept at 20.5 mm at the top");
     }
 }

@@ -40,11 +40,14 @@ public sealed class OnceTests
             return new object();
         });
         var got = new object[8];
-        var threads = Enumerable.Range(0, 8).Select(i => new Thread(() =>
-        {
-            all.SignalAndWait();
-            got[i] = once.Value;
-        })).ToList();
+        var threads = Enumerable
+            .Range(0, 8)
+            .Select(i => new Thread(() =>
+            {
+                all.SignalAndWait();
+                got[i] = once.Value;
+            }))
+            .ToList();
         threads.ForEach(t => t.Start());
         threads.ForEach(t => t.Join());
         times.ShouldBe(1);

@@ -10,7 +10,10 @@ public class PhraseTests
     {
         var phrase = Phrase.Say($"{"Siân":strong} is {Length.Mm(4.08):strong} wider than {Length.Inches(1)}.");
         phrase.ToString().ShouldBe("Siân is 4.1 mm wider than 25.4 mm.");
-        phrase.Parts.Where(p => p.Millimetres is not null).Select(p => (p.Millimetres!.Value, p.Strong)).ShouldBe([(4.08, true), (25.4, false)]);
+        phrase
+            .Parts.Where(p => p.Millimetres is not null)
+            .Select(p => (p.Millimetres!.Value, p.Strong))
+            .ShouldBe([(4.08, true), (25.4, false)]);
         phrase.Parts[0].Strong.ShouldBeTrue();
     }
 

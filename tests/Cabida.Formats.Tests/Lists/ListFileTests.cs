@@ -36,7 +36,13 @@ public class ListFileTests
     [Fact]
     public void Quoted_cells_keep_their_separators_and_lines()
     {
-        var read = ListFile.Read("l.csv", Encoding.UTF8.GetBytes("Name,Note\n\"Kowalska, Zofia\",\"two\nlines\"\nBram,\"says \"\"hi\"\"\"\nOsei,plain"), ListFileReading.Guessed).Value;
+        var read = ListFile
+            .Read(
+                "l.csv",
+                Encoding.UTF8.GetBytes("Name,Note\n\"Kowalska, Zofia\",\"two\nlines\"\nBram,\"says \"\"hi\"\"\"\nOsei,plain"),
+                ListFileReading.Guessed
+            )
+            .Value;
         read.Rows[1].ShouldBe(["Kowalska, Zofia", "two\nlines"]);
         read.Rows[2][1].ShouldBe("says \"hi\"");
         ListRows.Typed(read.Rows).Split('\n').Length.ShouldBe(4);
@@ -44,34 +50,70 @@ public class ListFileTests
 
     [Fact]
     public void A_plain_list_of_names_is_one_column_even_with_commas_in_some() =>
-        ListFile.Read("l.txt", Encoding.UTF8.GetBytes("Agnieszka\nKowalska, Zofia\nBram\nOsei\nSiân"), ListFileReading.Guessed).Value.Rows.ShouldAllBe(r => r.Count == 1);
+        ListFile
+            .Read("l.txt", Encoding.UTF8.GetBytes("Agnieszka\nKowalska, Zofia\nBram\nOsei\nSiân"), ListFileReading.Guessed)
+            .Value.Rows.ShouldAllBe(r => r.Count == 1);
 
     [Fact]
     public void Another_separator_and_encoding_can_be_said()
     {
         var read = ListFile.Read("l.csv", Encoding.UTF8.GetBytes("a/b\nc/d"), new ListFileReading("", "/", "utf-8")).Value;
-        read.Rows.ShouldBe([["a", "b"], ["c", "d"]]);
+        read.Rows.ShouldBe([
+            ["a", "b"],
+            ["c", "d"],
+        ]);
     }
 
     [Fact]
     public void A_spreadsheet_is_read_by_its_values_and_says_where_it_has_errors()
     {
-        var file = Spreadsheet.Of(("Cover", []), ("Crew", [["Name", "Year", "Quantity"], ["Agnieszka", "2026", "2"], ["=UPPER(\"x\")|Bram", "#REF!", "1"], ["=A1", "1.5", ""], ["", "", ""]]));
+        var file = Spreadsheet.Of(
+            ("Cover", []),
+            (
+                "Crew",
+                [
+                    ["Name", "Year", "Quantity"],
+                    ["Agnieszka", "2026", "2"],
+                    ["=UPPER(\"x\")|Bram", "#REF!", "1"],
+                    ["=A1", "1.5", ""],
+                    ["", "", ""],
+                ]
+            )
+        );
         var read = ListFile.Read("crew.xlsx", file, ListFileReading.Guessed).Value;
         read.Sheets.ShouldBe(["Cover", "Crew"]);
         read.Reading.Sheet.ShouldBe("Crew");
-        read.Rows.ShouldBe([["Name", "Year", "Quantity"], ["Agnieszka", "2026", "2"], ["Bram", "", "1"], ["", "1.5", ""]]);
+        read.Rows.ShouldBe([
+            ["Name", "Year", "Quantity"],
+            ["Agnieszka", "2026", "2"],
+            ["Bram", "", "1"],
+            ["", "1.5", ""],
+        ]);
         read.Notes.ShouldHaveSingleItem().ToString().ShouldBe("1 cell holds an error instead of a value, and was left empty: B3 #REF!.");
-        ListFile.Read("crew.xlsx", file, new ListFileReading("Nowhere", "", "")).Problem!.ToString().ShouldContain("no sheet called Nowhere");
+        ListFile
+            .Read("crew.xlsx", file, new ListFileReading("Nowhere", "", ""))
+            .Problem!.ToString()
+            .ShouldContain("no sheet called Nowhere");
     }
 
     [Fact]
     public void What_is_no_list_says_so()
     {
-        string Problem(byte[] file) => ListFile.Read("list.xlsx", file, ListFileReading.Guessed).Problem.ShouldNotBeNull($"{file.Length} bytes").ToString();
+        string Problem(byte[] file) =>
+            ListFile.Read("list.xlsx", file, ListFileReading.Guessed).Problem.ShouldNotBeNull($"{file.Length} bytes").ToString();
         Problem([]).ShouldContain("is empty");
         Problem([0x50, 0x4b, 3, 4, 9, 9, 9, 9]).ShouldContain("cannot be read as a spreadsheet");
-        Problem(Spreadsheet.Of(("One", [["Name"]]))[..700]).ShouldContain("cannot be read as a spreadsheet");
+        Problem(
+                Spreadsheet.Of(
+                    (
+                        "One",
+                        [
+                            ["Name"],
+                        ]
+                    )
+                )[..700]
+            )
+            .ShouldContain("cannot be read as a spreadsheet");
         Problem(Spreadsheet.Of(("One", []))).ShouldContain("no rows");
         Problem([1, 0, 0, 7, 200, 3, 0, 9]).ShouldContain("no text and no spreadsheet");
         Problem(Encoding.UTF8.GetBytes(" \n\t\n")).ShouldContain("no rows");
@@ -81,7 +123,9 @@ public class ListFileTests
     [Fact]
     public void A_list_of_two_hundred_members_in_an_old_encoding_with_the_mistakes_that_lists_have()
     {
-        var read = ListFile.Read("members-200.csv", File.ReadAllBytes(Path.Combine(Lists(), "members-200.csv")), ListFileReading.Guessed).Value;
+        var read = ListFile
+            .Read("members-200.csv", File.ReadAllBytes(Path.Combine(Lists(), "members-200.csv")), ListFileReading.Guessed)
+            .Value;
         read.Reading.ShouldBe(new ListFileReading("", ";", "windows-1250"));
         read.Rows.Count.ShouldBe(201);
         var columns = ListColumns.Guess(read.Rows, ["name", "role", "size"]);

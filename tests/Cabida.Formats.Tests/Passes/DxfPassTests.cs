@@ -15,10 +15,88 @@ public class DxfPassTests
     [Fact]
     public void Reading_tags_gathers_header_layers_blocks_and_old_polylines()
     {
-        var text = string.Join('\n', "0", "SECTION", "2", "HEADER", "9", "$ACADVER", "1", "AC1009", "9", "$INSUNITS", "70", "4", "0", "ENDSEC",
-            "0", "SECTION", "2", "TABLES", "0", "LAYER", "2", "cut", "62", "-3", "0", "ENDSEC",
-            "0", "SECTION", "2", "BLOCKS", "0", "BLOCK", "2", "B", "10", "1", "20", "2", "0", "CIRCLE", "40", "3", "0", "ENDBLK", "0", "ENDSEC",
-            "0", "SECTION", "2", "ENTITIES", "0", "POLYLINE", "70", "1", "0", "VERTEX", "10", "5", "20", "6", "0", "VERTEX", "10", "7", "20", "8", "42", "0.5", "0", "SEQEND", "0", "LINE", "8", "cut", "0", "ENDSEC", "0", "EOF", "");
+        var text = string.Join(
+            '\n',
+            "0",
+            "SECTION",
+            "2",
+            "HEADER",
+            "9",
+            "$ACADVER",
+            "1",
+            "AC1009",
+            "9",
+            "$INSUNITS",
+            "70",
+            "4",
+            "0",
+            "ENDSEC",
+            "0",
+            "SECTION",
+            "2",
+            "TABLES",
+            "0",
+            "LAYER",
+            "2",
+            "cut",
+            "62",
+            "-3",
+            "0",
+            "ENDSEC",
+            "0",
+            "SECTION",
+            "2",
+            "BLOCKS",
+            "0",
+            "BLOCK",
+            "2",
+            "B",
+            "10",
+            "1",
+            "20",
+            "2",
+            "0",
+            "CIRCLE",
+            "40",
+            "3",
+            "0",
+            "ENDBLK",
+            "0",
+            "ENDSEC",
+            "0",
+            "SECTION",
+            "2",
+            "ENTITIES",
+            "0",
+            "POLYLINE",
+            "70",
+            "1",
+            "0",
+            "VERTEX",
+            "10",
+            "5",
+            "20",
+            "6",
+            "0",
+            "VERTEX",
+            "10",
+            "7",
+            "20",
+            "8",
+            "42",
+            "0.5",
+            "0",
+            "SEQEND",
+            "0",
+            "LINE",
+            "8",
+            "cut",
+            "0",
+            "ENDSEC",
+            "0",
+            "EOF",
+            ""
+        );
         var tags = DxfTags.Read("a.dxf", text).Value;
         (tags.Version, tags.Unit).ShouldBe(("AC1009", 4));
         tags.Layers["CUT"].ShouldBe(new DxfLayer(3, IsOff: true, IsFrozen: false));
@@ -48,7 +126,19 @@ public class DxfPassTests
     [InlineData(0.41421356237, 4.1421356)]
     public void A_bulge_bows_by_its_share_of_half_the_chord(double bulge, double sagitta)
     {
-        var line = DxfCurves.Of(new DxfEntity("LWPOLYLINE", [(70, "0"), (10, "0"), (20, "0"), (42, bulge.ToString("R", System.Globalization.CultureInfo.InvariantCulture)), (10, "20"), (20, "0")]))!;
+        var line = DxfCurves.Of(
+            new DxfEntity(
+                "LWPOLYLINE",
+                [
+                    (70, "0"),
+                    (10, "0"),
+                    (20, "0"),
+                    (42, bulge.ToString("R", System.Globalization.CultureInfo.InvariantCulture)),
+                    (10, "20"),
+                    (20, "0"),
+                ]
+            )
+        )!;
         line.End.ShouldBe(new PlanePoint(20, 0));
         // Positive bulges turn to the left, so the bow lies to the right of the way.
         Flat(line).MinBy(p => -Math.Abs(p.Y))!.Y.ShouldBe(-sagitta, 1e-3);
@@ -58,10 +148,32 @@ public class DxfPassTests
     public void A_spline_of_one_span_is_its_bezier_curve_and_a_rational_one_is_a_circle()
     {
         (int, double)[] Knots(params double[] k) => [.. k.Select(x => (40, x))];
-        var cubic = DxfCurves.Of(Entity("SPLINE", [(71, 3), .. Knots(0, 0, 0, 0, 1, 1, 1, 1), (10, 0), (20, 0), (10, 1), (20, 4), (10, 5), (20, 4), (10, 6), (20, 0)]))!;
+        var cubic = DxfCurves.Of(
+            Entity(
+                "SPLINE",
+                [(71, 3), .. Knots(0, 0, 0, 0, 1, 1, 1, 1), (10, 0), (20, 0), (10, 1), (20, 4), (10, 5), (20, 4), (10, 6), (20, 0)]
+            )
+        )!;
         cubic.Segments.ShouldHaveSingleItem().ShouldBe(new CubicTo(new(1, 4), new(5, 4), new(6, 0)));
         var half = Math.Sqrt(0.5);
-        var quarter = DxfCurves.Of(Entity("SPLINE", [(71, 2), .. Knots(0, 0, 0, 1, 1, 1), (10, 10), (20, 0), (10, 10), (20, 10), (10, 0), (20, 10), (41, 1), (41, half), (41, 1)]))!;
+        var quarter = DxfCurves.Of(
+            Entity(
+                "SPLINE",
+                [
+                    (71, 2),
+                    .. Knots(0, 0, 0, 1, 1, 1),
+                    (10, 10),
+                    (20, 0),
+                    (10, 10),
+                    (20, 10),
+                    (10, 0),
+                    (20, 10),
+                    (41, 1),
+                    (41, half),
+                    (41, 1),
+                ]
+            )
+        )!;
         Flat(quarter).ShouldAllBe(p => Math.Abs(p.To(new PlanePoint(0, 0)) - 10) < 1e-9);
         DxfCurves.Of(Entity("SPLINE", (71, 3), (10, 0), (20, 0))).ShouldBeNull();
     }

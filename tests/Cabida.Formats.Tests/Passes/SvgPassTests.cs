@@ -14,7 +14,10 @@ public class SvgPassTests
     [Fact]
     public void Parsing_keeps_names_attributes_and_style_text_and_leaves_the_rest()
     {
-        var root = Parse("<?xml version='1.0'?><!DOCTYPE svg><svg xmlns:x='u'><!-- c --><style>a{b:c}</style><style><![CDATA[d{e:f}]]></style><g id='g'><use x:href='#a'/>text</g></svg>");
+        var root = Parse(
+            "<?xml version='1.0'?><!DOCTYPE svg><svg xmlns:x='u'><!-- c "
+                + "--><style>a{b:c}</style><style><![CDATA[d{e:f}]]></style><g id='g'><use x:href='#a'/>text</g></svg>"
+        );
         root.All().Select(n => n.Name).ShouldBe(["svg", "style", "style", "g", "use"]);
         root.Children[0].Text.ShouldBe("a{b:c}");
         root.Children[1].Text.ShouldBe("d{e:f}");
@@ -64,7 +67,10 @@ public class SvgPassTests
     public void Ids_are_stronger_than_classes_and_classes_than_names()
     {
         // Each rule stands before one that is weaker.
-        var root = Parse("<svg><style>#r{fill:red} rect.a{fill:blue;stroke:blue} .a{stroke:green;color:green} g rect{color:grey;opacity:.2} rect{opacity:.1}</style><g><rect id='r' class='a'/></g></svg>");
+        var root = Parse(
+            "<svg><style>#r{fill:red} rect.a{fill:blue;stroke:blue} .a{stroke:green;color:green} g rect{color:grey;opacity:.2} "
+                + "rect{opacity:.1}</style><g><rect id='r' class='a'/></g></svg>"
+        );
         var style = Styles(root).Of(root.All().Single(n => n.Name == "rect"), null);
         (style.Of("fill"), style.Of("stroke"), style.Of("color"), style.Of("opacity")).ShouldBe(("red", "blue", "green", ".2"));
     }
@@ -73,7 +79,10 @@ public class SvgPassTests
     public void A_rule_that_is_not_followed_is_told_and_custom_properties_are_put_in()
     {
         var notes = new SortedSet<string>(StringComparer.Ordinal);
-        var root = Parse("<svg><style>@media print{rect{fill:none}} :root{--Ink:var(--b,gold);--loop:var(--loop)} rect::before, rect{fill:var(--Ink)} rect{stroke:var(--none, var(--Ink));color:var(--loop)}</style><rect/></svg>");
+        var root = Parse(
+            "<svg><style>@media print{rect{fill:none}} :root{--Ink:var(--b,gold);--loop:var(--loop)} rect::before, "
+                + "rect{fill:var(--Ink)} rect{stroke:var(--none, var(--Ink));color:var(--loop)}</style><rect/></svg>"
+        );
         var styles = SvgStyles.Of("a.svg", root, notes).Value;
         var style = styles.Of(root.Children[1], styles.Of(root, null));
         (style.Of("fill"), style.Of("stroke"), style.Of("color")).ShouldBe(("gold", "gold", ""));
@@ -85,7 +94,10 @@ public class SvgPassTests
     [Fact]
     public void Style_is_inherited_and_overridden_in_the_order_of_css()
     {
-        var root = Parse("<svg><style>rect{fill:green} .b{fill:blue;opacity:.5}</style><g fill='red' stroke='black' clip-path='url(#c)'><rect fill='pink'/><rect class='b'/><rect class='b' style='fill:gold; stroke:inherit'/></g></svg>");
+        var root = Parse(
+            "<svg><style>rect{fill:green} .b{fill:blue;opacity:.5}</style><g fill='red' stroke='black' clip-path='url(#c)'><rect "
+                + "fill='pink'/><rect class='b'/><rect class='b' style='fill:gold; stroke:inherit'/></g></svg>"
+        );
         var styles = Styles(root);
         var group = root.Children[1];
         var outer = styles.Of(group, styles.Of(root, null));
@@ -173,8 +185,19 @@ public class SvgPassTests
         var (lines, mistake) = SvgPathData.Read(data);
         static string At(PlanePoint p) => System.FormattableString.Invariant($"{Math.Round(p.X, 9)},{Math.Round(p.Y, 9)}");
         // Only where curves end at halves, so that the inner joints of arcs do not count.
-        string.Join('|', lines.Select(l => string.Join(' ', l.Line.Segments.Select(s => s.End).Prepend(l.Line.Start).Where(p => p.X * 2 % 1 == 0 && p.Y * 2 % 1 == 0).Select(At)) + (l.Closed ? " z" : ""))).ShouldBe(ends);
-        (mistake is not null).ShouldBe(data.Contains('x', StringComparison.Ordinal) || data is "M0 0L10 0 10" or "L5 5" || data.EndsWith('Q'));
+        string.Join(
+                '|',
+                lines.Select(l =>
+                    string.Join(
+                        ' ',
+                        l.Line.Segments.Select(s => s.End).Prepend(l.Line.Start).Where(p => p.X * 2 % 1 == 0 && p.Y * 2 % 1 == 0).Select(At)
+                    ) + (l.Closed ? " z" : "")
+                )
+            )
+            .ShouldBe(ends);
+        (mistake is not null).ShouldBe(
+            data.Contains('x', StringComparison.Ordinal) || data is "M0 0L10 0 10" or "L5 5" || data.EndsWith('Q')
+        );
     }
 
     [Fact]
@@ -182,7 +205,8 @@ public class SvgPassTests
     {
         double Off(IEnumerable<Contour> contours, PlanePoint middle, double radius) =>
             contours.SelectMany(c => CurveFlattening.Flatten(c, 1e-6, 0.02)).Max(p => Math.Abs(p.To(middle) - radius));
-        Off(SvgPathData.Read("M100 0A100 100 0 0 1 0 100A100 100 0 0 1 -100 0").Lines.Select(l => l.Line), new(0, 0), 100).ShouldBeLessThan(6e-4);
+        Off(SvgPathData.Read("M100 0A100 100 0 0 1 0 100A100 100 0 0 1 -100 0").Lines.Select(l => l.Line), new(0, 0), 100)
+            .ShouldBeLessThan(6e-4);
         using var built = new SKPathBuilder();
         built.AddCircle(0, 0, 100);
         using var circle = built.Detach();

@@ -28,7 +28,11 @@ public class ProofPdfTests
         text.ShouldContain("changed");
         text.ShouldContain("All at 1 : 2.5");
         // A zone 180 wide stands 72 wide; the ink in it, 120 by 20, 48 by 8.
-        var sizes = page.Paths.Select(p => p.GetBoundingRectangle()).Where(b => b is not null).Select(b => (Width: b!.Value.Width * 25.4 / 72, Height: b.Value.Height * 25.4 / 72)).ToList();
+        var sizes = page
+            .Paths.Select(p => p.GetBoundingRectangle())
+            .Where(b => b is not null)
+            .Select(b => (Width: b!.Value.Width * 25.4 / 72, Height: b.Value.Height * 25.4 / 72))
+            .ToList();
         sizes.ShouldContain(s => Math.Abs(s.Width - 72) < 0.1 && Math.Abs(s.Height - 24) < 0.1);
         sizes.Count(s => Math.Abs(s.Width - 48) < 0.1 && Math.Abs(s.Height - 8) < 0.1).ShouldBe(names.Length);
     }
@@ -39,7 +43,9 @@ public class ProofPdfTests
         using var pdf = PdfDocument.Open(ProofPdf.Write(Sheet(["Ada", "Bram", "Ioanna", "Siân", "Zoë"])));
         var page = pdf.GetPages().Single();
         // A place to tick is a square of 3; the fourth piece lacks a letter and has none.
-        page.Paths.Select(p => p.GetBoundingRectangle()).Count(b => b is { } r && Math.Abs((r.Width * 25.4 / 72) - 3) < 0.05 && Math.Abs((r.Height * 25.4 / 72) - 3) < 0.05).ShouldBe(4);
+        page.Paths.Select(p => p.GetBoundingRectangle())
+            .Count(b => b is { } r && Math.Abs((r.Width * 25.4 / 72) - 3) < 0.05 && Math.Abs((r.Height * 25.4 / 72) - 3) < 0.05)
+            .ShouldBe(4);
         var text = string.Concat(page.Letters.Select(l => l.Value));
         text.ShouldContain("not ready: nothing to tick");
         text.ShouldContain("It lacks a letter.");
@@ -50,7 +56,15 @@ public class ProofPdfTests
     {
         using var pdf = PdfDocument.Open(ProofPdf.Write(Sheet(["Konstantinos"])));
         var letters = pdf.GetPages().Single().Letters;
-        var pairs = letters.Zip(letters.Skip(1)).Where(p => Math.Abs(p.First.StartBaseLine.Y - p.Second.StartBaseLine.Y) < 0.01 && p.Second.StartBaseLine.X > p.First.StartBaseLine.X && char.IsLetter(p.First.Value[0]) && char.IsLetter(p.Second.Value[0])).ToList();
+        var pairs = letters
+            .Zip(letters.Skip(1))
+            .Where(p =>
+                Math.Abs(p.First.StartBaseLine.Y - p.Second.StartBaseLine.Y) < 0.01
+                && p.Second.StartBaseLine.X > p.First.StartBaseLine.X
+                && char.IsLetter(p.First.Value[0])
+                && char.IsLetter(p.Second.Value[0])
+            )
+            .ToList();
         pairs.Count.ShouldBeGreaterThan(60);
         // A word drawn in letters rounded to whole points looks torn; a tenth of a point is seen by nobody.
         pairs.Max(p => Math.Abs(p.Second.StartBaseLine.X - p.First.StartBaseLine.X - p.First.Width)).ShouldBeLessThan(0.1);
@@ -71,9 +85,16 @@ public class ProofPdfTests
     {
         int Size(int corners)
         {
-            var disc = Outlines.Factory.CreatePolygon([.. Enumerable.Range(0, corners + 1).Select(i => 2 * Math.PI * (i % corners) / corners).Select(a => new NetTopologySuite.Geometries.Coordinate(25 * Math.Cos(a), 30 + (25 * Math.Sin(a))))]);
+            var disc = Outlines.Factory.CreatePolygon([
+                .. Enumerable
+                    .Range(0, corners + 1)
+                    .Select(i => 2 * Math.PI * (i % corners) / corners)
+                    .Select(a => new NetTopologySuite.Geometries.Coordinate(25 * Math.Cos(a), 30 + (25 * Math.Sin(a)))),
+            ]);
             var sheet = Sheet(["Bram", "Ioanna"]);
-            return ProofPdf.Write(sheet with { Pieces = [.. sheet.Pieces.Select(p => p with { Inks = [new ColouredInk(disc, "#2b3f6b")] })] }).Length;
+            return ProofPdf
+                .Write(sheet with { Pieces = [.. sheet.Pieces.Select(p => p with { Inks = [new ColouredInk(disc, "#2b3f6b")] })] })
+                .Length;
         }
 
         ((double)Size(40_000)).ShouldBeLessThan(Size(400) * 1.1);
@@ -87,7 +108,9 @@ public class ProofPdfTests
         var wall = new Wall(null, Sure(257), Sure(94), Length.Zero, Sure(42));
         var zone = Zone.Of(wall, Length.Mm(10), Length.Mm(12), Length.Mm(8)).Value;
         var ink = SeenDrawing.Seen(wall, Outlines.Rectangle(new Box(-20, 30, 20, 60)), 0);
-        using var picture = SKBitmap.Decode(ShopPicture.Png(SeenDrawing.Blank(wall, zone, 0), "#ffcc00", [new ColouredInk(ink, "#102030")], isRound: false, 500));
+        using var picture = SKBitmap.Decode(
+            ShopPicture.Png(SeenDrawing.Blank(wall, zone, 0), "#ffcc00", [new ColouredInk(ink, "#102030")], isRound: false, 500)
+        );
         (picture.Width, picture.Height).ShouldBe((500, 500));
         picture.GetPixel(3, 3).ShouldBe(SKColors.White);
         var seen = new HashSet<SKColor>(picture.Pixels);
@@ -98,7 +121,28 @@ public class ProofPdfTests
     private static ProofSheet Sheet(string[] names)
     {
         var zone = Outlines.Rectangle(new Box(-90, 0, 90, 60));
-        return new ProofSheet("Lantern Yard Workshop", "at the old lamp shed", [new ColouredInk(Outlines.Rectangle(new Box(0, 0, 20, 10)), "#000000")], "Crew day: Crew mugs", "Fernhollow Tramway Museum", "25 November 2026", "#f4f1ea",
-            [.. names.Select((n, i) => new ProofPiece(n, "120.0 × 20.0 mm", i == 3 ? "It lacks a letter." : null, i == 1 ? "asked: with an h" : "", i == 2 ? "changed" : "", [new ColouredInk(Outlines.Rectangle(new Box(-60, 20, 60, 40)), "#2b3f6b")], zone))]);
+        return new ProofSheet(
+            "Lantern Yard Workshop",
+            "at the old lamp shed",
+            [new ColouredInk(Outlines.Rectangle(new Box(0, 0, 20, 10)), "#000000")],
+            "Crew day: Crew mugs",
+            "Fernhollow Tramway Museum",
+            "25 November 2026",
+            "#f4f1ea",
+            [
+                .. names.Select(
+                    (n, i) =>
+                        new ProofPiece(
+                            n,
+                            "120.0 × 20.0 mm",
+                            i == 3 ? "It lacks a letter." : null,
+                            i == 1 ? "asked: with an h" : "",
+                            i == 2 ? "changed" : "",
+                            [new ColouredInk(Outlines.Rectangle(new Box(-60, 20, 60, 40)), "#2b3f6b")],
+                            zone
+                        )
+                ),
+            ]
+        );
     }
 }

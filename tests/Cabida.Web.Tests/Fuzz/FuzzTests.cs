@@ -17,7 +17,16 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
     private static readonly TimeSpan Hang = TimeSpan.FromSeconds(60);
 
     private static readonly (string Kinds, string Kind)[] Documents =
-        [("blanks", "blank"), ("motifs", "motif"), ("films", "film"), ("cutters", "cutter"), ("jobs", "job"), ("runs", "run"), ("graphics", "graphic"), ("workshops", "workshop")];
+    [
+        ("blanks", "blank"),
+        ("motifs", "motif"),
+        ("films", "film"),
+        ("cutters", "cutter"),
+        ("jobs", "job"),
+        ("runs", "run"),
+        ("graphics", "graphic"),
+        ("workshops", "workshop"),
+    ];
 
     private readonly Application app = new() { WithDemo = true };
     private readonly List<string> faults = [];
@@ -25,7 +34,10 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
     private readonly List<(string Kinds, string Kind, string Id)> documents = [];
     private readonly List<string> ids = [];
 
-    private static int Setting(string name, int otherwise) => int.TryParse(Environment.GetEnvironmentVariable(name), NumberStyles.Integer, CultureInfo.InvariantCulture, out var n) ? n : otherwise;
+    private static int Setting(string name, int otherwise) =>
+        int.TryParse(Environment.GetEnvironmentVariable(name), NumberStyles.Integer, CultureInfo.InvariantCulture, out var n)
+            ? n
+            : otherwise;
 
     public void Dispose() => app.Dispose();
 
@@ -59,7 +71,10 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         }
 
         await ListsAnswer();
-        output.WriteLine($"{steps} from {seed} in {watch.Elapsed.TotalSeconds:0} s: {string.Join(", ", answered.OrderBy(a => a.Key).Select(a => $"{a.Value} × {a.Key}"))}");
+        output.WriteLine(
+            $"{steps} from {seed} in {watch.Elapsed.TotalSeconds:0} s: "
+                + $"{string.Join(", ", answered.OrderBy(a => a.Key).Select(a => $"{a.Value} × {a.Key}"))}"
+        );
         faults.ShouldBeEmpty(string.Join('\n', faults.Take(40)));
         answered.GetValueOrDefault(200).ShouldBeGreaterThan(steps / 10);
         answered.GetValueOrDefault(422).ShouldBeGreaterThan(steps / 50);
@@ -73,7 +88,9 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
             documents.AddRange((await app.List($"/api/{kinds}")).Select(c => (kinds, kind, (string)c!["id"]!)));
         }
 
-        documents.AddRange((await app.List("/api/jobs")).SelectMany(j => j!["runs"]!.AsArray()).Select(r => ("runs", "run", (string)r!["id"]!)));
+        documents.AddRange(
+            (await app.List("/api/jobs")).SelectMany(j => j!["runs"]!.AsArray()).Select(r => ("runs", "run", (string)r!["id"]!))
+        );
         documents.Add(("workshops", "workshop", (string)(await app.Get("/api/workshops"))["id"]!));
         ids.AddRange(documents.Select(d => d.Id).Append("nowhere"));
     }
@@ -82,9 +99,24 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
     private async Task<List<(string Method, string Path, List<string> Query)>> Routes()
     {
         var api = await app.Get("/api/v1.json");
-        return [.. api["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Select(o => (
-            o.Key.ToUpperInvariant(), p.Key,
-            (o.Value!["parameters"]?.AsArray() ?? []).Where(q => (string)q!["in"]! == "query").Select(q => (string)q!["name"]!).ToList())))];
+        return
+        [
+            .. api["paths"]!
+                .AsObject()
+                .SelectMany(p =>
+                    p.Value!.AsObject()
+                        .Select(o =>
+                            (
+                                o.Key.ToUpperInvariant(),
+                                p.Key,
+                                (o.Value!["parameters"]?.AsArray() ?? [])
+                                    .Where(q => (string)q!["in"]! == "query")
+                                    .Select(q => (string)q!["name"]!)
+                                    .ToList()
+                            )
+                        )
+                ),
+        ];
     }
 
     private async Task SpoilDocument(Random random)
@@ -122,14 +154,31 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         switch (kinds)
         {
             case "runs":
-                foreach (var part in new[] { "ground", "pieces?from=0&count=3", "set", "loads", "bench", "proof", "proof/pieces?from=0&count=2" }.Where(_ => random.Next(3) == 0))
+                foreach (
+                    var part in new[]
+                    {
+                        "ground",
+                        "pieces?from=0&count=3",
+                        "set",
+                        "loads",
+                        "bench",
+                        "proof",
+                        "proof/pieces?from=0&count=2",
+                    }.Where(_ => random.Next(3) == 0)
+                )
                 {
                     await Ask($"{part} after {told}", HttpMethod.Get, $"/api/runs/{id}/{part}", null, null);
                 }
 
                 if (view["run"]!["pieces"]!.AsArray() is { Count: > 0 } pieces && random.Next(3) == 0)
                 {
-                    await Ask($"ghost after {told}", HttpMethod.Get, $"/api/runs/{id}/pieces/{(string)pieces[0]!["id"]!}/ghost?centring=box&movedRight=3", null, null);
+                    await Ask(
+                        $"ghost after {told}",
+                        HttpMethod.Get,
+                        $"/api/runs/{id}/pieces/{(string)pieces[0]!["id"]!}/ghost?centring=box&movedRight=3",
+                        null,
+                        null
+                    );
                 }
 
                 break;
@@ -169,7 +218,10 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         var changed = seen["run"]!.DeepClone();
         changed[kind]!["revision"] = revision;
         var path = $"/api/runs/{runId}";
-        if ((await Ask($"a run takes it: {told}", HttpMethod.Put, path, changed, $"\"{(int)seen["revision"]!}\"")).Status == HttpStatusCode.OK)
+        if (
+            (await Ask($"a run takes it: {told}", HttpMethod.Put, path, changed, $"\"{(int)seen["revision"]!}\"")).Status
+            == HttpStatusCode.OK
+        )
         {
             foreach (var part in new[] { "ground", "pieces?from=0&count=2", "set", "loads", "bench" }.Where(_ => random.Next(2) == 0))
             {
@@ -190,7 +242,16 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         var mutation = new Mutation(random, ids);
         var kinds = route.Path.Split('/')[2];
         var own = documents.Where(d => d.Kinds == kinds).Select(d => d.Id).ToList();
-        var path = string.Join('/', route.Path.Split('/').Select(s => !s.StartsWith('{') ? s : s == "{id}" && own.Count > 0 && random.Next(5) > 0 ? own[random.Next(own.Count)] : Uri.EscapeDataString(Safe(mutation.Word()))));
+        var path = string.Join(
+            '/',
+            route
+                .Path.Split('/')
+                .Select(s =>
+                    !s.StartsWith('{') ? s
+                    : s == "{id}" && own.Count > 0 && random.Next(5) > 0 ? own[random.Next(own.Count)]
+                    : Uri.EscapeDataString(Safe(mutation.Word()))
+                )
+        );
         var query = string.Join('&', route.Query.Select(q => $"{q}={Uri.EscapeDataString(Safe(mutation.Word()))}"));
         await Ask($"GET {path}?{query}", HttpMethod.Get, query.Length > 0 ? $"{path}?{query}" : path, null, null);
     }
@@ -207,7 +268,10 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
             0 => ("/api/lengths", JsonNode.Parse("""{"typed":{"text":"219","unit":"millimetre"},"range":"object"}""")!),
             1 => ($"/api/motifs/{motif}/ghost", (await app.Get($"/api/motifs/{motif}"))["motif"]!.DeepClone()),
             2 => ("/api/scanner/scan", JsonNode.Parse("""{"sheetId":"tag","dotsPerInch":75,"skew":1.5,"noise":2,"light":0.2}""")!),
-            3 => ("/api/graphics/trace-preview", JsonNode.Parse("""{"pictureId":"x","name":"a","colours":2,"threshold":0.5,"withoutBackground":true,"specks":3}""")!),
+            3 => (
+                "/api/graphics/trace-preview",
+                JsonNode.Parse("""{"pictureId":"x","name":"a","colours":2,"threshold":0.5,"withoutBackground":true,"specks":3}""")!
+            ),
             4 => ("/api/blanks/file", await BlankFile(random)),
             5 => ("/api/jobs", JsonNode.Parse("""{"name":"A","customer":"B","due":"2026-12-01"}""")!),
             _ => ("/api/blanks", JsonNode.Parse("""{"name":"A","surface":"flat","outline":"oval","jobId":null}""")!),
@@ -220,12 +284,15 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         var told = $"POST {asked.Path}: {string.Join("; ", mutation.Done)}";
         var answer = await Ask(told, HttpMethod.Post, asked.Path, asked.Body, null);
         // What it made is taken away again, so that the library stays as large as it was.
-        var made = answer.Status != HttpStatusCode.OK ? [] : asked.Path switch
-        {
-            "/api/blanks/file" => JsonNode.Parse(answer.Body)!["ids"]!.AsArray().Select(n => $"/api/blanks/{n}").ToList(),
-            "/api/jobs" or "/api/blanks" => [$"{asked.Path}/{(string)JsonNode.Parse(answer.Body)!["id"]!}"],
-            _ => new List<string>(),
-        };
+        var made =
+            answer.Status != HttpStatusCode.OK
+                ? []
+                : asked.Path switch
+                {
+                    "/api/blanks/file" => JsonNode.Parse(answer.Body)!["ids"]!.AsArray().Select(n => $"/api/blanks/{n}").ToList(),
+                    "/api/jobs" or "/api/blanks" => [$"{asked.Path}/{(string)JsonNode.Parse(answer.Body)!["id"]!}"],
+                    _ => new List<string>(),
+                };
         foreach (var path in made)
         {
             await Ask($"delete after {told}", HttpMethod.Delete, path, null, "*");
@@ -250,7 +317,13 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         }
     }
 
-    private async Task<(HttpStatusCode Status, string Body)> Ask(string told, HttpMethod method, string path, JsonNode? body, string? ifMatch)
+    private async Task<(HttpStatusCode Status, string Body)> Ask(
+        string told,
+        HttpMethod method,
+        string path,
+        JsonNode? body,
+        string? ifMatch
+    )
     {
         for (var again = false; ; again = true)
         {

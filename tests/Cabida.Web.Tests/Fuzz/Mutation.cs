@@ -8,13 +8,98 @@ namespace Cabida.Web.Tests.Fuzz;
 /// <summary>Spoils documents: every kind of value by what a maker, a script or a damaged file could put there.</summary>
 internal sealed class Mutation(Random random, IReadOnlyList<string> ids)
 {
-    private static readonly double[] Numbers = [-1, 0, 1, 2, 0.1, 7.3, -37.5, 90, 180, 359, 1000, 99_999, 1e6, 1e8, 2147483647, 2147483648, -2147483648, 1e30, 1e308, -1e308, 1e-300, 5e-324];
+    private static readonly double[] Numbers =
+    [
+        -1,
+        0,
+        1,
+        2,
+        0.1,
+        7.3,
+        -37.5,
+        90,
+        180,
+        359,
+        1000,
+        99_999,
+        1e6,
+        1e8,
+        2147483647,
+        2147483648,
+        -2147483648,
+        1e30,
+        1e308,
+        -1e308,
+        1e-300,
+        5e-324,
+    ];
 
     private static readonly string[] Lengths =
-        ["0", "0.1", "1", "2", "3.5", "7", "12", "25.4", "38", "60", "80", "123.75", "150", "219", "276", "400", "999", "2000", "4999", "5000", "-3", "-40", "1/32 in", "2¼ cm", "1,234", "5 ft 3 in", "219.", "1.2 m", "0 in", "3000 in"];
+    [
+        "0",
+        "0.1",
+        "1",
+        "2",
+        "3.5",
+        "7",
+        "12",
+        "25.4",
+        "38",
+        "60",
+        "80",
+        "123.75",
+        "150",
+        "219",
+        "276",
+        "400",
+        "999",
+        "2000",
+        "4999",
+        "5000",
+        "-3",
+        "-40",
+        "1/32 in",
+        "2¼ cm",
+        "1,234",
+        "5 ft 3 in",
+        "219.",
+        "1.2 m",
+        "0 in",
+        "3000 in",
+    ];
 
     private static readonly string[] Words =
-        ["", " ", "٢٥٨", "9😀", "\ud83d", "\udc00x", "\0", "1e308", "NaN", "null", "{name}", "{name} {name} {name}", "{}", "{", "<b>x</b>", "Åsa Ní Dhomhnaill", "ﷺ", "שלום", "ชื่อ", "a\tb\tc", "a\nb\r\nc", "#ff00zz", "#0f8", "-", "…", "ß", "2 x Bram", "\u202eabc", "e\u0301\u0301\u0301"];
+    [
+        "",
+        " ",
+        "٢٥٨",
+        "9😀",
+        "\ud83d",
+        "\udc00x",
+        "\0",
+        "1e308",
+        "NaN",
+        "null",
+        "{name}",
+        "{name} {name} {name}",
+        "{}",
+        "{",
+        "<b>x</b>",
+        "Åsa Ní Dhomhnaill",
+        "ﷺ",
+        "שלום",
+        "ชื่อ",
+        "a\tb\tc",
+        "a\nb\r\nc",
+        "#ff00zz",
+        "#0f8",
+        "-",
+        "…",
+        "ß",
+        "2 x Bram",
+        "\u202eabc",
+        "e\u0301\u0301\u0301",
+    ];
 
     /// <summary>What was done, for the message of a failure.</summary>
     public List<string> Done { get; } = [];
@@ -59,14 +144,18 @@ internal sealed class Mutation(Random random, IReadOnlyList<string> ids)
     }
 
     /// <summary>A value for a place in a path or query.</summary>
-    public string Word() => random.Next(3) switch
-    {
-        0 => Pick(Words),
-        1 => Pick(Numbers).ToString("R", CultureInfo.InvariantCulture),
-        _ => Pick(ids),
-    };
+    public string Word() =>
+        random.Next(3) switch
+        {
+            0 => Pick(Words),
+            1 => Pick(Numbers).ToString("R", CultureInfo.InvariantCulture),
+            _ => Pick(ids),
+        };
 
-    private static string Shortened(string? text) => text is null ? "null" : text.Length > 80 ? $"{text[..80]}… ({text.Length})" : text;
+    private static string Shortened(string? text) =>
+        text is null ? "null"
+        : text.Length > 80 ? $"{text[..80]}… ({text.Length})"
+        : text;
 
     private JsonNode? Other(JsonNode? old, string name)
     {
@@ -77,15 +166,26 @@ internal sealed class Mutation(Random random, IReadOnlyList<string> ids)
 
         if (random.Next(25) == 0)
         {
-            return random.Next(5) switch { 0 => new JsonArray(), 1 => new JsonObject(), 2 => JsonValue.Create(true), 3 => JsonValue.Create(-1), _ => JsonValue.Create("x") };
+            return random.Next(5) switch
+            {
+                0 => new JsonArray(),
+                1 => new JsonObject(),
+                2 => JsonValue.Create(true),
+                3 => JsonValue.Create(-1),
+                _ => JsonValue.Create("x"),
+            };
         }
 
         return old switch
         {
             JsonArray list => Lengthened(list),
             JsonObject whole => whole.DeepClone(),
-            JsonValue value when value.GetValueKind() is JsonValueKind.True or JsonValueKind.False => JsonValue.Create(value.GetValueKind() == JsonValueKind.False),
-            JsonValue value when value.GetValueKind() == JsonValueKind.Number => JsonValue.Create(random.Next(3) == 0 ? (double)random.Next(-20, 400) : Pick(Numbers)),
+            JsonValue value when value.GetValueKind() is JsonValueKind.True or JsonValueKind.False => JsonValue.Create(
+                value.GetValueKind() == JsonValueKind.False
+            ),
+            JsonValue value when value.GetValueKind() == JsonValueKind.Number => JsonValue.Create(
+                random.Next(3) == 0 ? (double)random.Next(-20, 400) : Pick(Numbers)
+            ),
             JsonValue value when value.GetValueKind() == JsonValueKind.String => Text(value.GetValue<string>(), name),
             _ => JsonValue.Create(Pick(Words)),
         };
@@ -102,7 +202,18 @@ internal sealed class Mutation(Random random, IReadOnlyList<string> ids)
         return random.Next(8) switch
         {
             0 => JsonValue.Create(-1),
-            1 => JsonValue.Create(new string('m', random.Next(4) switch { 0 => 200, 1 => 1000, 2 => 20_000, _ => 100_000 })),
+            1 => JsonValue.Create(
+                new string(
+                    'm',
+                    random.Next(4) switch
+                    {
+                        0 => 200,
+                        1 => 1000,
+                        2 => 20_000,
+                        _ => 100_000,
+                    }
+                )
+            ),
             2 => JsonValue.Create(Pick(ids)),
             3 => JsonValue.Create(old + Pick(Words)),
             4 => JsonValue.Create(new StringBuilder().Insert(0, "Ada\t3\n", random.Next(1, 400)).ToString()),

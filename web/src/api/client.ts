@@ -43,16 +43,26 @@ function revisionOf(response: Response) {
 /** The data of an answer, or the problem it tells of. */
 export async function answer<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   const { data, error, response } = await call.catch((e: unknown) => {
-    if (e instanceof TypeError) throw new Problem(0, 'No answer', 'Cabida does not answer. What you typed is kept here and will be sent again.');
+    if (e instanceof TypeError)
+      throw new Problem(0, 'No answer', 'Cabida does not answer. What you typed is kept here and will be sent again.');
     throw e;
   });
   if (response.ok) return data as T;
   const told = (error ?? {}) as { title?: string; detail?: string };
-  throw new Problem(response.status, told.title ?? 'Something went wrong', told.detail ?? `The server answered ${response.status}.`, revisionOf(response));
+  throw new Problem(
+    response.status,
+    told.title ?? 'Something went wrong',
+    told.detail ?? `The server answered ${response.status}.`,
+    revisionOf(response),
+  );
 }
 
 /** Sends a file as it is; the answer, or the problem it tells of. */
 export function sendFile<T>(path: string, file: Blob): Promise<T> {
   const sent = fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } });
-  return answer<T>(sent.then(async (response) => (response.ok ? { data: (await response.json()) as T, response } : { error: await response.json().catch(() => undefined), response })));
+  return answer<T>(
+    sent.then(async (response) =>
+      response.ok ? { data: (await response.json()) as T, response } : { error: await response.json().catch(() => undefined), response },
+    ),
+  );
 }

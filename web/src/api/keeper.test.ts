@@ -2,21 +2,36 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Problem } from './client';
 import { Keeper } from './keeper';
 
-interface View { revision: number; words: string }
+interface View {
+  revision: number;
+  words: string;
+}
 
 /** A server that answers only when it is told to. */
 function bench() {
   const heard: string[] = [];
   const waiting: { answer: () => void; refuse: (why: Error) => void }[] = [];
   let held: View = { revision: 1, words: 'Maria' };
-  const hear = (said: string, words: string) => new Promise<View>((resolve, reject) => {
-    heard.push(said);
-    waiting.push({ answer: () => resolve(held = { revision: held.revision + 1, words }), refuse: reject });
-  });
+  const hear = (said: string, words: string) =>
+    new Promise<View>((resolve, reject) => {
+      heard.push(said);
+      waiting.push({ answer: () => resolve((held = { revision: held.revision + 1, words })), refuse: reject });
+    });
   const told: string[] = [];
   const keeper = new Keeper<View, string>(
-    { save: (words, from) => hear(`${words} from ${from}`, words), undo: (from) => hear(`undo ${from}`, 'before'), redo: (from) => hear(`redo ${from}`, 'after') },
-    { draft() {}, began: () => told.push('unsaved'), kept: (v) => told.push(keeper.wanted === undefined ? `kept ${v.words}` : 'part'), failed: (why) => told.push(why), overtaken: () => told.push('overtaken'), givenUp: () => told.push('given up') },
+    {
+      save: (words, from) => hear(`${words} from ${from}`, words),
+      undo: (from) => hear(`undo ${from}`, 'before'),
+      redo: (from) => hear(`redo ${from}`, 'after'),
+    },
+    {
+      draft() {},
+      began: () => told.push('unsaved'),
+      kept: (v) => told.push(keeper.wanted === undefined ? `kept ${v.words}` : 'part'),
+      failed: (why) => told.push(why),
+      overtaken: () => told.push('overtaken'),
+      givenUp: () => told.push('given up'),
+    },
   );
   keeper.revision = 1;
   const next = async (how: 'answer' | Error = 'answer') => {
@@ -28,8 +43,12 @@ function bench() {
   return { keeper, heard, told, next };
 }
 
-beforeEach(() => { vi.useFakeTimers(); });
-afterEach(() => { vi.useRealTimers(); });
+beforeEach(() => {
+  vi.useFakeTimers();
+});
+afterEach(() => {
+  vi.useRealTimers();
+});
 
 test('from the first stroke on the document counts as not kept, and what is typed fast is one save', async () => {
   const { keeper, heard, told, next } = bench();

@@ -25,7 +25,8 @@ const RETRY = 3000;
 
 /**
  * Saves a document as it is typed: one request at a time, the newest state last. From the first stroke on the
- * document counts as not kept; a save that fails is tried again, one that was overtaken elsewhere waits for a choice, and one that the server will not take
+ * document counts as not kept; a save that fails is tried again, one that was overtaken elsewhere waits for a choice, and one that the
+ * server will not take
  * stays as it was typed until it is changed or taken back.
  */
 export class Keeper<V extends { revision: number }, D> {
@@ -65,7 +66,9 @@ export class Keeper<V extends { revision: number }, D> {
   /** Saves now whatever is not kept yet; ends when nothing is under way, kept or not. */
   flush(): Promise<void> {
     clearTimeout(this.timer);
-    return (this.running ??= this.saveAll().finally(() => { this.running = undefined; }));
+    return (this.running ??= this.saveAll().finally(() => {
+      this.running = undefined;
+    }));
   }
 
   /** Takes the last step back, or again; what is typed is kept first, so that it is the step. */

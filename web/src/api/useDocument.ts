@@ -21,12 +21,17 @@ interface Source<V, D> extends Keeping<V, D> {
 export function useDocument<V extends { revision: number }, D>(source: Source<V, D>) {
   const cache = useQueryClient();
   const saving = useSaving();
-  const { data: view, error } = useQuery({ queryKey: source.key, queryFn: async () => newer(await source.load(), cache.getQueryData<V>(source.key)) });
+  const { data: view, error } = useQuery({
+    queryKey: source.key,
+    queryFn: async () => newer(await source.load(), cache.getQueryData<V>(source.key)),
+  });
   const [draft, setDraft] = useState<D>();
   // What the last answer held. The cache tells of it a moment later; until then this is the newer of the two.
   const [known, setKnown] = useState<{ revision: number; document: D }>();
   const [conflict, setConflict] = useState<string>();
-  const [keeper] = useState(() => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, givenUp() {}, overtaken: setConflict }));
+  const [keeper] = useState(
+    () => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, givenUp() {}, overtaken: setConflict }),
+  );
   const now = useRef({ source, known });
   useEffect(() => {
     now.current.source = source;
@@ -70,30 +75,39 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     };
   }, [keeper, saving]);
 
-  const edit = useCallback((change: (document: D) => D) => {
-    const base = keeper.wanted ?? newest(now.current.known, view, now.current.source.of);
-    if (base !== undefined) keeper.want(change(base));
-  }, [keeper, view]);
+  const edit = useCallback(
+    (change: (document: D) => D) => {
+      const base = keeper.wanted ?? newest(now.current.known, view, now.current.source.of);
+      if (base !== undefined) keeper.want(change(base));
+    },
+    [keeper, view],
+  );
 
-  const travel = useCallback(async (way: 'undo' | 'redo') => {
-    try {
-      await keeper.travel(way);
-    } catch (e) {
-      saving.done(keeper);
-      saving.say(e instanceof Error ? e.message : String(e));
-    }
-  }, [keeper, saving]);
+  const travel = useCallback(
+    async (way: 'undo' | 'redo') => {
+      try {
+        await keeper.travel(way);
+      } catch (e) {
+        saving.done(keeper);
+        saving.say(e instanceof Error ? e.message : String(e));
+      }
+    },
+    [keeper, saving],
+  );
 
-  const order = useCallback(async (send: (madeFrom: number) => Promise<V>) => {
-    try {
-      await keeper.order(send);
-    } catch (e) {
-      saving.done(keeper);
-      saving.say(e instanceof Error ? e.message : String(e));
-      // What the page shows is not what there is.
-      for (const key of now.current.source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
-    }
-  }, [keeper, saving, cache]);
+  const order = useCallback(
+    async (send: (madeFrom: number) => Promise<V>) => {
+      try {
+        await keeper.order(send);
+      } catch (e) {
+        saving.done(keeper);
+        saving.say(e instanceof Error ? e.message : String(e));
+        // What the page shows is not what there is.
+        for (const key of now.current.source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
+      }
+    },
+    [keeper, saving, cache],
+  );
 
   const takeTheirs = useCallback(() => {
     keeper.drop();
@@ -135,7 +149,11 @@ export function newer<V extends { revision: number }>(loaded: V, held: V | undef
 }
 
 /** The document of the last answer, unless the cache holds a newer one. */
-function newest<V extends { revision: number }, D>(known: { revision: number; document: D } | undefined, view: V | undefined, of: (view: V) => D): D | undefined {
+function newest<V extends { revision: number }, D>(
+  known: { revision: number; document: D } | undefined,
+  view: V | undefined,
+  of: (view: V) => D,
+): D | undefined {
   if (!view) return undefined;
   return known && known.revision >= view.revision ? known.document : of(view);
 }

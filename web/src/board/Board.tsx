@@ -31,21 +31,36 @@ export function Board({ label, drawing, pad, dimensions = true, lit, onLight, go
   // A drawing larger than its frame is looked at in the middle first.
   useEffect(() => {
     const board = ref.current;
-    if (k !== undefined && board) board.scrollTo((board.scrollWidth - board.clientWidth) / 2, (board.scrollHeight - board.clientHeight) / 2);
+    if (k !== undefined && board)
+      board.scrollTo((board.scrollWidth - board.clientWidth) / 2, (board.scrollHeight - board.clientHeight) / 2);
   }, [ref, k, width, height]);
   return (
     <div className={k === undefined ? 'board' : 'board scrolls'} ref={ref} tabIndex={k === undefined ? undefined : 0}>
       {width > 0 && height > 0 && (
-        <svg width={width} height={height} role={usable ? 'group' : 'img'} aria-label={label} className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`} style={goods?.colour ? { '--goods': goods.colour } as CSSProperties : undefined}>
+        <svg
+          width={width}
+          height={height}
+          role={usable ? 'group' : 'img'}
+          aria-label={label}
+          className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`}
+          style={goods?.colour ? ({ '--goods': goods.colour } as CSSProperties) : undefined}
+        >
           <defs>
             <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
               <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
             </pattern>
             <clipPath id={`${hatch}-window`}>
-              <rect x={scale.x(drawing.box.minX)} y={scale.y(drawing.box.maxY)} width={scale.k * (drawing.box.maxX - drawing.box.minX)} height={scale.k * (drawing.box.maxY - drawing.box.minY)} />
+              <rect
+                x={scale.x(drawing.box.minX)}
+                y={scale.y(drawing.box.maxY)}
+                width={scale.k * (drawing.box.maxX - drawing.box.minX)}
+                height={scale.k * (drawing.box.maxY - drawing.box.minY)}
+              />
             </clipPath>
           </defs>
-          <g clipPath={drawing.isWindow ? `url(#${hatch}-window)` : undefined}><Strokes strokes={drawing.strokes} scale={scale} hatch={hatch} /></g>
+          <g clipPath={drawing.isWindow ? `url(#${hatch}-window)` : undefined}>
+            <Strokes strokes={drawing.strokes} scale={scale} hatch={hatch} />
+          </g>
           {children?.(scale)}
           {dimensions && <Dimensions lines={drawing.dimensions} box={drawing.box} scale={scale} lit={lit} onLight={onLight} />}
           <Callouts callouts={drawing.callouts} right={width - 8} scale={scale} lit={lit} onLight={onLight} />
@@ -67,23 +82,39 @@ function Strokes({ strokes, scale, hatch }: { strokes: readonly Schemas['StrokeV
           </g>
         ))}
       </g>
-      {strokes.filter((s) => s.kind === 'centre' && s.labelAt).map((s, i) => (
-        <text key={i} className="word-at-foot" x={scale.x(s.labelAt?.x ?? 0) + 6} y={scale.y(s.labelAt?.y ?? 0) + 2}>{s.label}</text>
-      ))}
-      {strokes.filter((s) => s.kind === 'keptClear').map((s, i) => (
-        <g key={i}>
-          <HatchedPath path={s.path} scale={scale} hatch={hatch} />
-          {s.label && s.labelAt && (
-            <text className="word-in-hatch" textAnchor="middle" transform={`translate(${scale.x(s.labelAt.x)} ${scale.y(s.labelAt.y)}) rotate(-90)`} dy="0.35em">{s.label}</text>
-          )}
-        </g>
-      ))}
+      {strokes
+        .filter((s) => s.kind === 'centre' && s.labelAt)
+        .map((s, i) => (
+          <text key={i} className="word-at-foot" x={scale.x(s.labelAt?.x ?? 0) + 6} y={scale.y(s.labelAt?.y ?? 0) + 2}>
+            {s.label}
+          </text>
+        ))}
+      {strokes
+        .filter((s) => s.kind === 'keptClear')
+        .map((s, i) => (
+          <g key={i}>
+            <HatchedPath path={s.path} scale={scale} hatch={hatch} />
+            {s.label && s.labelAt && (
+              <text
+                className="word-in-hatch"
+                textAnchor="middle"
+                transform={`translate(${scale.x(s.labelAt.x)} ${scale.y(s.labelAt.y)}) rotate(-90)`}
+                dy="0.35em"
+              >
+                {s.label}
+              </text>
+            )}
+          </g>
+        ))}
     </>
   );
 }
 
 /** Hatching keeps its pitch on screen, so its path is scaled point by point. */
 function HatchedPath({ path, scale, hatch }: { path: string; scale: Scale; hatch: string }) {
-  const d = path.replace(/(-?[\d.]+) (-?[\d.]+)/g, (_, x: string, y: string) => `${scale.x(Number(x)).toFixed(1)} ${scale.y(Number(y)).toFixed(1)}`);
+  const d = path.replace(
+    /(-?[\d.]+) (-?[\d.]+)/g,
+    (_, x: string, y: string) => `${scale.x(Number(x)).toFixed(1)} ${scale.y(Number(y)).toFixed(1)}`,
+  );
   return <path d={d} fill={`url(#${hatch})`} className="hatched" />;
 }

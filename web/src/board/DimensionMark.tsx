@@ -28,18 +28,39 @@ export function DimensionMark({ extend, line: [a, b], text, letter, className = 
   const width = text.length * CHARACTER + 12 + (letter ? LETTER_WIDTH : 0);
   // Too short for its figure: the figure stands beside the line, and outside its end.
   const beside = length < width + 10 && !letter;
-  const at = letter && upright ? { x: a.x > extend[0].x ? middle.x + width / 2 + 10 : middle.x - width / 2 - 10, y: a.y + along * (b.y - a.y) }
-    : beside && !upright ? { x: Math.max(a.x, b.x) + width / 2 + 4, y: middle.y } : middle;
+  const at =
+    letter && upright
+      ? { x: a.x > extend[0].x ? middle.x + width / 2 + 10 : middle.x - width / 2 - 10, y: a.y + along * (b.y - a.y) }
+      : beside && !upright
+        ? { x: Math.max(a.x, b.x) + width / 2 + 4, y: middle.y }
+        : middle;
   const turned = upright && !letter ? ` rotate(-90)` : '';
   return (
-    <g className={`dimension ${className}${onLight ? '' : ' unheard'}${lit ? ' lit' : ''}`} onMouseEnter={() => onLight?.(letter)} onMouseLeave={() => onLight?.(undefined)}>
-      {[[extend[0], a], [extend[1], b]].map(([from, to], i) => <Extension key={i} from={from as XY} to={to as XY} />)}
+    <g
+      className={`dimension ${className}${onLight ? '' : ' unheard'}${lit ? ' lit' : ''}`}
+      onMouseEnter={() => onLight?.(letter)}
+      onMouseLeave={() => onLight?.(undefined)}
+    >
+      {[
+        [extend[0], a],
+        [extend[1], b],
+      ].map(([from, to], i) => (
+        <Extension key={i} from={from as XY} to={to as XY} />
+      ))}
       <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="dimension-line" />
-      {[a, b].map((p, i) => <line key={i} x1={p.x - TICK} y1={p.y + TICK} x2={p.x + TICK} y2={p.y - TICK} className="tick" />)}
+      {[a, b].map((p, i) => (
+        <line key={i} x1={p.x - TICK} y1={p.y + TICK} x2={p.x + TICK} y2={p.y - TICK} className="tick" />
+      ))}
       <g transform={`translate(${at.x} ${at.y})${turned}`}>
         <rect x={-width / 2} y={-10} width={width} height={20} className={letter ? 'tag' : 'gap'} />
-        {letter && <text x={-width / 2 + 8} dy="0.35em" className="letter">{letter}</text>}
-        <text x={letter ? LETTER_WIDTH / 2 : 0} dy="0.35em" textAnchor="middle" className="dimension-figure">{text}</text>
+        {letter && (
+          <text x={-width / 2 + 8} dy="0.35em" className="letter">
+            {letter}
+          </text>
+        )}
+        <text x={letter ? LETTER_WIDTH / 2 : 0} dy="0.35em" textAnchor="middle" className="dimension-figure">
+          {text}
+        </text>
       </g>
     </g>
   );

@@ -55,26 +55,41 @@ function laid(line: Schemas['DimensionLine'], a: XY, b: XY, box: Schemas['Box'],
   switch (line.place) {
     case 'above': {
       const y = scale.y(box.maxY) - out;
-      return [{ x: a.x, y }, { x: b.x, y }];
+      return [
+        { x: a.x, y },
+        { x: b.x, y },
+      ];
     }
     case 'below': {
       const y = scale.y(box.minY) + out;
-      return [{ x: a.x, y }, { x: b.x, y }];
+      return [
+        { x: a.x, y },
+        { x: b.x, y },
+      ];
     }
     case 'left': {
       const x = scale.x(box.minX) - out;
-      return [{ x, y: a.y }, { x, y: b.y }];
+      return [
+        { x, y: a.y },
+        { x, y: b.y },
+      ];
     }
     case 'right': {
       const x = scale.x(box.maxX) + out;
-      return [{ x, y: a.y }, { x, y: b.y }];
+      return [
+        { x, y: a.y },
+        { x, y: b.y },
+      ];
     }
     case 'along': {
       const l = Math.hypot(b.x - a.x, b.y - a.y) || 1;
       // Clear of the edge it measures.
       const off = 1.6 * out;
       const [nx, ny] = [((b.y - a.y) / l) * off, (-(b.x - a.x) / l) * off];
-      return [{ x: a.x + nx, y: a.y + ny }, { x: b.x + nx, y: b.y + ny }];
+      return [
+        { x: a.x + nx, y: a.y + ny },
+        { x: b.x + nx, y: b.y + ny },
+      ];
     }
   }
 }

@@ -14,7 +14,16 @@ export function Ink({ inks, outline = false, piece }: Props) {
     <>
       {!outline && <FilmPatterns films={inks} />}
       {inks.map((i, n) => (
-        <path key={`${i.filmId} ${i.ply} ${n}`} d={i.path} className={outline ? 'ink-outline' : 'ink'} fill={outline ? 'none' : fillOf(i)} fillRule="evenodd" vectorEffect="non-scaling-stroke" data-piece={piece} data-film={i.film || undefined} />
+        <path
+          key={`${i.filmId} ${i.ply} ${n}`}
+          d={i.path}
+          className={outline ? 'ink-outline' : 'ink'}
+          fill={outline ? 'none' : fillOf(i)}
+          fillRule="evenodd"
+          vectorEffect="non-scaling-stroke"
+          data-piece={piece}
+          data-film={i.film || undefined}
+        />
       ))}
     </>
   );

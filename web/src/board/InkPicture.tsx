@@ -19,9 +19,18 @@ export function InkPicture({ label, box, around = 0.04, paths = [], inks = [], c
   const [w, h] = [box.maxX - box.minX, box.maxY - box.minY];
   const room = around * Math.max(w, h);
   return (
-    <svg className={className ?? 'ink-picture'} viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`} style={goods ? { '--goods': goods } as CSSProperties : undefined} role="img" aria-label={label} preserveAspectRatio="xMidYMid meet">
+    <svg
+      className={className ?? 'ink-picture'}
+      viewBox={`${box.minX - room} ${-box.maxY - room} ${w + 2 * room} ${h + 2 * room}`}
+      style={goods ? ({ '--goods': goods } as CSSProperties) : undefined}
+      role="img"
+      aria-label={label}
+      preserveAspectRatio="xMidYMid meet"
+    >
       <g transform="scale(1 -1)">
-        {paths.map((p, i) => <path key={i} d={p.d} className={p.className} fill={p.fill} fillRule="evenodd" vectorEffect="non-scaling-stroke" />)}
+        {paths.map((p, i) => (
+          <path key={i} d={p.d} className={p.className} fill={p.fill} fillRule="evenodd" vectorEffect="non-scaling-stroke" />
+        ))}
         <Ink inks={inks} />
       </g>
     </svg>

@@ -28,16 +28,26 @@ export function Movable({ name, box, scale, steps: [step, longStep], outside = 0
   const from = useRef<{ x: number; y: number }>(undefined);
   const [by, setBy] = useState<By>({ dx: 0, dy: 0 });
   const snap = (px: number) => Math.round(px / scale.k / step) * step;
-  const moved = (e: PointerEvent): By => (from.current ? { dx: snap(e.clientX - from.current.x), dy: -snap(e.clientY - from.current.y) } : by);
+  const moved = (e: PointerEvent): By =>
+    from.current ? { dx: snap(e.clientX - from.current.x), dy: -snap(e.clientY - from.current.y) } : by;
   const [x, y] = [scale.x(box.minX + by.dx) - outside, scale.y(box.maxY + by.dy) - outside];
   const width = scale.k * (box.maxX - box.minX) + 2 * outside;
   const height = scale.k * (box.maxY - box.minY) + 2 * outside;
   return (
     <>
       <rect
-        x={x} y={y} width={width} height={height} className={className} tabIndex={0} role="button"
+        x={x}
+        y={y}
+        width={width}
+        height={height}
+        className={className}
+        tabIndex={0}
+        role="button"
         aria-label={`${name}: drag it, or move it with the arrow keys`}
-        onPointerDown={(e) => { from.current = { x: e.clientX, y: e.clientY }; e.currentTarget.setPointerCapture(e.pointerId); }}
+        onPointerDown={(e) => {
+          from.current = { x: e.clientX, y: e.clientY };
+          e.currentTarget.setPointerCapture(e.pointerId);
+        }}
         onPointerMove={(e) => {
           if (!from.current) return;
           const now = moved(e);

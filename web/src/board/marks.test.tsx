@@ -9,10 +9,20 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined })
 const scale = { k: 1, x: (mm: number) => mm, y: (mm: number) => 200 - mm, transform: '' };
 const box = { minX: 0, minY: 0, maxX: 200, maxY: 100, width: 200, height: 100, centreX: 100, centreY: 50 };
 const line = (change: Partial<Schemas['DimensionLine']>): Schemas['DimensionLine'] => ({
-  letter: null, word: '', millimetres: 200, uncertainty: null, from: { x: 0, y: 100 }, to: { x: 200, y: 100 }, place: 'above', level: 0, ofZone: false, ...change,
+  letter: null,
+  word: '',
+  millimetres: 200,
+  uncertainty: null,
+  from: { x: 0, y: 100 },
+  to: { x: 200, y: 100 },
+  place: 'above',
+  level: 0,
+  ofZone: false,
+  ...change,
 });
 const html = (node: React.ReactNode) => renderToStaticMarkup(<svg>{node}</svg>);
-const lineOf = (markup: string) => /<line x1="([^"]*)" y1="([^"]*)" x2="([^"]*)" y2="([^"]*)" class="dimension-line"/.exec(markup)?.slice(1).map(Number);
+const lineOf = (markup: string) =>
+  /<line x1="([^"]*)" y1="([^"]*)" x2="([^"]*)" y2="([^"]*)" class="dimension-line"/.exec(markup)?.slice(1).map(Number);
 
 describe('dimension lines', () => {
   it('stand outside the drawing, each level further out', () => {
@@ -24,19 +34,36 @@ describe('dimension lines', () => {
   });
 
   it('run beside a slanted wall at the same distance from both its ends', () => {
-    const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = lineOf(html(<Dimensions lines={[line({ place: 'along', from: { x: 20, y: 0 }, to: { x: 0, y: 100 } })]} box={box} scale={scale} />)) ?? [];
+    const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] =
+      lineOf(
+        html(<Dimensions lines={[line({ place: 'along', from: { x: 20, y: 0 }, to: { x: 0, y: 100 } })]} box={box} scale={scale} />),
+      ) ?? [];
     expect(Math.hypot(x2 - x1, y2 - y1)).toBeCloseTo(Math.hypot(20, 100));
     expect(x1).toBeLessThan(20);
     expect(x2).toBeLessThan(0);
   });
 
   it('write the word, the figure and what it is uncertain by, and a question where nothing was read', () => {
-    expect(html(<Dimensions lines={[line({ word: 'girth', millimetres: 257.577, uncertainty: 1.291 })]} box={box} scale={scale} />)).toContain('girth 257.6 ± 1.3');
+    expect(
+      html(<Dimensions lines={[line({ word: 'girth', millimetres: 257.577, uncertainty: 1.291 })]} box={box} scale={scale} />),
+    ).toContain('girth 257.6 ± 1.3');
     expect(html(<Dimensions lines={[line({ letter: 'D', millimetres: null })]} box={box} scale={scale} />)).toContain('>?<');
   });
 
   it('keep the figure beside a line that is too short for it', () => {
-    const short = html(<DimensionMark extend={[{ x: 0, y: 50 }, { x: 12, y: 50 }]} line={[{ x: 0, y: 20 }, { x: 12, y: 20 }]} text="12.0" />);
+    const short = html(
+      <DimensionMark
+        extend={[
+          { x: 0, y: 50 },
+          { x: 12, y: 50 },
+        ]}
+        line={[
+          { x: 0, y: 20 },
+          { x: 12, y: 20 },
+        ]}
+        text="12.0"
+      />,
+    );
     expect(Number(/translate\(([\d.]+) /.exec(short)?.[1])).toBeGreaterThan(12);
   });
 });
@@ -52,6 +79,10 @@ describe('callouts', () => {
   });
 
   it('light up with the row they belong to', () => {
-    expect(html(<Callouts callouts={[{ letter: 'A', word: 'girth', millimetres: null, at: { x: 0, y: 0 } }]} right={400} scale={scale} lit="A" />)).toContain('callout lit');
+    expect(
+      html(
+        <Callouts callouts={[{ letter: 'A', word: 'girth', millimetres: null, at: { x: 0, y: 0 } }]} right={400} scale={scale} lit="A" />,
+      ),
+    ).toContain('callout lit');
   });
 });

@@ -4,5 +4,7 @@ export function movesSaid(right: number, up: number, length: (mm: number) => str
   return [
     Math.abs(right) >= least && `${length(Math.abs(right))} to the ${right > 0 ? 'right' : 'left'}`,
     Math.abs(up) >= least && `${length(Math.abs(up))} ${up > 0 ? 'up' : 'down'}`,
-  ].filter(Boolean).join(' and ');
+  ]
+    .filter(Boolean)
+    .join(' and ');
 }

@@ -3,7 +3,14 @@ import { frameFor, scaleFor } from './scale';
 import { keepScreenScale, scaleFrom, screenScale } from './screen';
 
 const box = (minX: number, minY: number, maxX: number, maxY: number) => ({
-  minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY, centreX: (minX + maxX) / 2, centreY: (minY + maxY) / 2,
+  minX,
+  minY,
+  maxX,
+  maxY,
+  width: maxX - minX,
+  height: maxY - minY,
+  centreX: (minX + maxX) / 2,
+  centreY: (minY + maxY) / 2,
 });
 const pad = { top: 10, right: 20, bottom: 30, left: 40 };
 
@@ -23,7 +30,14 @@ describe('the scale of a drawing', () => {
 
   it('gives paths and figures the same places', () => {
     const scale = scaleFor(box(-7, 3, 90, 61), 500, 300, pad);
-    const [a, b, c, d, e, f] = (/matrix\((.*)\)/.exec(scale.transform)?.[1] ?? '').split(' ').map(Number) as [number, number, number, number, number, number];
+    const [a, b, c, d, e, f] = (/matrix\((.*)\)/.exec(scale.transform)?.[1] ?? '').split(' ').map(Number) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
     expect(a * 12 + c * 34 + e).toBeCloseTo(scale.x(12));
     expect(b * 12 + d * 34 + f).toBeCloseTo(scale.y(34));
   });
@@ -52,7 +66,10 @@ describe('true size', () => {
 
   it('is what the screen says until it is measured, and kept from then on', () => {
     const kept = new Map<string, string>();
-    vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value) });
+    vi.stubGlobal('localStorage', {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+    });
     expect(screenScale()).toEqual({ k: 96 / 25.4, measured: false });
     keepScreenScale(4.2);
     expect(screenScale()).toEqual({ k: 4.2, measured: true });

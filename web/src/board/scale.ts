@@ -12,7 +12,12 @@ export interface Scale {
 }
 
 /** A frame that a box stands in at a scale, no smaller than the one there is. */
-export function frameFor(box: Schemas['Box'], frame: { width: number; height: number }, pad: Pad, k: number): { width: number; height: number } {
+export function frameFor(
+  box: Schemas['Box'],
+  frame: { width: number; height: number },
+  pad: Pad,
+  k: number,
+): { width: number; height: number } {
   return {
     width: Math.max(frame.width, pad.left + pad.right + k * (box.maxX - box.minX)),
     height: Math.max(frame.height, pad.top + pad.bottom + k * (box.maxY - box.minY)),

@@ -8,7 +8,13 @@ type Broken = Schemas['BrokenCard'];
 /** Things of a place that cannot be worked out: which, why, and a way back. */
 export function BrokenCards({ kind, of }: { kind: Kind; of: readonly Broken[] }) {
   if (of.length === 0) return null;
-  return <div className="broken-cards">{of.map((b) => <BrokenCard key={b.id} kind={kind} broken={b} />)}</div>;
+  return (
+    <div className="broken-cards">
+      {of.map((b) => (
+        <BrokenCard key={b.id} kind={kind} broken={b} />
+      ))}
+    </div>
+  );
 }
 
 function BrokenCard({ kind, broken }: { kind: Kind; broken: Broken }) {
@@ -21,8 +27,12 @@ function BrokenCard({ kind, broken }: { kind: Kind; broken: Broken }) {
     <section className="slip broken" aria-label={broken.name || 'Without a name'}>
       <strong>{broken.name || 'Without a name'}</strong>
       <span className="look">▲ cannot be worked out</span>
-      <span><Words of={broken.reason} /></span>
-      <button type="button" className="btn btn-sm btn-line" disabled={undo.isPending} onClick={() => undo.mutate()}>Undo the last change</button>
+      <span>
+        <Words of={broken.reason} />
+      </span>
+      <button type="button" className="btn btn-sm btn-line" disabled={undo.isPending} onClick={() => undo.mutate()}>
+        Undo the last change
+      </button>
       {undo.error && <p className="echo problem">{undo.error.message}</p>}
     </section>
   );

@@ -24,14 +24,29 @@ export function FindDialog({ open, onClose }: { open: boolean; onClose: () => vo
   });
   return (
     <Modal show={open} onHide={onClose} aria-labelledby="find-title">
-      <Modal.Header closeButton><Modal.Title id="find-title">Find</Modal.Title></Modal.Header>
+      <Modal.Header closeButton>
+        <Modal.Title id="find-title">Find</Modal.Title>
+      </Modal.Header>
       <Modal.Body>
-        <Form.Control autoFocus aria-label="Part of a name" placeholder="Part of a name" value={words} onChange={(e) => setWords(e.target.value)} />
+        <Form.Control
+          autoFocus
+          aria-label="Part of a name"
+          placeholder="Part of a name"
+          value={words}
+          onChange={(e) => setWords(e.target.value)}
+        />
         <ul className="found">
           {data?.map((f) => (
             <li key={f.kind + f.id}>
-              <button type="button" onClick={() => { onClose(); void go(PLACE[f.kind]?.(f.id) ?? '/jobs'); }}>
-                {f.name}<span>{f.kind}</span>
+              <button
+                type="button"
+                onClick={() => {
+                  onClose();
+                  void go(PLACE[f.kind]?.(f.id) ?? '/jobs');
+                }}
+              >
+                {f.name}
+                <span>{f.kind}</span>
               </button>
             </li>
           ))}

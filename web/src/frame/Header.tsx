@@ -9,7 +9,12 @@ import { SavedNote } from './saving';
 import { ThemeSwitch } from './ThemeSwitch';
 import { useKeys } from './useKeys';
 
-const PLACES = [['/jobs', 'Jobs'], ['/shelf', 'Shelf'], ['/motifs', 'Motifs'], ['/stock', 'Stock']] as const;
+const PLACES = [
+  ['/jobs', 'Jobs'],
+  ['/shelf', 'Shelf'],
+  ['/motifs', 'Motifs'],
+  ['/stock', 'Stock'],
+] as const;
 
 export function Header() {
   const [open, setOpen] = useState<'find' | 'keys'>();
@@ -29,14 +34,20 @@ export function Header() {
       </NavLink>
       <nav aria-label="Places">
         {PLACES.map(([to, name]) => (
-          <NavLink key={to} to={to} className={({ isActive }) => (isActive || (to === '/jobs' && inRun) ? 'place here' : 'place')}>{name}</NavLink>
+          <NavLink key={to} to={to} className={({ isActive }) => (isActive || (to === '/jobs' && inRun) ? 'place here' : 'place')}>
+            {name}
+          </NavLink>
         ))}
       </nav>
       <SavedNote />
       <UnitSwitch />
       <ThemeSwitch />
-      <button type="button" className="quiet" onClick={() => setOpen('find')}>Find</button>
-      <button type="button" className="quiet" aria-label="Keys of this view" onClick={() => setOpen('keys')}>?</button>
+      <button type="button" className="quiet" onClick={() => setOpen('find')}>
+        Find
+      </button>
+      <button type="button" className="quiet" aria-label="Keys of this view" onClick={() => setOpen('keys')}>
+        ?
+      </button>
       <FindDialog open={open === 'find'} onClose={() => setOpen(undefined)} />
       <KeysDialog open={open === 'keys'} onClose={() => setOpen(undefined)} />
     </header>
@@ -49,11 +60,24 @@ function UnitSwitch() {
     <div className="unit-switch">
       <ButtonGroup size="sm" aria-label="Unit">
         {(['mm', 'in'] as const).map((unit) => (
-          <Button key={unit} variant="unit" active={units.unit === unit} aria-pressed={units.unit === unit} onClick={() => choose({ ...units, unit })}>{unit}</Button>
+          <Button
+            key={unit}
+            variant="unit"
+            active={units.unit === unit}
+            aria-pressed={units.unit === unit}
+            onClick={() => choose({ ...units, unit })}
+          >
+            {unit}
+          </Button>
         ))}
       </ButtonGroup>
       {units.unit === 'in' && (
-        <Form.Select size="sm" aria-label="Inches shown as" value={units.fraction} onChange={(e) => choose({ ...units, fraction: Number(e.target.value) as Units['fraction'] })}>
+        <Form.Select
+          size="sm"
+          aria-label="Inches shown as"
+          value={units.fraction}
+          onChange={(e) => choose({ ...units, fraction: Number(e.target.value) as Units['fraction'] })}
+        >
           <option value={0}>decimal</option>
           <option value={8}>1/8</option>
           <option value={16}>1/16</option>

@@ -16,9 +16,21 @@ export function PointedChoice<T extends string>({ title, now, of, onChoose, onPo
       <legend>{title}</legend>
       {of.map(([value, words]) => (
         <button
-          key={value} type="button" aria-pressed={now === value} className={now === value ? 'choice here' : 'choice'} onClick={() => { onChoose(value); onPoint(undefined); }}
-          onMouseEnter={() => point(value)} onMouseLeave={() => onPoint(undefined)} onFocus={() => point(value)} onBlur={() => onPoint(undefined)}
-        >{words}</button>
+          key={value}
+          type="button"
+          aria-pressed={now === value}
+          className={now === value ? 'choice here' : 'choice'}
+          onClick={() => {
+            onChoose(value);
+            onPoint(undefined);
+          }}
+          onMouseEnter={() => point(value)}
+          onMouseLeave={() => onPoint(undefined)}
+          onFocus={() => point(value)}
+          onBlur={() => onPoint(undefined)}
+        >
+          {words}
+        </button>
       ))}
     </fieldset>
   );

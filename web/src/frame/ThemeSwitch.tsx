@@ -4,7 +4,9 @@ const KEPT = 'cabida.theme';
 
 /** Light or dark; the system's choice until one is made. */
 export function ThemeSwitch() {
-  const [dark, setDark] = useState(() => (localStorage.getItem(KEPT) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')) === 'dark');
+  const [dark, setDark] = useState(
+    () => (localStorage.getItem(KEPT) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light')) === 'dark',
+  );
   useEffect(() => {
     document.documentElement.dataset.bsTheme = dark ? 'dark' : 'light';
   }, [dark]);

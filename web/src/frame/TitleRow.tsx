@@ -19,8 +19,12 @@ export function TitleRow({ title, about, children, undo, redo }: Props) {
       <div className="about">{about}</div>
       {undo && redo && (
         <div className="undo">
-          <button type="button" className="quiet" onClick={undo}>Undo</button>
-          <button type="button" className="quiet" onClick={redo}>Redo</button>
+          <button type="button" className="quiet" onClick={undo}>
+            Undo
+          </button>
+          <button type="button" className="quiet" onClick={redo}>
+            Redo
+          </button>
         </div>
       )}
       {children}
@@ -34,21 +38,36 @@ export function Conflict({ words, takeTheirs, keepMine }: { words?: string; take
   return (
     <div className="conflict" role="alert">
       {words}
-      <button type="button" className="btn btn-sm btn-line" onClick={takeTheirs}>Show that</button>
-      <button type="button" className="btn btn-sm btn-line" onClick={keepMine}>Keep what is here</button>
+      <button type="button" className="btn btn-sm btn-line" onClick={takeTheirs}>
+        Show that
+      </button>
+      <button type="button" className="btn btn-sm btn-line" onClick={keepMine}>
+        Keep what is here
+      </button>
     </div>
   );
 }
 
 /** Shown while something is on its way, or why it did not come. */
 export function Waiting({ error, undo }: { error: Error | null; undo?: () => void }) {
-  if (!error) return <div className="page waiting"><p className="soft">One moment …</p></div>;
+  if (!error)
+    return (
+      <div className="page waiting">
+        <p className="soft">One moment …</p>
+      </div>
+    );
   const broken = error instanceof Problem && error.status === 422;
   return (
     <div className="page waiting">
       <h1>{broken ? 'It cannot be worked out' : 'Not to be had'}</h1>
       <p>{error.message}</p>
-      {broken && undo && <p><button type="button" className="btn btn-sm btn-line" onClick={undo}>Undo the last change</button></p>}
+      {broken && undo && (
+        <p>
+          <button type="button" className="btn btn-sm btn-line" onClick={undo}>
+            Undo the last change
+          </button>
+        </p>
+      )}
     </div>
   );
 }

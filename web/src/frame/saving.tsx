@@ -25,22 +25,25 @@ const SavingContext = createContext<Saving>({ began() {}, done() {}, forget() {}
 export function SavingProvider({ children }: { children: ReactNode }) {
   const [state, setState] = useState<SavingState>({ state: 'idle' });
   const [open] = useState(() => new Set<object>());
-  const saving = useMemo<Saving>(() => ({
-    began: (owner) => {
-      open.add(owner);
-      setState((s) => ({ ...s, state: 'saving', words: undefined, undo: undefined }));
-    },
-    done: (owner) => {
-      open.delete(owner);
-      if (open.size === 0) setState({ state: 'saved', at: new Date() });
-    },
-    forget: (owner) => {
-      open.delete(owner);
-      if (open.size === 0) setState((s) => (s.state === 'failed' ? { state: 'idle' } : s));
-    },
-    failed: (words) => setState((s) => ({ ...s, state: 'failed', words, undo: undefined })),
-    say: (words, undo) => setState((s) => ({ ...s, words, undo })),
-  }), [open]);
+  const saving = useMemo<Saving>(
+    () => ({
+      began: (owner) => {
+        open.add(owner);
+        setState((s) => ({ ...s, state: 'saving', words: undefined, undo: undefined }));
+      },
+      done: (owner) => {
+        open.delete(owner);
+        if (open.size === 0) setState({ state: 'saved', at: new Date() });
+      },
+      forget: (owner) => {
+        open.delete(owner);
+        if (open.size === 0) setState((s) => (s.state === 'failed' ? { state: 'idle' } : s));
+      },
+      failed: (words) => setState((s) => ({ ...s, state: 'failed', words, undo: undefined })),
+      say: (words, undo) => setState((s) => ({ ...s, words, undo })),
+    }),
+    [open],
+  );
   return (
     <SavingContext.Provider value={saving}>
       <StateContext.Provider value={state}>{children}</StateContext.Provider>
@@ -57,7 +60,11 @@ export function SavedNote() {
   return (
     <span className={`saved-note ${state}`} role="status">
       {words ?? (state === 'saving' ? 'Saving …' : state === 'failed' ? 'Not saved yet, trying again' : time ? `Saved ${time}` : '')}
-      {undo && <button type="button" className="quiet" onClick={undo}>Undo</button>}
+      {undo && (
+        <button type="button" className="quiet" onClick={undo}>
+          Undo
+        </button>
+      )}
     </span>
   );
 }

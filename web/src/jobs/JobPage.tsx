@@ -49,22 +49,60 @@ function Ordering({ id }: { id: string }) {
   return (
     <div className="page">
       <TitleRow
-        title={<Form.Control className="title-field" aria-label="Name of the job" value={document.name} onChange={(e) => set({ name: e.target.value })} />}
+        title={
+          <Form.Control
+            className="title-field"
+            aria-label="Name of the job"
+            value={document.name}
+            onChange={(e) => set({ name: e.target.value })}
+          />
+        }
         undo={job.undo}
         redo={job.redo}
       >
-        <Button size="sm" variant="line" disabled={view.runs.length > 0} title={view.runs.length ? 'It has runs' : undefined} onClick={() => remove.mutate()}>Remove the job</Button>
+        <Button
+          size="sm"
+          variant="line"
+          disabled={view.runs.length > 0}
+          title={view.runs.length ? 'It has runs' : undefined}
+          onClick={() => remove.mutate()}
+        >
+          Remove the job
+        </Button>
       </TitleRow>
       <Conflict words={job.conflict} takeTheirs={job.takeTheirs} keepMine={job.keepMine} />
       <div className="job-fields">
-        <label>For<Form.Control size="sm" value={document.customer} onChange={(e) => set({ customer: e.target.value })} /></label>
-        <label>Due<Form.Control size="sm" type="date" value={document.due} onChange={(e) => set({ due: e.target.value })} /></label>
-        <label className="wide">Note<Form.Control size="sm" value={document.note} onChange={(e) => set({ note: e.target.value })} /></label>
+        <label>
+          For
+          <Form.Control size="sm" value={document.customer} onChange={(e) => set({ customer: e.target.value })} />
+        </label>
+        <label>
+          Due
+          <Form.Control size="sm" type="date" value={document.due} onChange={(e) => set({ due: e.target.value })} />
+        </label>
+        <label className="wide">
+          Note
+          <Form.Control size="sm" value={document.note} onChange={(e) => set({ note: e.target.value })} />
+        </label>
       </div>
       <JobSlip job={{ ...view, job: document }} />
-      <Form className="new-run" onSubmit={(e) => { e.preventDefault(); if (name.trim()) add.mutate(); }}>
-        <Form.Control size="sm" aria-label="Name of the run" placeholder="A run: one motif on one blank, for a list of names" value={name} onChange={(e) => setName(e.target.value)} />
-        <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>Add a run</Button>
+      <Form
+        className="new-run"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (name.trim()) add.mutate();
+        }}
+      >
+        <Form.Control
+          size="sm"
+          aria-label="Name of the run"
+          placeholder="A run: one motif on one blank, for a list of names"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
+        <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>
+          Add a run
+        </Button>
       </Form>
     </div>
   );

@@ -8,18 +8,27 @@ export function JobSlip({ job }: { job: Schemas['JobView'] }) {
   return (
     <article className="slip job-slip">
       <header>
-        <h2><Link to={`/jobs/${job.id}`}>{job.job.name || 'Without a name'}</Link></h2>
+        <h2>
+          <Link to={`/jobs/${job.id}`}>{job.job.name || 'Without a name'}</Link>
+        </h2>
         <span>{job.job.customer}</span>
         <span className="due">{due(job.job.due)}</span>
       </header>
-      {job.runs.length === 0 && <p className="soft">No runs yet. <Link to={`/jobs/${job.id}`}>Add the first</Link></p>}
+      {job.runs.length === 0 && (
+        <p className="soft">
+          No runs yet. <Link to={`/jobs/${job.id}`}>Add the first</Link>
+        </p>
+      )}
       <div className="slip-runs">
         {job.runs.map((r) => (
           <Link key={r.id} to={`/runs/${r.id}/${r.todo ? 'set-up' : 'fit'}`} className="slip-run">
             <RunPicture run={r} />
             <span className="run-words">
               <strong>{r.name}</strong>
-              <span>{r.pieces} {r.pieces === 1 ? 'name' : 'names'}{r.blank && ` on ${r.blank}`}</span>
+              <span>
+                {r.pieces} {r.pieces === 1 ? 'name' : 'names'}
+                {r.blank && ` on ${r.blank}`}
+              </span>
               <em>{r.todo || 'ready to fit and cut'}</em>
             </span>
           </Link>

@@ -19,13 +19,19 @@ export function JobsPage() {
       {data.cards.length + data.broken.length === 0 && (
         <div className="empty">
           <p>No job yet. A job is an order: who wants it, for when, and its runs of names.</p>
-          <p>First measure a blank on the <a href="/shelf">shelf</a>, or look round with the demo day of a small workshop.</p>
-          <Button size="sm" variant="line" disabled={demo.isPending} onClick={() => demo.mutate()}>Bring in the demo day</Button>
+          <p>
+            First measure a blank on the <a href="/shelf">shelf</a>, or look round with the demo day of a small workshop.
+          </p>
+          <Button size="sm" variant="line" disabled={demo.isPending} onClick={() => demo.mutate()}>
+            Bring in the demo day
+          </Button>
         </div>
       )}
       <BrokenCards kind="jobs" of={data.broken} />
       <div className="slips">
-        {data.cards.map((j) => <JobSlip key={j.id} job={j} />)}
+        {data.cards.map((j) => (
+          <JobSlip key={j.id} job={j} />
+        ))}
         <NewJob />
       </div>
     </div>
@@ -44,12 +50,32 @@ function NewJob() {
     },
   });
   return (
-    <Form className="new-card" onSubmit={(e) => { e.preventDefault(); if (job.name.trim()) add.mutate(); }}>
+    <Form
+      className="new-card"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (job.name.trim()) add.mutate();
+      }}
+    >
       <strong>Take an order</strong>
-      <Form.Control size="sm" aria-label="Name of the job" placeholder="What is it?" value={job.name} onChange={(e) => setJob({ ...job, name: e.target.value })} />
-      <Form.Control size="sm" aria-label="Customer" placeholder="For whom?" value={job.customer} onChange={(e) => setJob({ ...job, customer: e.target.value })} />
+      <Form.Control
+        size="sm"
+        aria-label="Name of the job"
+        placeholder="What is it?"
+        value={job.name}
+        onChange={(e) => setJob({ ...job, name: e.target.value })}
+      />
+      <Form.Control
+        size="sm"
+        aria-label="Customer"
+        placeholder="For whom?"
+        value={job.customer}
+        onChange={(e) => setJob({ ...job, customer: e.target.value })}
+      />
       <Form.Control size="sm" type="date" aria-label="Due" value={job.due} onChange={(e) => setJob({ ...job, due: e.target.value })} />
-      <Button type="submit" size="sm" variant="main" disabled={!job.name.trim() || add.isPending}>Add the job</Button>
+      <Button type="submit" size="sm" variant="main" disabled={!job.name.trim() || add.isPending}>
+        Add the job
+      </Button>
       {add.error && <p className="echo problem">{add.error.message}</p>}
     </Form>
   );

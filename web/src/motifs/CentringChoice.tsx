@@ -18,7 +18,12 @@ interface Props {
   onChoose: (to: Centring) => void;
 }
 
-const WAYS: readonly (readonly [Centring, string])[] = [['inkBox', 'the box of its ink'], ['weight', 'its weight'], ['withoutTails', 'its letters without tails'], ['circle', 'its circle']];
+const WAYS: readonly (readonly [Centring, string])[] = [
+  ['inkBox', 'the box of its ink'],
+  ['weight', 'its weight'],
+  ['withoutTails', 'its letters without tails'],
+  ['circle', 'its circle'],
+];
 
 /** What of a line, a group or the whole is its middle; pointing at a way shows its effect on the board. */
 export function CentringChoice({ title, now, partId, change, onChoose }: Props) {
@@ -28,7 +33,9 @@ export function CentringChoice({ title, now, partId, change, onChoose }: Props) 
   return (
     <div className="centring">
       <PointedChoice title={title} now={now} of={WAYS} onChoose={onChoose} onPoint={(to) => point(own, to && ((m) => change(m, to)))} />
-      <p className="soft small ghost-says" role="status">{seen && by === own ? movesIn(seen, partId, (mm) => length(mm, units)) : 'Point at a way to see what it would change.'}</p>
+      <p className="soft small ghost-says" role="status">
+        {seen && by === own ? movesIn(seen, partId, (mm) => length(mm, units)) : 'Point at a way to see what it would change.'}
+      </p>
     </div>
   );
 }

@@ -27,17 +27,44 @@ export function Distance({ graphic, onScale }: { graphic: Schemas['GraphicView']
   };
   return (
     <div className="distance">
-      <svg ref={drawing} viewBox={`${box.minX - room} ${-box.maxY - room} ${box.width + 2 * room} ${box.height + 2 * room}`} onClick={mark} role="img" aria-label="Point at two places">
+      <svg
+        ref={drawing}
+        viewBox={`${box.minX - room} ${-box.maxY - room} ${box.width + 2 * room} ${box.height + 2 * room}`}
+        onClick={mark}
+        role="img"
+        aria-label="Point at two places"
+      >
         <g transform="scale(1 -1)">
-          {graphic.pieces.map((p) => <path key={p.index} d={p.path + p.lines} className="piece-faint" fillRule="evenodd" />)}
-          {points.map((p, i) => <circle key={i} cx={p.x} cy={p.y} r={room / 3} className="distance-mark" />)}
+          {graphic.pieces.map((p) => (
+            <path key={p.index} d={p.path + p.lines} className="piece-faint" fillRule="evenodd" />
+          ))}
+          {points.map((p, i) => (
+            <circle key={i} cx={p.x} cy={p.y} r={room / 3} className="distance-mark" />
+          ))}
           {a && b && <line x1={a.x} y1={a.y} x2={b.x} y2={b.y} className="distance-line" vectorEffect="non-scaling-stroke" />}
         </g>
       </svg>
-      <p className="soft small">{a && b ? 'Between the two places it is now' : a ? 'Point at the second place.' : 'Point at two places, or say how wide all of it is: now'} {(!a || b) && length(now, units)}</p>
+      <p className="soft small">
+        {a && b
+          ? 'Between the two places it is now'
+          : a
+            ? 'Point at the second place.'
+            : 'Point at two places, or say how wide all of it is: now'}{' '}
+        {(!a || b) && length(now, units)}
+      </p>
       <div className="strip-check">
         <LengthField label={a && b ? 'It really is' : 'It really is wide'} value={typed} echo={echo} onChange={setTyped} />
-        <button type="button" className="btn btn-sm btn-line" disabled={typeof echo.millimetres !== 'number' || now <= 0} onClick={() => { onScale((echo.millimetres ?? now) / now); setPoints([]); }}>Make it so</button>
+        <button
+          type="button"
+          className="btn btn-sm btn-line"
+          disabled={typeof echo.millimetres !== 'number' || now <= 0}
+          onClick={() => {
+            onScale((echo.millimetres ?? now) / now);
+            setPoints([]);
+          }}
+        >
+          Make it so
+        </button>
       </div>
     </div>
   );

@@ -16,7 +16,10 @@ interface Props {
   onChange: (to: (part: Part) => Part) => void;
 }
 
-/** A letter's other forms, drawn large in their word, and the whole table of its face; one is chosen for a place, a letter, the face, or by rule. */
+/**
+ * A letter's other forms, drawn large in their word, and the whole table of its face; one is chosen for a place, a letter, the face, or by
+ * rule.
+ */
 export function FormsDialog({ id, partId, index, onClose, onChange }: Props) {
   const [scope, setScope] = useState<Scope>('place');
   const [table, setTable] = useState(false);
@@ -31,7 +34,9 @@ export function FormsDialog({ id, partId, index, onClose, onChange }: Props) {
   };
   return (
     <Modal show onHide={onClose} size="lg" aria-labelledby="forms-title">
-      <Modal.Header closeButton><Modal.Title id="forms-title">{data ? `Other forms of ${data.letter} in ${data.face}` : 'Other forms'}</Modal.Title></Modal.Header>
+      <Modal.Header closeButton>
+        <Modal.Title id="forms-title">{data ? `Other forms of ${data.letter} in ${data.face}` : 'Other forms'}</Modal.Title>
+      </Modal.Header>
       <Modal.Body>
         {error && <p className="finding stop">{error.message}</p>}
         {data && (
@@ -39,12 +44,22 @@ export function FormsDialog({ id, partId, index, onClose, onChange }: Props) {
             <div className="part-fields">
               <Choice label="Choose it" value={scope} of={SCOPES} onChange={setScope} />
               <span className="part-fields-row">
-                <button type="button" className="btn btn-sm btn-line" aria-pressed={table} onClick={() => setTable(!table)}>{table ? `Back to the forms of ${data.letter}` : 'All glyphs of the face'}</button>
+                <button type="button" className="btn btn-sm btn-line" aria-pressed={table} onClick={() => setTable(!table)}>
+                  {table ? `Back to the forms of ${data.letter}` : 'All glyphs of the face'}
+                </button>
               </span>
             </div>
-            {table
-              ? <GlyphTable faceId={data.faceId} letter={data.letter} onChoose={(g) => choose({ ...data.asDrawn.form, feature: '', value: 0, glyph: g.glyph, family: g.family, faceId: data.faceId })} />
-              : <LetterForms forms={data} onChoose={(f) => choose(f.form)} />}
+            {table ? (
+              <GlyphTable
+                faceId={data.faceId}
+                letter={data.letter}
+                onChoose={(g) =>
+                  choose({ ...data.asDrawn.form, feature: '', value: 0, glyph: g.glyph, family: g.family, faceId: data.faceId })
+                }
+              />
+            ) : (
+              <LetterForms forms={data} onChoose={(f) => choose(f.form)} />
+            )}
           </>
         )}
       </Modal.Body>

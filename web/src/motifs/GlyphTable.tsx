@@ -19,7 +19,13 @@ export function GlyphTable({ faceId, letter, onChoose }: Props) {
   const query = { letter: which === 'like' ? letter : undefined, kind: which === 'all' ? undefined : 'forms' };
   const { data, error, hasNextPage, fetchNextPage, isFetching } = useInfiniteQuery({
     queryKey: ['glyphs', faceId, query],
-    queryFn: ({ pageParam, signal }) => answer(api.GET('/api/typefaces/{id}/glyphs', { params: { path: { id: faceId }, query: { ...query, from: pageParam, count: PAGE } }, signal })),
+    queryFn: ({ pageParam, signal }) =>
+      answer(
+        api.GET('/api/typefaces/{id}/glyphs', {
+          params: { path: { id: faceId }, query: { ...query, from: pageParam, count: PAGE } },
+          signal,
+        }),
+      ),
     initialPageParam: 0,
     getNextPageParam: (last) => (last.from + last.glyphs.length < last.all ? last.from + last.glyphs.length : undefined),
     staleTime: Infinity,
@@ -30,22 +36,41 @@ export function GlyphTable({ faceId, letter, onChoose }: Props) {
     <>
       <div className="part-fields glyph-filter">
         <Choice
-          label="Shown" value={which} onChange={setWhich}
-          of={[['like', `for ${letter}, or unknown`], ['forms', 'all other forms'], ['all', 'every glyph']]}
+          label="Shown"
+          value={which}
+          onChange={setWhich}
+          of={[
+            ['like', `for ${letter}, or unknown`],
+            ['forms', 'all other forms'],
+            ['all', 'every glyph'],
+          ]}
         />
-        <span className="soft small" role="status">{data ? (all === 0 ? 'none' : `${glyphs.length} of ${all}`) : 'being read …'}</span>
+        <span className="soft small" role="status">
+          {data ? (all === 0 ? 'none' : `${glyphs.length} of ${all}`) : 'being read …'}
+        </span>
       </div>
       {error && <p className="finding stop">{error.message}</p>}
-      {data && all === 0 && <p className="soft">The face keeps no other form of {letter} in its table. Look at all other forms: a flourish may fit, too.</p>}
+      {data && all === 0 && (
+        <p className="soft">The face keeps no other form of {letter} in its table. Look at all other forms: a flourish may fit, too.</p>
+      )}
       <div className="glyphs">
         {glyphs.map((g) => (
           <button key={g.glyph} type="button" className="glyph" title={said(g)} aria-label={said(g)} onClick={() => onChoose(g)}>
-            <svg viewBox={around(g.box)} aria-hidden="true"><path d={g.path} transform="scale(1 -1)" className="ink" fillRule="evenodd" /></svg>
-            <span>{g.letter}{g.family !== '' || g.how === 'not' ? ` ${g.name}` : ''}</span>
+            <svg viewBox={around(g.box)} aria-hidden="true">
+              <path d={g.path} transform="scale(1 -1)" className="ink" fillRule="evenodd" />
+            </svg>
+            <span>
+              {g.letter}
+              {g.family !== '' || g.how === 'not' ? ` ${g.name}` : ''}
+            </span>
           </button>
         ))}
       </div>
-      {hasNextPage && <button type="button" className="btn btn-sm btn-line" disabled={isFetching} onClick={() => void fetchNextPage()}>More of them</button>}
+      {hasNextPage && (
+        <button type="button" className="btn btn-sm btn-line" disabled={isFetching} onClick={() => void fetchNextPage()}>
+          More of them
+        </button>
+      )}
     </>
   );
 }

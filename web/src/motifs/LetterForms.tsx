@@ -6,13 +6,28 @@ export function LetterForms({ forms, onChoose }: { forms: Schemas['LetterForms']
     <>
       <div className="letter-forms">
         {[forms.asDrawn, ...forms.others].map((f) => (
-          <button key={`${f.form.feature} ${f.form.value} ${f.form.glyph}`} type="button" className={f.isChosen ? 'letter-form here' : 'letter-form'} aria-pressed={f.isChosen} onClick={() => onChoose(f)}>
+          <button
+            key={`${f.form.feature} ${f.form.value} ${f.form.glyph}`}
+            type="button"
+            className={f.isChosen ? 'letter-form here' : 'letter-form'}
+            aria-pressed={f.isChosen}
+            onClick={() => onChoose(f)}
+          >
             <FormPicture form={f} />
-            <span>{f.name}{f.isChosen ? ' · chosen' : ''}{f.uses > 0 && <span className="soft"> · used in {f.uses === 1 ? 'one motif' : `${f.uses} motifs`}</span>}</span>
+            <span>
+              {f.name}
+              {f.isChosen ? ' · chosen' : ''}
+              {f.uses > 0 && <span className="soft"> · used in {f.uses === 1 ? 'one motif' : `${f.uses} motifs`}</span>}
+            </span>
           </button>
         ))}
       </div>
-      {forms.others.length === 0 && <p className="soft">{forms.face} has no other form for this letter here. Some faces keep forms without saying for which letter: look through all glyphs of the face, or try another typeface.</p>}
+      {forms.others.length === 0 && (
+        <p className="soft">
+          {forms.face} has no other form for this letter here. Some faces keep forms without saying for which letter: look through all
+          glyphs of the face, or try another typeface.
+        </p>
+      )}
     </>
   );
 }

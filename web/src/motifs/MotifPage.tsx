@@ -23,7 +23,9 @@ export function MotifPage() {
 function Composing({ id }: { id: string }) {
   const motif = useMotif(id);
   if (!motif.view || !motif.document) return <Waiting error={motif.error} undo={motif.undo} />;
-  const lines = flat(motif.document.parts).map((p) => p.part).filter((p) => p.kind === 'lettering');
+  const lines = flat(motif.document.parts)
+    .map((p) => p.part)
+    .filter((p) => p.kind === 'lettering');
   return <Composed id={id} motif={motif} atHand={(lines.find((p) => p.text.includes('{name')) ?? lines[0])?.id} />;
 }
 
@@ -37,11 +39,24 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
   const seen = useMotifGhost(id, view?.revision, pointed && document && pointed.change(document));
   if (!view || !document) return null;
   const onPart = (partId: string, to: (p: Part) => Part) => edit((m) => ({ ...m, parts: changed(m.parts, partId, to) }));
-  const whole = [...view.problems.filter((p) => p.partId === '' && !['name', 'groundWidth', 'groundHeight', 'groundMargin'].includes(p.field)).map((p) => ({ severity: 'stop' as const, message: p.message })), ...view.notes.filter((n) => n.partId === '' || n.severity === 'stop')];
+  const whole = [
+    ...view.problems
+      .filter((p) => p.partId === '' && !['name', 'groundWidth', 'groundHeight', 'groundMargin'].includes(p.field))
+      .map((p) => ({ severity: 'stop' as const, message: p.message })),
+    ...view.notes.filter((n) => n.partId === '' || n.severity === 'stop'),
+  ];
   return (
     <div className="page fill">
       <TitleRow
-        title={<Form.Control className="title-field" aria-label="Name of the motif" value={document.name} isInvalid={view.problems.some((p) => p.field === 'name')} onChange={(e) => edit((m) => ({ ...m, name: e.target.value }))} />}
+        title={
+          <Form.Control
+            className="title-field"
+            aria-label="Name of the motif"
+            value={document.name}
+            isInvalid={view.problems.some((p) => p.field === 'name')}
+            onChange={(e) => edit((m) => ({ ...m, name: e.target.value }))}
+          />
+        }
         about={view.usedBy.length ? `used by ${view.usedBy.join(', ')}` : 'not used yet'}
         undo={motif.undo}
         redo={motif.redo}
@@ -52,15 +67,39 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
       <Conflict words={motif.conflict} takeTheirs={motif.takeTheirs} keepMine={motif.keepMine} />
       <GhostContext value={{ seen, by: pointed?.by, point: (by, change) => setPointed(change && { by, change }) }}>
         <div className="measure-layout">
-          <MotifBoard view={view} motif={document} ghost={seen?.path} chosen={chosen} onChoose={setChosen} onNudge={(partId, dx, dy) => onPart(partId, (p) => ({ ...p, nudge: nudged(p.nudge, dx, dy) }))} onLetter={(partId, index) => setLetter({ partId, index })} />
+          <MotifBoard
+            view={view}
+            motif={document}
+            ghost={seen?.path}
+            chosen={chosen}
+            onChoose={setChosen}
+            onNudge={(partId, dx, dy) => onPart(partId, (p) => ({ ...p, nudge: nudged(p.nudge, dx, dy) }))}
+            onLetter={(partId, index) => setLetter({ partId, index })}
+          />
           <div className="column">
-            <Schedule view={view} motif={document} edit={edit} chosen={chosen} onChoose={(p) => setChosen(p === chosen ? undefined : p)} onTry={(partId) => void go(`/motifs/${id}/try/${partId}`)} onLetter={(partId, index) => setLetter({ partId, index })} />
+            <Schedule
+              view={view}
+              motif={document}
+              edit={edit}
+              chosen={chosen}
+              onChoose={(p) => setChosen(p === chosen ? undefined : p)}
+              onTry={(partId) => void go(`/motifs/${id}/try/${partId}`)}
+              onLetter={(partId, index) => setLetter({ partId, index })}
+            />
             <GroundCard view={view} motif={document} edit={edit} />
             {whole.length > 0 && <ToLookAt notes={whole} />}
           </div>
         </div>
       </GhostContext>
-      {letter && <FormsDialog id={id} partId={letter.partId} index={letter.index} onClose={() => setLetter(undefined)} onChange={(to) => onPart(letter.partId, to)} />}
+      {letter && (
+        <FormsDialog
+          id={id}
+          partId={letter.partId}
+          index={letter.index}
+          onClose={() => setLetter(undefined)}
+          onChange={(to) => onPart(letter.partId, to)}
+        />
+      )}
     </div>
   );
 }
@@ -69,7 +108,11 @@ function ToLookAt({ notes }: { notes: readonly { severity: Schemas['MotifNote'][
   return (
     <section className="card" aria-label="To look at" aria-live="polite">
       <h2>To look at</h2>
-      {notes.map((n, i) => <p key={i} className={`finding ${n.severity ?? ''}`}><Words of={n.message} /></p>)}
+      {notes.map((n, i) => (
+        <p key={i} className={`finding ${n.severity ?? ''}`}>
+          <Words of={n.message} />
+        </p>
+      ))}
     </section>
   );
 }
@@ -84,7 +127,11 @@ function Copy({ id }: { id: string }) {
       void go(`/motifs/${m.id}`);
     },
   });
-  return <button type="button" className="btn btn-sm btn-line" disabled={copy.isPending} onClick={() => copy.mutate()}>Copy</button>;
+  return (
+    <button type="button" className="btn btn-sm btn-line" disabled={copy.isPending} onClick={() => copy.mutate()}>
+      Copy
+    </button>
+  );
 }
 
 function Remove({ id, name, inUse, settled }: { id: string; name: string; inUse: boolean; settled: () => Promise<number> }) {
@@ -96,5 +143,15 @@ function Remove({ id, name, inUse, settled }: { id: string; name: string; inUse:
     undo: (madeFrom) => answer(api.POST('/api/motifs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
     onGone: () => void go('/motifs'),
   });
-  return <button type="button" className="btn btn-sm btn-line" disabled={inUse} title={inUse ? 'Runs use it' : undefined} onClick={() => remove.mutate()}>Remove</button>;
+  return (
+    <button
+      type="button"
+      className="btn btn-sm btn-line"
+      disabled={inUse}
+      title={inUse ? 'Runs use it' : undefined}
+      onClick={() => remove.mutate()}
+    >
+      Remove
+    </button>
+  );
 }

@@ -14,7 +14,9 @@ export function MotifsPage() {
   return (
     <div className="page">
       <TitleRow title="Motifs" about={`${data.cards.length} ${data.cards.length === 1 ? 'motif' : 'motifs'}, shown with a sample name`} />
-      {data.cards.length + data.broken.length === 0 && <p className="empty">No motif yet. A motif is artwork that stays lettering: a name that changes, and whatever stands around it.</p>}
+      {data.cards.length + data.broken.length === 0 && (
+        <p className="empty">No motif yet. A motif is artwork that stays lettering: a name that changes, and whatever stands around it.</p>
+      )}
       <BrokenCards kind="motifs" of={data.broken} />
       <div className="cards">
         {data.cards.map((m) => (
@@ -45,10 +47,24 @@ function NewMotif() {
     },
   });
   return (
-    <Form className="new-card" onSubmit={(e) => { e.preventDefault(); if (name.trim()) add.mutate(); }}>
+    <Form
+      className="new-card"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (name.trim()) add.mutate();
+      }}
+    >
       <strong>Compose a motif</strong>
-      <Form.Control size="sm" aria-label="Name of the motif" placeholder="What is it called?" value={name} onChange={(e) => setName(e.target.value)} />
-      <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>Start with a name</Button>
+      <Form.Control
+        size="sm"
+        aria-label="Name of the motif"
+        placeholder="What is it called?"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>
+        Start with a name
+      </Button>
       {add.error && <p className="echo problem">{add.error.message}</p>}
     </Form>
   );

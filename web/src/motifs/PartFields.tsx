@@ -27,7 +27,20 @@ export interface PartFieldsProps {
 }
 
 /** The fields of a part: what it is, where it stands, how it is cut. */
-export function PartFields({ part, motif, first, typefaces, films, set, problems, onChange, onTry, onLetter, section, onSection }: PartFieldsProps) {
+export function PartFields({
+  part,
+  motif,
+  first,
+  typefaces,
+  films,
+  set,
+  problems,
+  onChange,
+  onTry,
+  onLetter,
+  section,
+  onSection,
+}: PartFieldsProps) {
   const of = { problem: (field: string) => problems.find((p) => p.field === field)?.message, onChange };
   const fellows = flat(motif.parts).find((p) => p.part.kind === 'group' && p.part.parts.some((x) => x.id === part.id))?.part;
   const among = fellows?.kind === 'group' ? fellows.parts : motif.parts;
@@ -36,17 +49,57 @@ export function PartFields({ part, motif, first, typefaces, films, set, problems
   return (
     <>
       <div className="part-sections" role="group" aria-label="Fields shown">
-        {shown.map(([key, words]) => <button key={key} type="button" className={key === here ? 'view here' : 'view'} aria-pressed={key === here} onClick={() => onSection(key)}>{words}</button>)}
+        {shown.map(([key, words]) => (
+          <button
+            key={key}
+            type="button"
+            className={key === here ? 'view here' : 'view'}
+            aria-pressed={key === here}
+            onClick={() => onSection(key)}
+          >
+            {words}
+          </button>
+        ))}
       </div>
-      {part.kind === 'lettering' && here !== 'place' && here !== 'cut' && <LetteringFields part={part} motif={motif} typefaces={typefaces} section={here} drawn={set.find((p) => p.partId === part.id)} filmLimit={(films.find((f) => f.id === part.filmId) ?? films[0])?.film.thinnestStroke} onTry={onTry} onLetter={onLetter} {...of} />}
-      {here === 'what' && (part.kind === 'graphic' ? <GraphicFields part={part} films={films} set={set.find((p) => p.partId === part.id)} lettering={set.filter((p) => p.words)} {...of} /> : <OwnFields part={part} among={among} {...of} />)}
+      {part.kind === 'lettering' && here !== 'place' && here !== 'cut' && (
+        <LetteringFields
+          part={part}
+          motif={motif}
+          typefaces={typefaces}
+          section={here}
+          drawn={set.find((p) => p.partId === part.id)}
+          filmLimit={(films.find((f) => f.id === part.filmId) ?? films[0])?.film.thinnestStroke}
+          onTry={onTry}
+          onLetter={onLetter}
+          {...of}
+        />
+      )}
+      {here === 'what' &&
+        (part.kind === 'graphic' ? (
+          <GraphicFields
+            part={part}
+            films={films}
+            set={set.find((p) => p.partId === part.id)}
+            lettering={set.filter((p) => p.words)}
+            {...of}
+          />
+        ) : (
+          <OwnFields part={part} among={among} {...of} />
+        ))}
       {here === 'place' && <PlaceFields part={part} first={first} fellows={among} drawn={set} {...of} />}
       {here === 'cut' && (
         <>
           <CutFields part={part} films={films} layers={layersOf(motif)} {...of} />
           <div className="part-fields">
-            <label>Called
-              <Form.Control size="sm" className="sample-field" placeholder="a name of your own" value={part.label} onChange={(e) => onChange({ ...part, label: e.target.value } as Part)} />
+            <label>
+              Called
+              <Form.Control
+                size="sm"
+                className="sample-field"
+                placeholder="a name of your own"
+                value={part.label}
+                onChange={(e) => onChange({ ...part, label: e.target.value } as Part)}
+              />
             </label>
           </div>
         </>
@@ -56,15 +109,42 @@ export function PartFields({ part, motif, first, typefaces, films, set, problems
 }
 
 /** What the part is: its own lengths and choices. */
-function OwnFields({ part, among, problem, onChange }: { part: Part; among: readonly Part[]; problem: (field: string) => Schemas['Phrase'] | undefined; onChange: (part: Part | readonly Part[]) => void }) {
+function OwnFields({
+  part,
+  among,
+  problem,
+  onChange,
+}: {
+  part: Part;
+  among: readonly Part[];
+  problem: (field: string) => Schemas['Phrase'] | undefined;
+  onChange: (part: Part | readonly Part[]) => void;
+}) {
   const of = { problem, onChange };
   switch (part.kind) {
-    case 'lettering': return null;
-    case 'rule': return <RuleFields part={part} {...of} />;
-    case 'shape': return <ShapeFields part={part} {...of} />;
-    case 'group': return <GroupFields part={part} {...of} onUngroup={() => onChange(part.parts)} />;
-    case 'backing': return <BackingFields part={part} parts={among} {...of} />;
-    case 'graphic': return null;
-    case 'mat': return <div className="part-fields"><NumberField label="Mat, 1 on top" min={1} max={9} value={part.index} onChange={(index) => onChange({ ...part, index: Math.round(index) })} /></div>;
+    case 'lettering':
+      return null;
+    case 'rule':
+      return <RuleFields part={part} {...of} />;
+    case 'shape':
+      return <ShapeFields part={part} {...of} />;
+    case 'group':
+      return <GroupFields part={part} {...of} onUngroup={() => onChange(part.parts)} />;
+    case 'backing':
+      return <BackingFields part={part} parts={among} {...of} />;
+    case 'graphic':
+      return null;
+    case 'mat':
+      return (
+        <div className="part-fields">
+          <NumberField
+            label="Mat, 1 on top"
+            min={1}
+            max={9}
+            value={part.index}
+            onChange={(index) => onChange({ ...part, index: Math.round(index) })}
+          />
+        </div>
+      );
   }
 }

@@ -20,8 +20,15 @@ export function PartHandle({ name, box, path, scale, onMove }: Props) {
       <Movable name={name} box={box} scale={scale} steps={[0.1, 1]} outside={4} className="part-frame" onMove={onMove}>
         {(by, at) => (
           <>
-            <path d={path} transform={`translate(${scale.k * by.dx} ${-scale.k * by.dy}) ${scale.transform}`} className="part-dragged" fillRule="evenodd" />
-            <text x={at.x} y={at.y - 6} textAnchor="middle" className="dimension-figure">{figure(by.dx, units)} right · {figure(by.dy, units)} up</text>
+            <path
+              d={path}
+              transform={`translate(${scale.k * by.dx} ${-scale.k * by.dy}) ${scale.transform}`}
+              className="part-dragged"
+              fillRule="evenodd"
+            />
+            <text x={at.x} y={at.y - 6} textAnchor="middle" className="dimension-figure">
+              {figure(by.dx, units)} right · {figure(by.dy, units)} up
+            </text>
           </>
         )}
       </Movable>

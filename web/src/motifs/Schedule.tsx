@@ -36,13 +36,20 @@ export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter 
   const addMats = () => {
     const mat = fresh.data?.find((f) => f.part.kind === 'mat')?.part;
     if (mat?.kind !== 'mat') return;
-    parts((all) => Array.from({ length: view.ground.mats }, (_, i) => view.ground.mats - i).reduce<Part[]>((now, index) => [...now, { ...mat, id: freshId(now), index, ply: index }], [...all]));
+    parts((all) =>
+      Array.from({ length: view.ground.mats }, (_, i) => view.ground.mats - i).reduce<Part[]>(
+        (now, index) => [...now, { ...mat, id: freshId(now), index, ply: index }],
+        [...all],
+      ),
+    );
   };
   const group = fresh.data?.find((f) => f.part.kind === 'group')?.part as Group | undefined;
   const live = marked.filter((id) => flat(motif.parts).some((p) => p.part.id === id));
   return (
     <section className="card" aria-label="Parts">
-      <h2>Parts<span className="hint">in order; ↔ follows the fit, ■ stays as typed, ≡ is equal across the set</span></h2>
+      <h2>
+        Parts<span className="hint">in order; ↔ follows the fit, ■ stays as typed, ≡ is equal across the set</span>
+      </h2>
       {flat(motif.parts).map(({ part, depth }) => (
         <PartRow
           key={part.id}
@@ -71,26 +78,68 @@ export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter 
       ))}
       {motif.parts.length === 0 && <p className="soft">Nothing in it yet. Add a line of lettering, or a shape.</p>}
       <div className="add-part">
-        {fresh.data?.filter((f) => f.part.kind === 'lettering').map((f) => <button key={f.name} type="button" className="btn btn-sm btn-line" onClick={() => add(f.part)}>Add {f.name}</button>)}
+        {fresh.data
+          ?.filter((f) => f.part.kind === 'lettering')
+          .map((f) => (
+            <button key={f.name} type="button" className="btn btn-sm btn-line" onClick={() => add(f.part)}>
+              Add {f.name}
+            </button>
+          ))}
         <Dropdown>
-          <Dropdown.Toggle size="sm" variant="line">Add something else</Dropdown.Toggle>
+          <Dropdown.Toggle size="sm" variant="line">
+            Add something else
+          </Dropdown.Toggle>
           <Dropdown.Menu>
-            {view.ground.mats > 0 && <Dropdown.Item as="button" type="button" onClick={addMats}>the {view.ground.mats} mats of the frame</Dropdown.Item>}
-            {fresh.data?.filter((f) => !['lettering', 'group', 'graphic'].includes(f.part.kind)).map((f) => <Dropdown.Item key={f.name} as="button" type="button" onClick={() => add(f.part)}>{f.name}</Dropdown.Item>)}
+            {view.ground.mats > 0 && (
+              <Dropdown.Item as="button" type="button" onClick={addMats}>
+                the {view.ground.mats} mats of the frame
+              </Dropdown.Item>
+            )}
+            {fresh.data
+              ?.filter((f) => !['lettering', 'group', 'graphic'].includes(f.part.kind))
+              .map((f) => (
+                <Dropdown.Item key={f.name} as="button" type="button" onClick={() => add(f.part)}>
+                  {f.name}
+                </Dropdown.Item>
+              ))}
           </Dropdown.Menu>
         </Dropdown>
-        <button type="button" className="btn btn-sm btn-line" onClick={() => setGraphics(true)}>Add a graphic</button>
+        <button type="button" className="btn btn-sm btn-line" onClick={() => setGraphics(true)}>
+          Add a graphic
+        </button>
         {live.length > 0 && group && (
-          <button type="button" className="btn btn-sm btn-line" onClick={() => { parts((all) => grouped(all, live, group)); setMarked([]); }}>
+          <button
+            type="button"
+            className="btn btn-sm btn-line"
+            onClick={() => {
+              parts((all) => grouped(all, live, group));
+              setMarked([]);
+            }}
+          >
             {live.length === 1 ? 'Make a group of the marked part' : `Group the ${live.length} marked`}
           </button>
         )}
       </div>
-      {graphics && <GraphicDialog onClose={() => setGraphics(false)} onChoose={(g) => {
-        const blank = fresh.data?.find((f) => f.part.kind === 'graphic')?.part;
-        if (blank?.kind === 'graphic') add({ ...blank, graphicId: g.id, outlinesId: g.graphic.outlinesId, fileScale: g.graphic.scale, size: { typed: { text: String(Math.round(g.graphic.width * g.graphic.scale * 100) / 100), unit: 'millimetre' }, scaling: 'proportional' } });
-        setGraphics(false);
-      }} />}
+      {graphics && (
+        <GraphicDialog
+          onClose={() => setGraphics(false)}
+          onChoose={(g) => {
+            const blank = fresh.data?.find((f) => f.part.kind === 'graphic')?.part;
+            if (blank?.kind === 'graphic')
+              add({
+                ...blank,
+                graphicId: g.id,
+                outlinesId: g.graphic.outlinesId,
+                fileScale: g.graphic.scale,
+                size: {
+                  typed: { text: String(Math.round(g.graphic.width * g.graphic.scale * 100) / 100), unit: 'millimetre' },
+                  scaling: 'proportional',
+                },
+              });
+            setGraphics(false);
+          }}
+        />
+      )}
     </section>
   );
 }

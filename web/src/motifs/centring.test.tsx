@@ -5,7 +5,13 @@ import { GhostContext } from './ghost';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const mm = (v: number) => `${v.toFixed(1)} mm`;
-const ghost = { path: 'M0 0Z', moves: [{ partId: 'bar', right: -0.9, up: 0 }, { partId: 'name', right: 0.94, up: 0.01 }] };
+const ghost = {
+  path: 'M0 0Z',
+  moves: [
+    { partId: 'bar', right: -0.9, up: 0 },
+    { partId: 'name', right: 0.94, up: 0.01 },
+  ],
+};
 
 describe('a way of centring', () => {
   it('says how far the part that is asked for would move', () => {

@@ -22,7 +22,10 @@ export function useMotifGhost(id: string, revision: number | undefined, other: M
   const ghost = useQuery({
     queryKey: ['motif', id, 'ghost', revision, other],
     enabled: !!other,
-    queryFn: ({ signal }) => (other ? answer(api.POST('/api/motifs/{id}/ghost', { params: { path: { id } }, body: other, signal })) : Promise.reject(new Error('nothing is pointed at'))),
+    queryFn: ({ signal }) =>
+      other
+        ? answer(api.POST('/api/motifs/{id}/ghost', { params: { path: { id } }, body: other, signal }))
+        : Promise.reject(new Error('nothing is pointed at')),
     staleTime: Infinity,
   });
   return other ? ghost.data : undefined;

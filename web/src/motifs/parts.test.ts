@@ -2,9 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { changed, copied, ends, flat, freshId, grouped, moved, nudged, type Group, type Part } from './parts';
 import { sorted } from './trial';
 
-const part = (id: string, more: object = {}) => ({ kind: 'rule', id, place: 'below', gap: { typed: { text: '4' }, scaling: 'proportional' }, label: '', ...more }) as unknown as Part;
+const part = (id: string, more: object = {}) =>
+  ({ kind: 'rule', id, place: 'below', gap: { typed: { text: '4' }, scaling: 'proportional' }, label: '', ...more }) as unknown as Part;
 const group = (id: string, parts: Part[]) => part(id, { kind: 'group', parts, repeat: { kind: 'none' } }) as Group;
-const ids = (parts: readonly Part[]) => flat(parts).map((p) => `${'·'.repeat(p.depth)}${p.part.id}`).join(' ');
+const ids = (parts: readonly Part[]) =>
+  flat(parts)
+    .map((p) => `${'·'.repeat(p.depth)}${p.part.id}`)
+    .join(' ');
 
 describe('the tree of parts', () => {
   const tree = [part('part-1'), group('part-2', [part('part-3'), part('part-4')]), part('part-5')];
@@ -25,7 +29,9 @@ describe('the tree of parts', () => {
 
   it('groups fellows where the first of them stood', () => {
     expect(ids(grouped(tree, ['part-1', 'part-5'], group('new', [])))).toBe('part-6 ·part-1 ·part-5 part-2 ·part-3 ·part-4');
-    expect(ids(grouped(tree, ['part-3', 'part-4'], group('new', [])))).toMatch(/^part-1 part-2 ·part-5|^part-1 part-2 ·part-\d+ ··part-3 ··part-4 part-5$/);
+    expect(ids(grouped(tree, ['part-3', 'part-4'], group('new', [])))).toMatch(
+      /^part-1 part-2 ·part-5|^part-1 part-2 ·part-\d+ ··part-3 ··part-4 part-5$/,
+    );
   });
 });
 
@@ -38,13 +44,39 @@ describe('a nudge', () => {
 });
 
 describe('typefaces that were tried', () => {
-  const face = (name: string) => ({ id: name, name, kind: '', script: '', has: [], lacks: [], added: false, samplePath: '', sampleBox: null, hasLicence: true });
+  const face = (name: string) => ({
+    id: name,
+    name,
+    kind: '',
+    script: '',
+    has: [],
+    lacks: [],
+    added: false,
+    samplePath: '',
+    sampleBox: null,
+    hasLicence: true,
+  });
   const result = (typefaceId: string, letterHeight: number, thinnestStroke: number | null, stops = 0) => ({
-    typefaceId, names: [], letterHeight, thinnestStroke, smallestCounter: null, minutes: 100 - letterHeight, findings: stops, stops,
+    typefaceId,
+    names: [],
+    letterHeight,
+    thinnestStroke,
+    smallestCounter: null,
+    minutes: 100 - letterHeight,
+    findings: stops,
+    stops,
     goods: { colour: '', isDark: false },
   });
-  const rows = [{ face: face('a'), result: result('a', 20, 0.5) }, { face: face('b'), result: result('b', 30, 0.4) }, { face: face('c') }, { face: face('d'), result: result('d', 40, 2, 1) }];
-  const order = (by: Parameters<typeof sorted>[1]) => sorted(rows, by).map((r) => r.face.name).join('');
+  const rows = [
+    { face: face('a'), result: result('a', 20, 0.5) },
+    { face: face('b'), result: result('b', 30, 0.4) },
+    { face: face('c') },
+    { face: face('d'), result: result('d', 40, 2, 1) },
+  ];
+  const order = (by: Parameters<typeof sorted>[1]) =>
+    sorted(rows, by)
+      .map((r) => r.face.name)
+      .join('');
 
   it('stand with the best first, those that stop a piece behind, those not tried yet last', () => {
     expect(order('letterHeight')).toBe('badc');

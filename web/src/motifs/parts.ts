@@ -74,7 +74,14 @@ export function grouped(parts: Parts, ids: readonly string[], group: Group): Par
   const inside = parts.filter((p) => ids.includes(p.id));
   if (inside.length === 0) return parts.map((p) => (p.kind === 'group' ? { ...p, parts: grouped(p.parts, ids, group) } : p));
   const first = inside[0] as Part;
-  const made: Group = { ...group, id: freshId(parts), place: first.place, gap: first.gap, anchor: first.anchor, parts: inside.map((p, i) => (i === 0 ? { ...p, place: 'below' as const } : p)) };
+  const made: Group = {
+    ...group,
+    id: freshId(parts),
+    place: first.place,
+    gap: first.gap,
+    anchor: first.anchor,
+    parts: inside.map((p, i) => (i === 0 ? { ...p, place: 'below' as const } : p)),
+  };
   return parts.flatMap((p) => (p.id === first.id ? [made] : ids.includes(p.id) ? [] : [p]));
 }
 
@@ -86,7 +93,11 @@ export function withLength(part: Part, field: string, typed: Schemas['TypedLengt
 
 /** The films and plies that parts of a motif are of, each once. */
 export function layersOf(motif: Motif): { filmId: string; ply: number }[] {
-  const all = new Map(flat(motif.parts).filter(({ part }) => part.kind !== 'group').map(({ part }) => [`${part.filmId} ${part.ply}`, { filmId: part.filmId, ply: part.ply }]));
+  const all = new Map(
+    flat(motif.parts)
+      .filter(({ part }) => part.kind !== 'group')
+      .map(({ part }) => [`${part.filmId} ${part.ply}`, { filmId: part.filmId, ply: part.ply }]),
+  );
   return [...all.values()];
 }
 
@@ -94,33 +105,62 @@ export function layersOf(motif: Motif): { filmId: string; ply: number }[] {
 export function nameOf(part: Part): string {
   if (part.label) return part.label;
   switch (part.kind) {
-    case 'lettering': return part.text || 'a line without words';
-    case 'rule': return 'bar';
-    case 'shape': return SHAPES[part.shape];
-    case 'graphic': return 'graphic';
-    case 'backing': return 'backing';
-    case 'group': return part.repeat.kind === 'none' ? 'group' : REPEATS[part.repeat.kind];
-    case 'mat': return `mat ${part.index}`;
+    case 'lettering':
+      return part.text || 'a line without words';
+    case 'rule':
+      return 'bar';
+    case 'shape':
+      return SHAPES[part.shape];
+    case 'graphic':
+      return 'graphic';
+    case 'backing':
+      return 'backing';
+    case 'group':
+      return part.repeat.kind === 'none' ? 'group' : REPEATS[part.repeat.kind];
+    case 'mat':
+      return `mat ${part.index}`;
   }
 }
 
 export const SHAPES: Record<Schemas['ShapeKind'], string> = {
-  rectangle: 'rectangle', rounded: 'rounded rectangle', oval: 'oval', ring: 'ring', border: 'border', polygon: 'polygon', star: 'star', heart: 'heart', tag: 'tag', corner: 'corner piece', dots: 'dots',
-  groundOutline: 'outline of the ground', groundFrame: 'frame along the ground’s edge',
+  rectangle: 'rectangle',
+  rounded: 'rounded rectangle',
+  oval: 'oval',
+  ring: 'ring',
+  border: 'border',
+  polygon: 'polygon',
+  star: 'star',
+  heart: 'heart',
+  tag: 'tag',
+  corner: 'corner piece',
+  dots: 'dots',
+  groundOutline: 'outline of the ground',
+  groundFrame: 'frame along the ground’s edge',
 };
 
 export const REPEATS: Record<Schemas['RepeatKind'], string> = {
-  none: 'not repeated', rows: 'in rows', halfDrop: 'in rows, half-drop', ring: 'round a ring', corners: 'at four corners, mirrored', scatter: 'scattered',
+  none: 'not repeated',
+  rows: 'in rows',
+  halfDrop: 'in rows, half-drop',
+  ring: 'round a ring',
+  corners: 'at four corners, mirrored',
+  scatter: 'scattered',
 };
 
 export const ACTIONS: Record<Schemas['PartAction'], string> = {
-  adds: 'adds', cutsThrough: 'cuts through', clearsAround: 'clears around', confines: 'confines',
+  adds: 'adds',
+  cutsThrough: 'cuts through',
+  clearsAround: 'clears around',
+  confines: 'confines',
 };
 
 /** A nudge with so much more to it, in millimetres; what cannot be read counts as nothing. */
 export function nudged(nudge: Schemas['Nudge'], dx: number, dy: number): Schemas['Nudge'] {
   const plus = (l: Length, by: number): Length => {
-    const mm = l.typed.unit === 'inch' ? Number.NaN : Number(l.typed.text.replace(',', '.').replace('−', '-')) * (l.typed.unit === 'centimetre' ? 10 : 1);
+    const mm =
+      l.typed.unit === 'inch'
+        ? Number.NaN
+        : Number(l.typed.text.replace(',', '.').replace('−', '-')) * (l.typed.unit === 'centimetre' ? 10 : 1);
     const sum = Math.round(((Number.isFinite(mm) ? mm : 0) + by) * 100) / 100;
     return { ...l, typed: { text: String(sum), unit: 'millimetre' } };
   };

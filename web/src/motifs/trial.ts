@@ -10,17 +10,26 @@ interface Row {
   result?: Result;
 }
 
-/** Faces in the order of what the maker cares about, the best first; those not tried yet come last, faces that stop a piece after those that do not. */
+/**
+ * Faces in the order of what the maker cares about, the best first; those not tried yet come last, faces that stop a piece after those that
+ * do not.
+ */
 export function sorted(rows: readonly Row[], by: SortBy): Row[] {
   const worth = (r: Result): number => {
     switch (by) {
-      case 'letterHeight': return -r.letterHeight;
-      case 'thinnestStroke': return -(r.thinnestStroke ?? 0);
+      case 'letterHeight':
+        return -r.letterHeight;
+      case 'thinnestStroke':
+        return -(r.thinnestStroke ?? 0);
       // No counter at all is as good as a large one.
-      case 'smallestCounter': return -(r.smallestCounter ?? Number.MAX_VALUE);
-      case 'minutes': return r.minutes;
-      case 'findings': return r.findings;
-      case 'name': return 0;
+      case 'smallestCounter':
+        return -(r.smallestCounter ?? Number.MAX_VALUE);
+      case 'minutes':
+        return r.minutes;
+      case 'findings':
+        return r.findings;
+      case 'name':
+        return 0;
     }
   };
   return [...rows].sort((a, b) => {

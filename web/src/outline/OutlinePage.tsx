@@ -21,8 +21,16 @@ export function OutlinePage() {
   const [request, setRequest] = useState<Request>();
   const [picked, setPicked] = useState<number>();
   const [erasing, setErasing] = useState(false);
-  const change = (to: Partial<Request>) => { setRequest((r) => (r ? { ...r, ...to } : r)); setPicked(undefined); };
-  const take = (p: Schemas['PictureView']) => { setPicture(p); setRequest(unsaid(p)); setPicked(undefined); setErasing(false); };
+  const change = (to: Partial<Request>) => {
+    setRequest((r) => (r ? { ...r, ...to } : r));
+    setPicked(undefined);
+  };
+  const take = (p: Schemas['PictureView']) => {
+    setPicture(p);
+    setRequest(unsaid(p));
+    setPicked(undefined);
+    setErasing(false);
+  };
   const sheet = useQuery({
     queryKey: ['sheet', picture?.id],
     queryFn: ({ signal }) => answer(api.POST('/api/pictures/{id}/sheet', { params: { path: { id: picture?.id ?? '' } }, signal })),
@@ -37,7 +45,8 @@ export function OutlinePage() {
   const able = !!picture && !!asked && ready(asked);
   const { data, error, isFetching } = useQuery({
     queryKey: ['outlines', picture?.id, asked],
-    queryFn: ({ signal }) => answer(api.POST('/api/pictures/{id}/outlines', { params: { path: { id: picture?.id ?? '' } }, body: asked as Request, signal })),
+    queryFn: ({ signal }) =>
+      answer(api.POST('/api/pictures/{id}/outlines', { params: { path: { id: picture?.id ?? '' } }, body: asked as Request, signal })),
     enabled: able,
     placeholderData: (before) => before,
     retry: false,
@@ -52,9 +61,11 @@ export function OutlinePage() {
     if (!outline || !found || !picture) return;
     const drawn = { rings: outline.rings, source: found.source, uncertainty: found.uncertainty, pictureId: picture.id };
     const follow = (before: Schemas['PanelOutline']): Schemas['PanelOutline'] => ({ ...before, kind: 'drawn', drawn });
-    blank.edit((b) => (faceId
-      ? { ...b, faces: b.faces.map((f) => (f.id === faceId ? { ...f, outline: follow(f.outline) } : f)) }
-      : { ...b, outline: follow(b.outline) }));
+    blank.edit((b) =>
+      faceId
+        ? { ...b, faces: b.faces.map((f) => (f.id === faceId ? { ...f, outline: follow(f.outline) } : f)) }
+        : { ...b, outline: follow(b.outline) },
+    );
     void go(`/shelf/${id}`);
   };
   return (
@@ -64,25 +75,70 @@ export function OutlinePage() {
         about="from a scan or picture of the paper it was drawn on"
       >
         <div className="deeds">
-          <button type="button" className="btn btn-sm btn-line" onClick={() => void go(`/shelf/${id}`)}>Back to the blank</button>
-          <button type="button" className="btn btn-sm btn-main" disabled={!outline || !!outline.problem || isFetching} onClick={use}>Use this outline</button>
+          <button type="button" className="btn btn-sm btn-line" onClick={() => void go(`/shelf/${id}`)}>
+            Back to the blank
+          </button>
+          <button type="button" className="btn btn-sm btn-main" disabled={!outline || !!outline.problem || isFetching} onClick={use}>
+            Use this outline
+          </button>
         </div>
       </TitleRow>
       <div className="measure-layout outline-layout">
         <section className="card sheet" aria-label="Picture followed">
           <div className="views" role="group" aria-label="On the picture">
-            <button type="button" className={erasing ? 'view' : 'view here'} aria-pressed={!erasing} onClick={() => setErasing(false)}>Choose and mark</button>
-            <button type="button" className={erasing ? 'view here' : 'view'} aria-pressed={erasing} disabled={!picture} onClick={() => setErasing(true)}>Cut stray bits away</button>
-            {!!request?.erased.length && <button type="button" className="quiet" onClick={() => change({ erased: request.erased.slice(0, -1) })}>Put the last one back</button>}
+            <button type="button" className={erasing ? 'view' : 'view here'} aria-pressed={!erasing} onClick={() => setErasing(false)}>
+              Choose and mark
+            </button>
+            <button
+              type="button"
+              className={erasing ? 'view here' : 'view'}
+              aria-pressed={erasing}
+              disabled={!picture}
+              onClick={() => setErasing(true)}
+            >
+              Cut stray bits away
+            </button>
+            {!!request?.erased.length && (
+              <button type="button" className="quiet" onClick={() => change({ erased: request.erased.slice(0, -1) })}>
+                Put the last one back
+              </button>
+            )}
           </div>
-          {picture && asked
-            ? <PictureBoard picture={picture} request={asked} outlines={found?.outlines ?? []} chosen={chosen} erasing={erasing} onChoose={setPicked} onChange={change} />
-            : <div className="empty picture-empty"><p>Draw round the object on white paper, then scan it, or photograph the whole sheet from above. The outline is found, brought to size and smoothed; holes are kept.</p><p>To try it, scan a sheet from the tray at the right.</p></div>}
+          {picture && asked ? (
+            <PictureBoard
+              picture={picture}
+              request={asked}
+              outlines={found?.outlines ?? []}
+              chosen={chosen}
+              erasing={erasing}
+              onChoose={setPicked}
+              onChange={change}
+            />
+          ) : (
+            <div className="empty picture-empty">
+              <p>
+                Draw round the object on white paper, then scan it, or photograph the whole sheet from above. The outline is found, brought
+                to size and smoothed; holes are kept.
+              </p>
+              <p>To try it, scan a sheet from the tray at the right.</p>
+            </div>
+          )}
         </section>
         <div className="column">
           <ScannerTray has={!!picture} onPicture={take} />
-          {asked && <TraceFields request={asked} used={found?.contrast} found={asked.by === 'sheet' && marks === corners} onChange={change} />}
-          {asked && <FoundCard found={found} looking={isFetching || sheet.isFetching} error={error} next={sheet.isFetching ? '' : nextStep(asked)} chosen={chosen} onChoose={setPicked} />}
+          {asked && (
+            <TraceFields request={asked} used={found?.contrast} found={asked.by === 'sheet' && marks === corners} onChange={change} />
+          )}
+          {asked && (
+            <FoundCard
+              found={found}
+              looking={isFetching || sheet.isFetching}
+              error={error}
+              next={sheet.isFetching ? '' : nextStep(asked)}
+              chosen={chosen}
+              onChoose={setPicked}
+            />
+          )}
         </div>
       </div>
     </div>

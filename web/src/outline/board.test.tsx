@@ -9,9 +9,30 @@ import { TraceFields } from './TraceFields';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const picture = { id: 'abc', width: 2480, height: 3508, dotsPerInch: 300, proven: true };
-const outline = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({ path: 'M0 0L10 0L10 10Z', rings: [], width: 1, height: 1, holes: 0, isLine: false, lineWidth: null, problem: null, notes: [], ...change });
+const outline = (change: Partial<Schemas['FoundOutlineView']> = {}): Schemas['FoundOutlineView'] => ({
+  path: 'M0 0L10 0L10 10Z',
+  rings: [],
+  width: 1,
+  height: 1,
+  holes: 0,
+  isLine: false,
+  lineWidth: null,
+  problem: null,
+  notes: [],
+  ...change,
+});
 const board = (request: Request, outlines: Schemas['FoundOutlineView'][] = [], erasing = false) =>
-  renderToStaticMarkup(<PictureBoard picture={picture} request={request} outlines={outlines} chosen={0} erasing={erasing} onChoose={() => undefined} onChange={() => undefined} />);
+  renderToStaticMarkup(
+    <PictureBoard
+      picture={picture}
+      request={request}
+      outlines={outlines}
+      chosen={0}
+      erasing={erasing}
+      onChoose={() => undefined}
+      onChange={() => undefined}
+    />,
+  );
 
 describe('the picture', () => {
   it('is drawn in its own pixels, whatever the size of its preview', () => {
@@ -27,7 +48,12 @@ describe('the picture', () => {
   });
 
   it('shows marks that can be moved by keyboard once a sheet is marked', () => {
-    const points = [{ x: 10, y: 10 }, { x: 100, y: 10 }, { x: 100, y: 200 }, { x: 10, y: 200 }];
+    const points = [
+      { x: 10, y: 10 },
+      { x: 100, y: 10 },
+      { x: 100, y: 200 },
+      { x: 10, y: 200 },
+    ];
     const markup = board({ ...unsaid({ ...picture, dotsPerInch: null }), points });
     expect(markup.match(/class="mark"/g)).toHaveLength(4);
     expect(markup.match(/tabindex="0"/g)).toHaveLength(4);
@@ -42,7 +68,8 @@ describe('the picture', () => {
 });
 
 describe('what is known of a picture', () => {
-  const fields = (request: Request) => renderToStaticMarkup(<TraceFields request={request} used={0.23} found={request.by === 'sheet'} onChange={() => undefined} />);
+  const fields = (request: Request) =>
+    renderToStaticMarkup(<TraceFields request={request} used={0.23} found={request.by === 'sheet'} onChange={() => undefined} />);
 
   it('asks for what its way of scaling needs and for nothing else', () => {
     expect(fields(unsaid(picture))).toContain('Dots an inch');
@@ -57,7 +84,8 @@ describe('what is known of a picture', () => {
 });
 
 describe('the contrast', () => {
-  const fields = (request: Request) => renderToStaticMarkup(<TraceFields request={request} used={0.23} found={false} onChange={() => undefined} />);
+  const fields = (request: Request) =>
+    renderToStaticMarkup(<TraceFields request={request} used={0.23} found={false} onChange={() => undefined} />);
 
   it('is told where the picture tells it, and set where the maker does', () => {
     expect(fields(unsaid(picture))).toContain('23 % darker than the paper');
@@ -70,7 +98,18 @@ describe('a zone that can be moved', () => {
   it('lies over the zone at the scale of the board and can have the focus', () => {
     const scale = { k: 2, x: (mm: number) => 100 + 2 * mm, y: (mm: number) => 500 - 2 * mm, transform: '' };
     const markup = renderToStaticMarkup(
-      <QueryClientProvider client={new QueryClient()}><svg><ZoneHandle name="Front" box={{ minX: -30, minY: 20, maxX: 30, maxY: 60 }} stands={{ fromTop: 34, fromBottom: 20, across: 0 }} scale={scale} onMove={() => undefined} /></svg></QueryClientProvider>);
+      <QueryClientProvider client={new QueryClient()}>
+        <svg>
+          <ZoneHandle
+            name="Front"
+            box={{ minX: -30, minY: 20, maxX: 30, maxY: 60 }}
+            stands={{ fromTop: 34, fromBottom: 20, across: 0 }}
+            scale={scale}
+            onMove={() => undefined}
+          />
+        </svg>
+      </QueryClientProvider>,
+    );
     expect(markup).toMatch(/<rect x="40" y="380" width="120" height="80" tabindex="0" role="button" aria-label="Front: drag it/);
     expect(markup).not.toContain('<text');
   });

@@ -32,25 +32,77 @@ export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Pr
   const { zoneBox: zone } = piece;
   return (
     <article className={`slip proof-piece ${piece.since === 'same' ? '' : 'since'}`} aria-label={piece.name}>
-      <svg className={goods.isDark ? 'piece-picture on-dark' : 'piece-picture'} style={goods.colour ? { background: goods.colour } : undefined} viewBox={`${zone.centreX - cell.width / 2} ${-zone.centreY - cell.height / 2} ${cell.width} ${cell.height}`} role="img" aria-label={`${piece.name} as it will be`}>
+      <svg
+        className={goods.isDark ? 'piece-picture on-dark' : 'piece-picture'}
+        style={goods.colour ? { background: goods.colour } : undefined}
+        viewBox={`${zone.centreX - cell.width / 2} ${-zone.centreY - cell.height / 2} ${cell.width} ${cell.height}`}
+        role="img"
+        aria-label={`${piece.name} as it will be`}
+      >
         <g transform="scale(1 -1)">
           <path d={piece.zonePath} className="stroke-zone" vectorEffect="non-scaling-stroke" />
           <Ink inks={piece.inks} />
         </g>
       </svg>
-      <p className="proof-name"><strong>{piece.name}</strong>{piece.copies > 1 && ` × ${piece.copies}`}{piece.since !== 'same' && <span className="limits">{piece.since}</span>}</p>
-      <p className="soft small">{piece.sizes.map((s) => `${figure(s.width, units)} × ${length(s.height, units)}`).join(' and ') || 'no ink'}{piece.concessions.map((c, i) => <span key={i}>, <Words of={c} /></span>)}{!piece.mayBeCut && <span className="state over"> ✕ cannot be cut as it is</span>}</p>
-      <p className={`state ${colour}`} data-state={piece.state}><span aria-hidden="true">{shape}</span> {word}{words && <>: <q>{words}</q></>}</p>
+      <p className="proof-name">
+        <strong>{piece.name}</strong>
+        {piece.copies > 1 && ` × ${piece.copies}`}
+        {piece.since !== 'same' && <span className="limits">{piece.since}</span>}
+      </p>
+      <p className="soft small">
+        {piece.sizes.map((s) => `${figure(s.width, units)} × ${length(s.height, units)}`).join(' and ') || 'no ink'}
+        {piece.concessions.map((c, i) => (
+          <span key={i}>
+            , <Words of={c} />
+          </span>
+        ))}
+        {!piece.mayBeCut && <span className="state over"> ✕ cannot be cut as it is</span>}
+      </p>
+      <p className={`state ${colour}`} data-state={piece.state}>
+        <span aria-hidden="true">{shape}</span> {word}
+        {words && (
+          <>
+            : <q>{words}</q>
+          </>
+        )}
+      </p>
       {writing ? (
-        <Form className="correction" onSubmit={(e) => { e.preventDefault(); setWriting(false); }}>
-          <Form.Control as="textarea" rows={2} size="sm" autoFocus aria-label={`Correction for ${piece.name}, in the customer’s words`} placeholder="In the customer’s words" value={words} onChange={(e) => onWords(e.target.value)} />
-          <button type="submit" className="quiet">Done</button>
+        <Form
+          className="correction"
+          onSubmit={(e) => {
+            e.preventDefault();
+            setWriting(false);
+          }}
+        >
+          <Form.Control
+            as="textarea"
+            rows={2}
+            size="sm"
+            autoFocus
+            aria-label={`Correction for ${piece.name}, in the customer’s words`}
+            placeholder="In the customer’s words"
+            value={words}
+            onChange={(e) => onWords(e.target.value)}
+          />
+          <button type="submit" className="quiet">
+            Done
+          </button>
         </Form>
       ) : (
         <div className="remedies">
-          {piece.state !== 'approved' && <button type="button" className="btn btn-sm btn-line" disabled={!piece.mayBeCut} onClick={() => onApprove()}>Approve</button>}
-          <button type="button" className="btn btn-sm btn-line" onClick={() => setWriting(true)}>Correct</button>
-          {piece.state !== 'open' && <button type="button" className="quiet" onClick={() => onWords(null)}>Take back</button>}
+          {piece.state !== 'approved' && (
+            <button type="button" className="btn btn-sm btn-line" disabled={!piece.mayBeCut} onClick={() => onApprove()}>
+              Approve
+            </button>
+          )}
+          <button type="button" className="btn btn-sm btn-line" onClick={() => setWriting(true)}>
+            Correct
+          </button>
+          {piece.state !== 'open' && (
+            <button type="button" className="quiet" onClick={() => onWords(null)}>
+              Take back
+            </button>
+          )}
         </div>
       )}
     </article>

@@ -6,11 +6,40 @@ import { cellOf } from './ProofView';
 import { withWords } from './verdicts';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
-const box = (minX: number, minY: number, maxX: number, maxY: number) => ({ minX, minY, maxX, maxY, width: maxX - minX, height: maxY - minY, centreX: (minX + maxX) / 2, centreY: (minY + maxY) / 2 });
-const piece = (change: Partial<Schemas['ProofPieceView']> = {}): Schemas['ProofPieceView'] => ({
-  id: '1', name: 'Bram', copies: 1, inks: [], sizes: [box(-40, 10, 40, 30)], inkBox: box(-40, 10, 40, 30), zoneBox: box(-50, 0, 50, 40), zonePath: '', letterHeight: 20, concessions: [], state: 'open', words: '', since: 'same', seen: 'abc', mayBeCut: true, ...change,
+const box = (minX: number, minY: number, maxX: number, maxY: number) => ({
+  minX,
+  minY,
+  maxX,
+  maxY,
+  width: maxX - minX,
+  height: maxY - minY,
+  centreX: (minX + maxX) / 2,
+  centreY: (minY + maxY) / 2,
 });
-const run = { pieces: [{ id: '1', verdict: null }, { id: '2', verdict: null }] } as unknown as Schemas['Run'];
+const piece = (change: Partial<Schemas['ProofPieceView']> = {}): Schemas['ProofPieceView'] => ({
+  id: '1',
+  name: 'Bram',
+  copies: 1,
+  inks: [],
+  sizes: [box(-40, 10, 40, 30)],
+  inkBox: box(-40, 10, 40, 30),
+  zoneBox: box(-50, 0, 50, 40),
+  zonePath: '',
+  letterHeight: 20,
+  concessions: [],
+  state: 'open',
+  words: '',
+  since: 'same',
+  seen: 'abc',
+  mayBeCut: true,
+  ...change,
+});
+const run = {
+  pieces: [
+    { id: '1', verdict: null },
+    { id: '2', verdict: null },
+  ],
+} as unknown as Schemas['Run'];
 
 describe('a verdict', () => {
   it('asks for something else in words, and can be taken back', () => {
@@ -22,7 +51,17 @@ describe('a verdict', () => {
 });
 
 describe('a piece of a proof', () => {
-  const html = (p: Schemas['ProofPieceView']) => renderToStaticMarkup(<ProofPiece piece={p} cell={{ width: 100, height: 40 }} goods={{ colour: '', isDark: false }} words={p.words} onApprove={() => undefined} onWords={() => undefined} />);
+  const html = (p: Schemas['ProofPieceView']) =>
+    renderToStaticMarkup(
+      <ProofPiece
+        piece={p}
+        cell={{ width: 100, height: 40 }}
+        goods={{ colour: '', isDark: false }}
+        words={p.words}
+        onApprove={() => undefined}
+        onWords={() => undefined}
+      />,
+    );
 
   it('tells its state by a word and a shape, and what became of it', () => {
     expect(html(piece({ state: 'voided', since: 'changed' }))).toMatch(/✕.*changed since approval/);

@@ -11,7 +11,13 @@ export function withWords(run: Run, id: string, words: string | null): Run {
 
 /** Approves pieces as they are seen here; refused where one is not so any more. */
 export const approve = (id: string, pieces: readonly Piece[]) => (madeFrom: number) =>
-  answer(api.POST('/api/runs/{id}/approval', { params: { path: { id }, ...made(madeFrom) }, body: { pieces: pieces.map((p) => ({ pieceId: p.id, seen: p.seen })) } }));
+  answer(
+    api.POST('/api/runs/{id}/approval', {
+      params: { path: { id }, ...made(madeFrom) },
+      body: { pieces: pieces.map((p) => ({ pieceId: p.id, seen: p.seen })) },
+    }),
+  );
 
 /** Notes that the set was shown to the customer as it is now. */
-export const markShown = (id: string) => (madeFrom: number) => answer(api.POST('/api/runs/{id}/shown', { params: { path: { id }, ...made(madeFrom) } }));
+export const markShown = (id: string) => (madeFrom: number) =>
+  answer(api.POST('/api/runs/{id}/shown', { params: { path: { id }, ...made(madeFrom) } }));

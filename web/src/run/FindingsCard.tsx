@@ -6,7 +6,12 @@ import { ownOn, withOwn } from './piece/ByHandCard';
 import type { RunDocument } from './useRun';
 
 /** What makers do first when a name resists. */
-const USUAL: Schemas['Concession'][] = (['closeUp', 'twoLines', 'smaller'] as const).map((kind) => ({ kind, percent: kind === 'smaller' ? 20 : 5, leastMargin: { text: '4', unit: 'millimetre' }, typefaceId: '' }));
+const USUAL: Schemas['Concession'][] = (['closeUp', 'twoLines', 'smaller'] as const).map((kind) => ({
+  kind,
+  percent: kind === 'smaller' ? 20 : 5,
+  leastMargin: { text: '4', unit: 'millimetre' },
+  typefaceId: '',
+}));
 
 interface Props {
   piece: Schemas['PieceView'];
@@ -21,14 +26,28 @@ export function FindingsCard({ piece, set, run, lit, onLight }: Props) {
   const all = set?.groups.length === 1 ? set.groups[0]?.largestForAll : null;
   return (
     <section className="card grow" aria-label="To look at" aria-live="polite">
-      <h2>To look at<span className="count">{piece.findings.length || 'nothing'}</span></h2>
+      <h2>
+        To look at<span className="count">{piece.findings.length || 'nothing'}</span>
+      </h2>
       {piece.findings.map((f, i) => (
-        <div key={i} className={`finding ${f.severity}${lit === i ? ' lit' : ''}`} tabIndex={0} onMouseEnter={() => onLight(i)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(i)} onBlur={() => onLight(undefined)}>
+        <div
+          key={i}
+          className={`finding ${f.severity}${lit === i ? ' lit' : ''}`}
+          tabIndex={0}
+          onMouseEnter={() => onLight(i)}
+          onMouseLeave={() => onLight(undefined)}
+          onFocus={() => onLight(i)}
+          onBlur={() => onLight(undefined)}
+        >
           <Words of={f.message} />
-          {i === piece.findings.findIndex((o) => o.rule === 'outsideZone' && o.side === f.side) && <Remedies piece={piece} side={f.side ?? ''} all={f.side ? null : all} run={run} />}
+          {i === piece.findings.findIndex((o) => o.rule === 'outsideZone' && o.side === f.side) && (
+            <Remedies piece={piece} side={f.side ?? ''} all={f.side ? null : all} run={run} />
+          )}
           {f.rule === 'standsOnClear' && run.document?.placing !== 'free' && (
             <div className="remedies">
-              <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, placing: 'free' }))}>Let it find its place</button>
+              <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, placing: 'free' }))}>
+                Let it find its place
+              </button>
             </div>
           )}
         </div>
@@ -50,13 +69,38 @@ function Remedies({ piece, side, all, run }: { piece: Schemas['PieceView']; side
     <div className="remedies">
       <span className="soft">On its own it fits at {length(largest, units)}.</span>
       {typeof all === 'number' && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, letterHeight: { text: String(all), unit: 'millimetre' } }))}>
+        <button
+          type="button"
+          className="btn btn-sm btn-line"
+          onClick={() => run.edit((r) => ({ ...r, letterHeight: { text: String(all), unit: 'millimetre' } }))}
+        >
           All at {figure(all, units)}, so that every name fits
         </button>
       )}
-      {!may && named && <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, concessions: USUAL }))}>Concede what it needs</button>}
-      {(may || side !== '') && <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, pieces: r.pieces.map((p) => (p.id === piece.id ? withOwn(p, side, { ...ownOn(p, side), letterHeight }) : p)) }))}>This one alone at {figure(alone, units)}</button>}
-      {side === '' && <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, sizing: 'eachLargest' }))}>Each as large as fits</button>}
+      {!may && named && (
+        <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, concessions: USUAL }))}>
+          Concede what it needs
+        </button>
+      )}
+      {(may || side !== '') && (
+        <button
+          type="button"
+          className="btn btn-sm btn-line"
+          onClick={() =>
+            run.edit((r) => ({
+              ...r,
+              pieces: r.pieces.map((p) => (p.id === piece.id ? withOwn(p, side, { ...ownOn(p, side), letterHeight }) : p)),
+            }))
+          }
+        >
+          This one alone at {figure(alone, units)}
+        </button>
+      )}
+      {side === '' && (
+        <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, sizing: 'eachLargest' }))}>
+          Each as large as fits
+        </button>
+      )}
     </div>
   );
 }

@@ -13,7 +13,6 @@ import { ScreenRule } from './ScreenRule';
 import { ObjectBoard } from './object/ObjectBoard';
 import { SeenBoard } from './SeenBoard';
 
-
 interface Props {
   id: string;
   ground: Schemas['FitGroundView'];
@@ -49,7 +48,22 @@ const LIMITS: Record<Schemas['LimitKind'], string> = {
 };
 
 /** The piece on its blank laid flat, with its room written around it. */
-export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions, trueSize, lit, view, onView, onOutline, onDimensions, onTrueSize }: Props) {
+export function FitBoard({
+  id,
+  ground,
+  piece,
+  ghost,
+  moves,
+  outline,
+  dimensions,
+  trueSize,
+  lit,
+  view,
+  onView,
+  onOutline,
+  onDimensions,
+  onTrueSize,
+}: Props) {
   const [screen, setScreen] = useState(screenScale);
   const clip = useId().replaceAll(':', '');
   const seen = view === 'seen';
@@ -66,50 +80,116 @@ export function FitBoard({ id, ground, piece, ghost, moves, outline, dimensions,
       <div className="views" role="group" aria-label="Board shows">
         {ground.faces.map((f, i) => (
           <button
-            key={f.key} type="button" className={i === view ? 'view here' : 'view'} aria-pressed={i === view} onClick={() => onView(i)}
+            key={f.key}
+            type="button"
+            className={i === view ? 'view here' : 'view'}
+            aria-pressed={i === view}
+            onClick={() => onView(i)}
           >
             {ground.faces.length === 1 ? 'Flat' : faceTitle(f)}
           </button>
         ))}
-        <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => onView('seen')}>On the blank</button>
+        <button type="button" className={seen ? 'view here' : 'view'} aria-pressed={seen} onClick={() => onView('seen')}>
+          On the blank
+        </button>
         <i />
-        <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>Outline</button>
-        <button type="button" className={dimensions ? 'view here' : 'view'} aria-pressed={dimensions} disabled={seen} onClick={onDimensions}>Dimensions</button>
-        <button type="button" className={trueSize ? 'view here' : 'view'} aria-pressed={trueSize} disabled={seen} onClick={onTrueSize}>True size</button>
+        <button type="button" className={outline ? 'view here' : 'view'} aria-pressed={outline} onClick={onOutline}>
+          Outline
+        </button>
+        <button
+          type="button"
+          className={dimensions ? 'view here' : 'view'}
+          aria-pressed={dimensions}
+          disabled={seen}
+          onClick={onDimensions}
+        >
+          Dimensions
+        </button>
+        <button type="button" className={trueSize ? 'view here' : 'view'} aria-pressed={trueSize} disabled={seen} onClick={onTrueSize}>
+          True size
+        </button>
       </div>
-      {seen && piece.round ? <ObjectBoard id={id} piece={piece} /> : seen ? <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} /> : <Board label={`${piece.name} on the blank laid flat: ${piece.state}`} drawing={face.flat} goods={ground.goods} dimensions={dimensions} usable k={trueSize ? screen.k : undefined} pad={{ top: 68, right: 92, bottom: 52, left: 34 }}>
-        {(scale) => (
-          <>
-            {ground.faces.length > 1 && <clipPath id={clip}><rect {...inkWindow(face.flat.box)} /></clipPath>}
-            <g transform={scale.transform}>
-              <g clipPath={ground.faces.length > 1 ? `url(#${clip})` : undefined}>
-                <Ink inks={piece.inks} outline={outline} piece={piece.name} />
+      {seen && piece.round ? (
+        <ObjectBoard id={id} piece={piece} />
+      ) : seen ? (
+        <SeenBoard id={id} piece={piece} outline={outline} goods={ground.goods} />
+      ) : (
+        <Board
+          label={`${piece.name} on the blank laid flat: ${piece.state}`}
+          drawing={face.flat}
+          goods={ground.goods}
+          dimensions={dimensions}
+          usable
+          k={trueSize ? screen.k : undefined}
+          pad={{ top: 68, right: 92, bottom: 52, left: 34 }}
+        >
+          {(scale) => (
+            <>
+              {ground.faces.length > 1 && (
+                <clipPath id={clip}>
+                  <rect {...inkWindow(face.flat.box)} />
+                </clipPath>
+              )}
+              <g transform={scale.transform}>
+                <g clipPath={ground.faces.length > 1 ? `url(#${clip})` : undefined}>
+                  <Ink inks={piece.inks} outline={outline} piece={piece.name} />
+                </g>
+                {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
+                {piece.taper && piece.taper.arc.length > 1 && (
+                  <polyline
+                    className="bow-arc"
+                    points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')}
+                    vectorEffect="non-scaling-stroke"
+                  />
+                )}
               </g>
-              {ghost && <path d={ghost.path} className="ghost" vectorEffect="non-scaling-stroke" data-ghost="" />}
-              {piece.taper && piece.taper.arc.length > 1 && <polyline className="bow-arc" points={piece.taper.arc.map((p) => `${p.x},${p.y}`).join(' ')} vectorEffect="non-scaling-stroke" />}
-            </g>
-            {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={inkBox} rooms={rooms} />}
-            {sides.map((s) => {
-              const mine = s.side === move?.side;
-              // What was let go is taken up again from where it is going.
-              const going = mine && move?.written !== undefined;
-              return s.inkBox && s.moved && (
-                <PieceHandle
-                  key={s.side} name={`The ink of ${piece.name}${s.zone && `, ${s.zone}`}`} scale={scale} letters={mine ? preview?.letterHeight : undefined}
-                  box={(going && preview?.inkBox) || s.inkBox} moved={going ? move.to : s.moved}
-                  onHold={(to) => moves.hold(s.side, to)} onPut={(to, changed) => moves.put(s.side, to, changed)}
+              {dimensions && inkBox && <RoomChains scale={scale} box={face.flat.box} ink={inkBox} rooms={rooms} />}
+              {sides.map((s) => {
+                const mine = s.side === move?.side;
+                // What was let go is taken up again from where it is going.
+                const going = mine && move?.written !== undefined;
+                return (
+                  s.inkBox &&
+                  s.moved && (
+                    <PieceHandle
+                      key={s.side}
+                      name={`The ink of ${piece.name}${s.zone && `, ${s.zone}`}`}
+                      scale={scale}
+                      letters={mine ? preview?.letterHeight : undefined}
+                      box={(going && preview?.inkBox) || s.inkBox}
+                      moved={going ? move.to : s.moved}
+                      onHold={(to) => moves.hold(s.side, to)}
+                      onPut={(to, changed) => moves.put(s.side, to, changed)}
+                    />
+                  )
+                );
+              })}
+              {/* What was found is of the ink as it was. */}
+              {!move && (
+                <FindingMarks
+                  findings={piece.findings}
+                  scale={scale}
+                  foot={face.flat.box.minY}
+                  within={ground.faces.length > 1 ? face.flat.box : undefined}
+                  lit={lit}
                 />
-              );
-            })}
-            {/* What was found is of the ink as it was. */}
-            {!move && <FindingMarks findings={piece.findings} scale={scale} foot={face.flat.box.minY} within={ground.faces.length > 1 ? face.flat.box : undefined} lit={lit} />}
-          </>
-        )}
-      </Board>}
+              )}
+            </>
+          )}
+        </Board>
+      )}
       {trueSize && !seen && <ScreenRule k={screen.k} measured={screen.measured} onMeasured={(k) => setScreen({ k, measured: true })} />}
       <p className="sums">
-        {face.sums.map((s, i) => <span key={i}><Words of={s} bare /></span>)}
-        {limits.length > 0 && <span>{state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}</span>}
+        {face.sums.map((s, i) => (
+          <span key={i}>
+            <Words of={s} bare />
+          </span>
+        ))}
+        {limits.length > 0 && (
+          <span>
+            {state === 'over' ? 'stands out at' : 'limited by'} {limits.join(' and ')}
+          </span>
+        )}
       </p>
     </section>
   );

@@ -46,10 +46,18 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   const [dimensions, setDimensions] = useState(true);
   const [trueSize, setTrueSize] = useState(false);
   const [lit, setLit] = useState<number>();
-  const at = Math.max(0, pieces.findIndex((p) => p.id === chosen));
+  const at = Math.max(
+    0,
+    pieces.findIndex((p) => p.id === chosen),
+  );
   const moves = useMoves(run, pieces[at]);
   const { move } = moves;
-  const shown = useGhost(id, pieces[at]?.id, run.view?.revision, move ? { side: move.side, movedRight: move.to.x, movedUp: move.to.y } : ghost);
+  const shown = useGhost(
+    id,
+    pieces[at]?.id,
+    run.view?.revision,
+    move ? { side: move.side, movedRight: move.to.x, movedUp: move.to.y } : ghost,
+  );
   const go = (to: number) => {
     const next = pieces[Math.min(Math.max(to, 0), pieces.length - 1)];
     if (next) setChosen(next.id);
@@ -74,7 +82,12 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   if (ground && ground.lacks.length > 0) return <Lacks id={id} lacks={ground.lacks} />;
   const piece = pieces[at];
   const on = groundOf(piece);
-  if (!on?.faces.length || !piece || !run.view) return <p className="page soft" role="status">{error ? error.message : 'Setting the first names …'}</p>;
+  if (!on?.faces.length || !piece || !run.view)
+    return (
+      <p className="page soft" role="status">
+        {error ? error.message : 'Setting the first names …'}
+      </p>
+    );
   const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
   const face = on.faces[board === 'seen' ? 0 : board];
   const several = on.faces.length > 1;
@@ -83,19 +96,55 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   return (
     <>
       <div className="fit-layout">
-        <FitBoard id={id} ground={on} piece={piece} ghost={ghost || move ? shown : undefined} moves={moves} outline={outline} dimensions={dimensions} trueSize={trueSize} onTrueSize={() => setTrueSize(!trueSize)} lit={lit} view={board} onView={setView} onOutline={() => setOutline(!outline)} onDimensions={() => setDimensions(!dimensions)} />
+        <FitBoard
+          id={id}
+          ground={on}
+          piece={piece}
+          ghost={ghost || move ? shown : undefined}
+          moves={moves}
+          outline={outline}
+          dimensions={dimensions}
+          trueSize={trueSize}
+          onTrueSize={() => setTrueSize(!trueSize)}
+          lit={lit}
+          view={board}
+          onView={setView}
+          onOutline={() => setOutline(!outline)}
+          onDimensions={() => setDimensions(!dimensions)}
+        />
         <div className="column">
           <div className="views" role="group" aria-label="About">
-            <button type="button" className={tab === 'piece' ? 'view here' : 'view'} aria-pressed={tab === 'piece'} onClick={() => setTab('piece')}>This piece</button>
-            <button type="button" className={tab === 'set' ? 'view here' : 'view'} aria-pressed={tab === 'set'} onClick={() => setTab('set')}>The set</button>
+            <button
+              type="button"
+              className={tab === 'piece' ? 'view here' : 'view'}
+              aria-pressed={tab === 'piece'}
+              onClick={() => setTab('piece')}
+            >
+              This piece
+            </button>
+            <button
+              type="button"
+              className={tab === 'set' ? 'view here' : 'view'}
+              aria-pressed={tab === 'set'}
+              onClick={() => setTab('set')}
+            >
+              The set
+            </button>
           </div>
           {tab === 'piece' ? (
             <>
               <RoomCard
-                piece={shownSide} face={several ? face?.name.toLowerCase() : undefined} handle={run.view.hasHandle} round={!!face?.isWall}
+                piece={shownSide}
+                face={several ? face?.name.toLowerCase() : undefined}
+                handle={run.view.hasHandle}
+                round={!!face?.isWall}
               />
               {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
-              <InkCard piece={piece} face={several ? first?.name.toLowerCase() : undefined} wall={run.view.isWall && first?.key === 'front'} />
+              <InkCard
+                piece={piece}
+                face={several ? first?.name.toLowerCase() : undefined}
+                wall={run.view.isWall && first?.key === 'front'}
+              />
               {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
               <SidesFit piece={piece} />
               <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
@@ -109,7 +158,18 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           )}
         </div>
       </div>
-      <Strip pieces={pieces} of={of} chosen={piece.id} set={set.data} run={run.document} groundOf={groundOf} grounds={grounds} fitting={fitting} onChoose={setChosen} onNextToLookAt={nextToLookAt} />
+      <Strip
+        pieces={pieces}
+        of={of}
+        chosen={piece.id}
+        set={set.data}
+        run={run.document}
+        groundOf={groundOf}
+        grounds={grounds}
+        fitting={fitting}
+        onChoose={setChosen}
+        onNextToLookAt={nextToLookAt}
+      />
     </>
   );
 }

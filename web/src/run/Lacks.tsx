@@ -7,8 +7,16 @@ export function Lacks({ id, lacks }: { id: string; lacks: readonly Schemas['Lack
   return (
     <div className="empty">
       <p>Before the names can be set:</p>
-      <ul>{lacks.map((l, i) => <li key={i}><Words of={l.message} /></li>)}</ul>
-      <Link to={`/runs/${id}/set-up`} className="btn btn-sm btn-main">To the set-up</Link>
+      <ul>
+        {lacks.map((l, i) => (
+          <li key={i}>
+            <Words of={l.message} />
+          </li>
+        ))}
+      </ul>
+      <Link to={`/runs/${id}/set-up`} className="btn btn-sm btn-main">
+        To the set-up
+      </Link>
     </div>
   );
 }

@@ -10,19 +10,37 @@ export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
   const edge = 0.05 * Math.max(w, h);
   const text = 0.034 * Math.max(w, h);
   return (
-    <svg className="load-sheet" viewBox={`${-edge} ${-h - edge} ${w + 2 * edge} ${h + 2 * edge}`} role="img" aria-label={`Load ${load.number}: ${load.pieces.map((p) => p.name).join(', ')}${load.mirrored ? ', mirrored' : ''}`}>
+    <svg
+      className="load-sheet"
+      viewBox={`${-edge} ${-h - edge} ${w + 2 * edge} ${h + 2 * edge}`}
+      role="img"
+      aria-label={`Load ${load.number}: ${load.pieces.map((p) => p.name).join(', ')}${load.mirrored ? ', mirrored' : ''}`}
+    >
       <FilmPatterns films={[load]} />
       <g transform="scale(1 -1)">
         <rect x={0} y={0} width={w} height={h} className="reach" vectorEffect="non-scaling-stroke" />
         {load.pieces.map((p) => (
           <g key={p.pieceId}>
-            <rect x={p.box.minX} y={p.box.minY} width={p.box.maxX - p.box.minX} height={p.box.maxY - p.box.minY} className="piece-box" vectorEffect="non-scaling-stroke" />
-            <path d={p.inkPath} fill={fillOf(load)} className="ink" fillRule="evenodd"><title>{p.name}</title></path>
+            <rect
+              x={p.box.minX}
+              y={p.box.minY}
+              width={p.box.maxX - p.box.minX}
+              height={p.box.maxY - p.box.minY}
+              className="piece-box"
+              vectorEffect="non-scaling-stroke"
+            />
+            <path d={p.inkPath} fill={fillOf(load)} className="ink" fillRule="evenodd">
+              <title>{p.name}</title>
+            </path>
           </g>
         ))}
       </g>
-      <text x={w / 2} y={-h - edge * 0.35} textAnchor="middle" fontSize={text} className="sheet-figure">{figure(w, units)}</text>
-      <text transform={`translate(${-edge * 0.4} ${-h / 2}) rotate(-90)`} textAnchor="middle" fontSize={text} className="sheet-figure">{figure(h, units)}</text>
+      <text x={w / 2} y={-h - edge * 0.35} textAnchor="middle" fontSize={text} className="sheet-figure">
+        {figure(w, units)}
+      </text>
+      <text transform={`translate(${-edge * 0.4} ${-h / 2}) rotate(-90)`} textAnchor="middle" fontSize={text} className="sheet-figure">
+        {figure(h, units)}
+      </text>
     </svg>
   );
 }

@@ -28,7 +28,12 @@ export function PieceHandle({ name, box, moved, letters, scale, onHold, onPut }:
   return (
     <g className="part-handle">
       <Movable
-        name={name} box={box} scale={scale} steps={[0.1, 1]} outside={4} className="piece-frame"
+        name={name}
+        box={box}
+        scale={scale}
+        steps={[0.1, 1]}
+        outside={4}
+        className="piece-frame"
         onBy={(by) => onHold(by && to(by))}
         onMove={(dx, dy) => {
           const { x, y } = to({ dx, dy });
@@ -36,7 +41,9 @@ export function PieceHandle({ name, box, moved, letters, scale, onHold, onPut }:
         }}
       >
         {(by, at) => (
-          <text x={at.x} y={at.foot + 15} textAnchor="middle" className="dimension-figure">{figure(to(by).x, units)} right · {figure(to(by).y, units)} up{letters !== undefined && ` · letters ${figure(letters, units)}`}</text>
+          <text x={at.x} y={at.foot + 15} textAnchor="middle" className="dimension-figure">
+            {figure(to(by).x, units)} right · {figure(to(by).y, units)} up{letters !== undefined && ` · letters ${figure(letters, units)}`}
+          </text>
         )}
       </Movable>
     </g>

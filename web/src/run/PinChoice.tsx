@@ -29,15 +29,25 @@ export function PinChoice({ label, pin, view, lack, choices = [], onChange }: Pr
         }}
       >
         <option value="">choose …</option>
-        {choices.map((c) => <option key={c.id} value={c.id}>{c.name || 'without a name'}</option>)}
+        {choices.map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.name || 'without a name'}
+          </option>
+        ))}
       </Form.Select>
       {typeof view?.newer === 'number' && pin && (
         <p className="newer">
           It was changed since this run took it.
-          <button type="button" className="btn btn-sm btn-line" onClick={() => onChange({ id: pin.id, revision: view.newer as number })}>Take it as it is now</button>
+          <button type="button" className="btn btn-sm btn-line" onClick={() => onChange({ id: pin.id, revision: view.newer as number })}>
+            Take it as it is now
+          </button>
         </p>
       )}
-      {lack && <p className={pin ? 'echo problem' : 'echo'}><Words of={lack} /></p>}
+      {lack && (
+        <p className={pin ? 'echo problem' : 'echo'}>
+          <Words of={lack} />
+        </p>
+      )}
     </div>
   );
 }

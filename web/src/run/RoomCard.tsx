@@ -22,15 +22,27 @@ export function RoomCard({ piece, face, handle, round }: Props) {
   };
   return (
     <section className="card" aria-label="Room">
-      <h2>{face ? `Room, ${face}` : 'Room'}<StateMark piece={piece} /></h2>
+      <h2>
+        {face ? `Room, ${face}` : 'Room'}
+        <StateMark piece={piece} />
+      </h2>
       <table className="figures room">
         <tbody>
           {piece.rooms.map((r) => (
             <tr key={r.side} className={r.beyond ? 'beyond' : ''} data-room={r.side}>
-              <th scope="row">{name(r)}{r.touches && <span className="limits">limits</span>}</th>
+              <th scope="row">
+                {name(r)}
+                {r.touches && <span className="limits">limits</span>}
+              </th>
               <td>{length(r.distance, units)}</td>
-              <td className="bar-cell"><span className="bar"><i style={{ width: `${Math.min(100, (100 * r.used) / r.of)}%` }} /></span></td>
-              <td className="soft">{figure(r.used, units)} of {figure(r.of, units)}</td>
+              <td className="bar-cell">
+                <span className="bar">
+                  <i style={{ width: `${Math.min(100, (100 * r.used) / r.of)}%` }} />
+                </span>
+              </td>
+              <td className="soft">
+                {figure(r.used, units)} of {figure(r.of, units)}
+              </td>
             </tr>
           ))}
         </tbody>

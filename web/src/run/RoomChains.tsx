@@ -23,10 +23,24 @@ export function RoomChains({ scale, box, ink, rooms }: Props) {
   const room = (side: string) => rooms.find((q) => q.side === side);
   return (
     <g className="chain">
-      <Leads lines={[[l, b + 3, l, y + 6], [r, b + 3, r, y + 6], [r + 3, t, x + 6, t], [r + 3, b, x + 6, b]]} />
+      <Leads
+        lines={[
+          [l, b + 3, l, y + 6],
+          [r, b + 3, r, y + 6],
+          [r + 3, t, x + 6, t],
+          [r + 3, b, x + 6, b],
+        ]}
+      />
       <line x1={l} y1={y} x2={r} y2={y} className="dimension-line" />
       <line x1={x} y1={t} x2={x} y2={b} className="dimension-line" />
-      {[[l, y], [r, y], [x, t], [x, b]].map(([cx = 0, cy = 0], i) => <line key={i} x1={cx - TICK} y1={cy + TICK} x2={cx + TICK} y2={cy - TICK} className="tick" />)}
+      {[
+        [l, y],
+        [r, y],
+        [x, t],
+        [x, b],
+      ].map(([cx = 0, cy = 0], i) => (
+        <line key={i} x1={cx - TICK} y1={cy + TICK} x2={cx + TICK} y2={cy - TICK} className="tick" />
+      ))}
       <Label x={(l + r) / 2} y={y} text={figure(ink.maxX - ink.minX, units)} />
       <Label x={x} y={(t + b) / 2} text={figure(ink.maxY - ink.minY, units)} turned />
       <RoomTag at={{ x: l - 30, y }} room={room('left')} />
@@ -38,7 +52,13 @@ export function RoomChains({ scale, box, ink, rooms }: Props) {
 }
 
 function Leads({ lines }: { lines: number[][] }) {
-  return <>{lines.map(([x1, y1, x2, y2], i) => <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} className="extension" />)}</>;
+  return (
+    <>
+      {lines.map(([x1, y1, x2, y2], i) => (
+        <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} className="extension" />
+      ))}
+    </>
+  );
 }
 
 function Label({ x, y, text, turned = false }: { x: number; y: number; text: string; turned?: boolean }) {
@@ -46,7 +66,9 @@ function Label({ x, y, text, turned = false }: { x: number; y: number; text: str
   return (
     <g transform={`translate(${x} ${y})${turned ? ' rotate(-90)' : ''}`}>
       <rect x={-width / 2} y={-HEIGHT / 2} width={width} height={HEIGHT} className="gap" />
-      <text dy="0.35em" textAnchor="middle" className="dimension-figure">{text}</text>
+      <text dy="0.35em" textAnchor="middle" className="dimension-figure">
+        {text}
+      </text>
     </g>
   );
 }
@@ -61,7 +83,9 @@ function RoomTag({ at, room }: { at: { x: number; y: number }; room?: Schemas['R
   return (
     <g transform={`translate(${at.x} ${at.y})`} className={`room-tag ${kind}`} data-side={room.side}>
       <rect x={-width / 2} y={-HEIGHT / 2} width={width} height={HEIGHT} />
-      <text dy="0.35em" textAnchor="middle">{text}</text>
+      <text dy="0.35em" textAnchor="middle">
+        {text}
+      </text>
     </g>
   );
 }

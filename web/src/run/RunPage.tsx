@@ -12,7 +12,13 @@ import { LoadsView } from './LoadsView';
 import { SetUpView } from './SetUpView';
 import { useRun } from './useRun';
 
-const VIEWS = [['set-up', 'Set-up'], ['fit', 'Fit'], ['proof', 'Proof'], ['loads', 'Loads'], ['bench', 'Bench']] as const;
+const VIEWS = [
+  ['set-up', 'Set-up'],
+  ['fit', 'Fit'],
+  ['proof', 'Proof'],
+  ['loads', 'Loads'],
+  ['bench', 'Bench'],
+] as const;
 
 /** A run in its views, in the order of the work. */
 export function RunPage() {
@@ -27,25 +33,57 @@ function Running({ id, at }: { id: string; at: string }) {
   return (
     <div className={at === 'fit' ? 'page fill run-fit' : 'page'}>
       <TitleRow
-        title={<Form.Control className="title-field" aria-label="Name of the run" value={document.name} onChange={(e) => edit((r) => ({ ...r, name: e.target.value }))} />}
-        about={<>
-          <Link to={`/jobs/${document.jobId}`}>{view.job.customer || view.job.name}</Link> · {due(view.job.due)}
-          {view.blank && <> · {document.pieces.length} names on <Link to={`/shelf/${view.blank.id}`}>{view.blank.name}</Link></>}
-        </>}
+        title={
+          <Form.Control
+            className="title-field"
+            aria-label="Name of the run"
+            value={document.name}
+            onChange={(e) => edit((r) => ({ ...r, name: e.target.value }))}
+          />
+        }
+        about={
+          <>
+            <Link to={`/jobs/${document.jobId}`}>{view.job.customer || view.job.name}</Link> · {due(view.job.due)}
+            {view.blank && (
+              <>
+                {' '}
+                · {document.pieces.length} names on <Link to={`/shelf/${view.blank.id}`}>{view.blank.name}</Link>
+              </>
+            )}
+          </>
+        }
         undo={run.undo}
         redo={run.redo}
       >
         {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={document.name} jobId={document.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
-          {VIEWS.map(([path, name]) => <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>{name}{path === 'fit' && <> <small>{document.pieces.length}</small></>}</NavLink>)}
+          {VIEWS.map(([path, name]) => (
+            <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>
+              {name}
+              {path === 'fit' && (
+                <>
+                  {' '}
+                  <small>{document.pieces.length}</small>
+                </>
+              )}
+            </NavLink>
+          ))}
         </nav>
       </TitleRow>
       <Conflict words={run.conflict} takeTheirs={run.takeTheirs} keepMine={run.keepMine} />
       {at === 'set-up' && <SetUpView id={id} run={run} />}
       {at === 'fit' && <FitView id={id} run={run} />}
       {at === 'proof' && <ProofView id={id} run={run} />}
-      {at === 'loads' && <AllSet id={id}><LoadsView id={id} /></AllSet>}
-      {at === 'bench' && <AllSet id={id}><BenchView id={id} job={view.job} name={document.name} /></AllSet>}
+      {at === 'loads' && (
+        <AllSet id={id}>
+          <LoadsView id={id} />
+        </AllSet>
+      )}
+      {at === 'bench' && (
+        <AllSet id={id}>
+          <BenchView id={id} job={view.job} name={document.name} />
+        </AllSet>
+      )}
     </div>
   );
 }
@@ -59,5 +97,9 @@ function RemoveRun({ id, name, jobId, settled }: { id: string; name: string; job
     undo: (madeFrom) => answer(api.POST('/api/runs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
     onGone: () => void go(`/jobs/${jobId}`),
   });
-  return <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>Remove the run</button>;
+  return (
+    <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>
+      Remove the run
+    </button>
+  );
 }

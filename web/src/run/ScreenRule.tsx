@@ -10,15 +10,30 @@ export function ScreenRule({ k, measured, onMeasured }: { k: number; measured: b
   const [drawn] = useState(k);
   const [reads, setReads] = useState(BAR);
   const [open, setOpen] = useState(!measured);
-  if (!open) return <p className="soft screen-rule">As large as it is.<button type="button" className="quiet" onClick={() => setOpen(true)}>Measure the screen again</button></p>;
+  if (!open)
+    return (
+      <p className="soft screen-rule">
+        As large as it is.
+        <button type="button" className="quiet" onClick={() => setOpen(true)}>
+          Measure the screen again
+        </button>
+      </p>
+    );
   return (
     <div className="screen-rule">
       <svg width={drawn * BAR + 2} height={14} role="img" aria-label={`A bar of ${BAR} millimetres, as far as this screen is known`}>
-        {Array.from({ length: 11 }, (_, i) => <line key={i} x1={1 + (drawn * BAR * i) / 10} x2={1 + (drawn * BAR * i) / 10} y1={i % 5 === 0 ? 2 : 7} y2={12} />)}
+        {Array.from({ length: 11 }, (_, i) => (
+          <line key={i} x1={1 + (drawn * BAR * i) / 10} x2={1 + (drawn * BAR * i) / 10} y1={i % 5 === 0 ? 2 : 7} y2={12} />
+        ))}
         <line x1={1} x2={1 + drawn * BAR} y1={12} y2={12} />
       </svg>
       <NumberField
-        label="By a rule this bar is, mm" value={reads} min={20} max={400} step={0.5} wrong={scaleFrom(drawn, BAR, reads) === undefined}
+        label="By a rule this bar is, mm"
+        value={reads}
+        min={20}
+        max={400}
+        step={0.5}
+        wrong={scaleFrom(drawn, BAR, reads) === undefined}
         onChange={(read) => {
           setReads(read);
           const found = scaleFrom(drawn, BAR, read);

@@ -27,35 +27,105 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
       <div className="column">
         <section className="card" aria-label="Goods">
           <h2>On what</h2>
-          <PinChoice label="Blank" pin={document.blank} view={view.blank} lack={lack('blank')} choices={blanks.data?.filter((b) => (!b.retired || b.id === document.blank?.id) && (!b.jobId || b.jobId === document.jobId)).map((b) => ({ id: b.id, revision: b.revision, name: b.name }))} onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))} />
+          <PinChoice
+            label="Blank"
+            pin={document.blank}
+            view={view.blank}
+            lack={lack('blank')}
+            choices={blanks.data
+              ?.filter((b) => (!b.retired || b.id === document.blank?.id) && (!b.jobId || b.jobId === document.jobId))
+              .map((b) => ({ id: b.id, revision: b.revision, name: b.name }))}
+            onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))}
+          />
           <ZoneChoice view={view} run={document} edit={edit} />
-          {view.room && <p className="soft small"><Words of={view.room} /></p>}
-          {blanks.data?.length === 0 && <p className="soft"><Link to="/shelf">Measure a blank first</Link></p>}
+          {view.room && (
+            <p className="soft small">
+              <Words of={view.room} />
+            </p>
+          )}
+          {blanks.data?.length === 0 && (
+            <p className="soft">
+              <Link to="/shelf">Measure a blank first</Link>
+            </p>
+          )}
           {!document.blank && <NewBlank jobId={document.jobId} />}
         </section>
         <section className="card" aria-label="Artwork">
           <h2>What</h2>
-          <PinChoice label="Motif" pin={document.motif} view={view.motif} lack={lack('motif')} choices={motifs.data?.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))} onChange={pin('motif')} />
+          <PinChoice
+            label="Motif"
+            pin={document.motif}
+            view={view.motif}
+            lack={lack('motif')}
+            choices={motifs.data?.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))}
+            onChange={pin('motif')}
+          />
           {motif?.inkBox && <InkPicture className="set-up-ink" label={motif.name} box={motif.inkBox} inks={motif.inks} />}
-          {motifs.data?.length === 0 && <p className="soft"><Link to="/motifs">Compose a motif first</Link></p>}
+          {motifs.data?.length === 0 && (
+            <p className="soft">
+              <Link to="/motifs">Compose a motif first</Link>
+            </p>
+          )}
         </section>
         <section className="card" aria-label="Cutting">
           <h2>Cut from</h2>
-          <PinChoice label="Film" pin={document.film} view={view.film} lack={lack('film')} choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))} onChange={pin('film')} />
-          {view.films.length > 0 && <p className="soft small">Parts of the motif are of films of their own: {view.films.map((f) => f.name || 'one that is not here any more').join(', ')}.</p>}
-          {view.films.filter((f) => f.newer !== null).map((f) => (
-            <p key={f.id} className="soft small">{f.name} was changed in the stock since. <button type="button" className="quiet" onClick={() => edit((r) => ({ ...r, films: r.films.map((x) => (x.id === f.id ? { id: f.id, revision: f.newer ?? x.revision } : x)) }))}>Take the newer one</button></p>
+          <PinChoice
+            label="Film"
+            pin={document.film}
+            view={view.film}
+            lack={lack('film')}
+            choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))}
+            onChange={pin('film')}
+          />
+          {view.films.length > 0 && (
+            <p className="soft small">
+              Parts of the motif are of films of their own: {view.films.map((f) => f.name || 'one that is not here any more').join(', ')}.
+            </p>
+          )}
+          {view.films
+            .filter((f) => f.newer !== null)
+            .map((f) => (
+              <p key={f.id} className="soft small">
+                {f.name} was changed in the stock since.{' '}
+                <button
+                  type="button"
+                  className="quiet"
+                  onClick={() =>
+                    edit((r) => ({ ...r, films: r.films.map((x) => (x.id === f.id ? { id: f.id, revision: f.newer ?? x.revision } : x)) }))
+                  }
+                >
+                  Take the newer one
+                </button>
+              </p>
+            ))}
+          {view.material?.notes.map((n, i) => (
+            <p key={i} className="finding">
+              <Words of={n} />
+            </p>
           ))}
-          {view.material?.notes.map((n, i) => <p key={i} className="finding"><Words of={n} /></p>)}
-          <PinChoice label="Cutter" pin={document.cutter} view={view.cutter} choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))} onChange={pin('cutter')} />
-          {(films.data?.length === 0 || cutters.data?.length === 0) && <p className="soft"><Link to="/stock">Add what you cut, and with what, to the stock</Link></p>}
+          <PinChoice
+            label="Cutter"
+            pin={document.cutter}
+            view={view.cutter}
+            choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))}
+            onChange={pin('cutter')}
+          />
+          {(films.data?.length === 0 || cutters.data?.length === 0) && (
+            <p className="soft">
+              <Link to="/stock">Add what you cut, and with what, to the stock</Link>
+            </p>
+          )}
         </section>
         <SizingFields view={view} run={document} edit={edit} lack={lack('scale')} />
         <SidesCard view={view} run={document} edit={edit} motifs={motifs.data ?? []} lack={lack('sides')} />
       </div>
       <div className="column">
         <ListCard id={id} run={run} view={view} document={document} lack={lack('names')} />
-        {view.lacks.length === 0 && <Link to={`/runs/${id}/fit`} className="btn btn-main btn-sm onward">See how they fit</Link>}
+        {view.lacks.length === 0 && (
+          <Link to={`/runs/${id}/fit`} className="btn btn-main btn-sm onward">
+            See how they fit
+          </Link>
+        )}
       </div>
     </div>
   );

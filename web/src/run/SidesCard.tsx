@@ -14,26 +14,64 @@ interface Props {
 /** Other sides of the same pieces: another motif in another zone, as a picture to the right of a mug's handle. */
 export function SidesCard({ view, run, edit, motifs, lack }: Props) {
   if (view.zones.length < 2 && run.sides.length === 0) return null;
-  const set = (id: string, to: Partial<Schemas['RunSide']>) => edit((r) => ({ ...r, sides: r.sides.map((s) => (s.id === id ? { ...s, ...to } : s)) }));
+  const set = (id: string, to: Partial<Schemas['RunSide']>) =>
+    edit((r) => ({ ...r, sides: r.sides.map((s) => (s.id === id ? { ...s, ...to } : s)) }));
   const free = view.zones.find((z) => z.id !== (run.zone || view.zones[0]?.id) && !run.sides.some((s) => s.zone === z.id)) ?? view.zones[1];
-  const add = () => edit((r) => ({ ...r, sides: [...r.sides, { id: `side-${1 + Math.max(1, ...r.sides.map((s) => Number(s.id.slice(5)) || 1))}`, motif: null, zone: free?.id ?? '' }] }));
+  const add = () =>
+    edit((r) => ({
+      ...r,
+      sides: [
+        ...r.sides,
+        { id: `side-${1 + Math.max(1, ...r.sides.map((s) => Number(s.id.slice(5)) || 1))}`, motif: null, zone: free?.id ?? '' },
+      ],
+    }));
   return (
     <section className="card" aria-label="Other sides">
-      <h2>Other sides<span className="hint">of the same pieces</span></h2>
+      <h2>
+        Other sides<span className="hint">of the same pieces</span>
+      </h2>
       {run.sides.map((side, i) => (
         <div key={side.id} className="run-side">
-          <PinChoice label={`Motif of side ${i + 2}`} pin={side.motif} view={view.sides[i]?.motif ?? null} choices={motifs.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))} onChange={(motif) => set(side.id, { motif })} />
-          <label className="wide-field">Zone
-            <Form.Select size="sm" aria-label={`Zone of side ${i + 2}`} value={side.zone || view.zones[0]?.id} onChange={(e) => set(side.id, { zone: e.target.value })}>
-              {view.zones.map((z) => <option key={z.id} value={z.id}>{z.name}</option>)}
+          <PinChoice
+            label={`Motif of side ${i + 2}`}
+            pin={side.motif}
+            view={view.sides[i]?.motif ?? null}
+            choices={motifs.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))}
+            onChange={(motif) => set(side.id, { motif })}
+          />
+          <label className="wide-field">
+            Zone
+            <Form.Select
+              size="sm"
+              aria-label={`Zone of side ${i + 2}`}
+              value={side.zone || view.zones[0]?.id}
+              onChange={(e) => set(side.id, { zone: e.target.value })}
+            >
+              {view.zones.map((z) => (
+                <option key={z.id} value={z.id}>
+                  {z.name}
+                </option>
+              ))}
             </Form.Select>
           </label>
-          {view.sides[i]?.room && <p className="soft small"><Words of={view.sides[i].room} /></p>}
-          <button type="button" className="quiet" onClick={() => edit((r) => withoutSide(r, side.id))}>Take away</button>
+          {view.sides[i]?.room && (
+            <p className="soft small">
+              <Words of={view.sides[i].room} />
+            </p>
+          )}
+          <button type="button" className="quiet" onClick={() => edit((r) => withoutSide(r, side.id))}>
+            Take away
+          </button>
         </div>
       ))}
-      {lack && <p className="echo problem"><Words of={lack} /></p>}
-      <button type="button" className="btn btn-sm btn-line" onClick={add}>Add a side</button>
+      {lack && (
+        <p className="echo problem">
+          <Words of={lack} />
+        </p>
+      )}
+      <button type="button" className="btn btn-sm btn-line" onClick={add}>
+        Add a side
+      </button>
     </section>
   );
 }

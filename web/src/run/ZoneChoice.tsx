@@ -11,21 +11,46 @@ interface Props {
 export function ZoneChoice({ view, run, edit }: Props) {
   const { material } = view;
   const facts = material?.material
-    ? [material.material.name, material.material.finish === 'unknown' ? '' : material.material.finish, material.material.standsHeat && `stands ${material.material.standsHeat}${/^\d+$/.test(material.material.standsHeat.trim()) ? ' °C' : ''}`].filter(Boolean)
+    ? [
+        material.material.name,
+        material.material.finish === 'unknown' ? '' : material.material.finish,
+        material.material.standsHeat &&
+          `stands ${material.material.standsHeat}${/^\d+$/.test(material.material.standsHeat.trim()) ? ' °C' : ''}`,
+      ].filter(Boolean)
     : [];
   return (
     <>
       {view.zones.length > 1 && (
-        <label className="wide-field">Zone
-          <Form.Select size="sm" aria-label="Zone" value={run.zone || view.zones[0]?.id} onChange={(e) => edit((r) => ({ ...r, zone: e.target.value }))}>
-            {view.zones.map((z) => <option key={z.id} value={z.id}>{z.name}</option>)}
+        <label className="wide-field">
+          Zone
+          <Form.Select
+            size="sm"
+            aria-label="Zone"
+            value={run.zone || view.zones[0]?.id}
+            onChange={(e) => edit((r) => ({ ...r, zone: e.target.value }))}
+          >
+            {view.zones.map((z) => (
+              <option key={z.id} value={z.id}>
+                {z.name}
+              </option>
+            ))}
           </Form.Select>
         </label>
       )}
       {view.sizes.length > 0 && (
-        <label className="wide-field">Size
-          <Form.Select size="sm" aria-label="Size" value={run.size || view.sizes[0]} onChange={(e) => edit((r) => ({ ...r, size: e.target.value }))}>
-            {view.sizes.map((s) => <option key={s} value={s}>{s}</option>)}
+        <label className="wide-field">
+          Size
+          <Form.Select
+            size="sm"
+            aria-label="Size"
+            value={run.size || view.sizes[0]}
+            onChange={(e) => edit((r) => ({ ...r, size: e.target.value }))}
+          >
+            {view.sizes.map((s) => (
+              <option key={s} value={s}>
+                {s}
+              </option>
+            ))}
           </Form.Select>
         </label>
       )}

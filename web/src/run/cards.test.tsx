@@ -9,15 +9,59 @@ import { StateMark } from './state';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };
-const room = (side: string, distance: number, touches: boolean, limit: Schemas['LimitKind'] = 'rim'): Schemas['RoomView'] => ({ side, distance, touches, beyond: distance < 0, limit, used: 100, of: 120 });
+const room = (side: string, distance: number, touches: boolean, limit: Schemas['LimitKind'] = 'rim'): Schemas['RoomView'] => ({
+  side,
+  distance,
+  touches,
+  beyond: distance < 0,
+  limit,
+  used: 100,
+  of: 120,
+});
 const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
-  id: '1', name: 'Bram', copies: 1, values: {}, zoneBox: box, scale: 1, turn: 0, sides: [], concessions: [], byHand: false, moved: null, nameLine: null, inkHash: 'a', taper: null, state: 'fits', mayBeCut: true, inks: [{ filmId: '', ply: 1, film: 'navy', colour: '#000000', pattern: 'none', patternColour: '', path: '' }], inkBox: box,
+  id: '1',
+  name: 'Bram',
+  copies: 1,
+  values: {},
+  zoneBox: box,
+  scale: 1,
+  turn: 0,
+  sides: [],
+  concessions: [],
+  byHand: false,
+  moved: null,
+  nameLine: null,
+  inkHash: 'a',
+  taper: null,
+  state: 'fits',
+  mayBeCut: true,
+  inks: [{ filmId: '', ply: 1, film: 'navy', colour: '#000000', pattern: 'none', patternColour: '', path: '' }],
+  inkBox: box,
   rooms: [room('above', 0, true), room('below', 3.24, false), room('left', -4.06, true, 'leftSide'), room('right', 10, false, 'rightSide')],
-  letterHeight: 34, largestLetterHeight: 45.82, round: { goes: 125.77, appearsWide: 72.99, edgeSeenAt: 0.456, handleLeft: 21.1, handleRight: 21.1, seamLeft: 42.1, seamRight: 42.1, overlap: -167, drinkerSees: 0.5 }, thinnest: { width: 0.62, at: { x: 0, y: 0 } },
-  thinnestAllowed: 0.8, findings: [], ...change,
+  letterHeight: 34,
+  largestLetterHeight: 45.82,
+  round: {
+    goes: 125.77,
+    appearsWide: 72.99,
+    edgeSeenAt: 0.456,
+    handleLeft: 21.1,
+    handleRight: 21.1,
+    seamLeft: 42.1,
+    seamRight: 42.1,
+    overlap: -167,
+    drinkerSees: 0.5,
+  },
+  thinnest: { width: 0.62, at: { x: 0, y: 0 } },
+  thinnestAllowed: 0.8,
+  findings: [],
+  ...change,
 });
 const html = (node: React.ReactNode) => renderToStaticMarkup(node);
-const text = (node: React.ReactNode) => html(node).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ').trim();
+const text = (node: React.ReactNode) =>
+  html(node)
+    .replace(/<[^>]*>/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 describe('the state of a piece', () => {
   it('is told by a word and a shape, never by colour alone', () => {
@@ -33,7 +77,9 @@ describe('the state of a piece', () => {
 
 describe('the room table', () => {
   it('marks what limits, and what stands out', () => {
-    const rows = html(<RoomCard piece={piece()} handle round />).split('<tr').slice(1);
+    const rows = html(<RoomCard piece={piece()} handle round />)
+      .split('<tr')
+      .slice(1);
     expect(rows[0]).toContain('limits');
     expect(rows[0]).toContain('0.0 mm');
     expect(rows[1]).not.toContain('limits');
@@ -43,7 +89,9 @@ describe('the room table', () => {
   });
 
   it('does not speak of the handle where a size that was typed ends the zone', () => {
-    expect(text(<RoomCard piece={piece({ rooms: [room('left', 9.8, false, 'size'), room('right', 9.8, false, 'size')] })} handle round />)).toMatch(/Left 9.8 mm .*Right 9.8 mm/);
+    expect(
+      text(<RoomCard piece={piece({ rooms: [room('left', 9.8, false, 'size'), room('right', 9.8, false, 'size')] })} handle round />),
+    ).toMatch(/Left 9.8 mm .*Right 9.8 mm/);
   });
 
   it('speaks of the seam where there is no handle, and of nothing where there is no ink', () => {
@@ -66,14 +114,25 @@ describe('the ink table', () => {
 
   it('states the bow of a straight line on a taper only', () => {
     expect(text(<InkCard piece={piece()} wall />)).not.toContain('bows');
-    expect(text(<InkCard piece={piece({ taper: { bow: 1.518, gathers: 2.7, widestWithin: 73.04, arc: [], widerAtTop: null, widerAtBottom: null } })} wall />)).toContain('Straight line bows 1.5 mm gathers 2.7');
+    expect(
+      text(
+        <InkCard
+          piece={piece({ taper: { bow: 1.518, gathers: 2.7, widestWithin: 73.04, arc: [], widerAtTop: null, widerAtBottom: null } })}
+          wall
+        />,
+      ),
+    ).toContain('Straight line bows 1.5 mm gathers 2.7');
   });
 });
 
 describe('the chains of dimensions around a piece', () => {
   it('write the room of each side, filled where it limits and apart where the ink stands out', () => {
     const scale = { k: 2, x: (mm: number) => mm * 2, y: (mm: number) => -mm * 2, transform: '' };
-    const chains = html(<svg><RoomChains scale={scale} box={box} ink={box} rooms={piece().rooms} /></svg>);
+    const chains = html(
+      <svg>
+        <RoomChains scale={scale} box={box} ink={box} rooms={piece().rooms} />
+      </svg>,
+    );
     expect(chains).toMatch(/room-tag touches" data-side="above"/);
     expect(chains).toMatch(/room-tag beyond" data-side="left"/);
     expect(chains).toMatch(/room-tag " data-side="right"/);

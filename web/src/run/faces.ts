@@ -19,7 +19,11 @@ export function nextView(view: BoardView, faces: number): BoardView {
 }
 
 /** The view chosen; of faces the one that what is pointed at lies on, else the one chosen, or the last where it is gone. */
-export function viewShown(faces: readonly Pick<Schemas['FaceView'], 'flat'>[], chosen: BoardView, pointedAt?: Schemas['PlanePoint'] | null): BoardView {
+export function viewShown(
+  faces: readonly Pick<Schemas['FaceView'], 'flat'>[],
+  chosen: BoardView,
+  pointedAt?: Schemas['PlanePoint'] | null,
+): BoardView {
   if (chosen === 'seen') return chosen;
   const on = pointedAt ? faces.findIndex(({ flat }) => within(pointedAt, flat.box)) : -1;
   return on >= 0 ? on : Math.max(0, Math.min(chosen, faces.length - 1));

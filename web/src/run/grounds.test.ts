@@ -4,8 +4,11 @@ import { nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { windowOf } from './Strip';
 import { sizesOf } from './useGrounds';
 
-const run = (sizes: string[], rows: string[]) => ({ sizes, run: { pieces: rows.map((size) => ({ values: size ? { size } : {} })) } }) as unknown as Schemas['RunView'];
-const ground = (width: number, height: number) => ({ faces: [{ zoneBox: { minX: 0, minY: 0, maxX: width, maxY: height, width, height, centreX: width / 2, centreY: height / 2 } }] });
+const run = (sizes: string[], rows: string[]) =>
+  ({ sizes, run: { pieces: rows.map((size) => ({ values: size ? { size } : {} })) } }) as unknown as Schemas['RunView'];
+const ground = (width: number, height: number) => ({
+  faces: [{ zoneBox: { minX: 0, minY: 0, maxX: width, maxY: height, width, height, centreX: width / 2, centreY: height / 2 } }],
+});
 
 describe('what pieces stand on', () => {
   it('is of each size that rows name and the blank has, once', () => {
@@ -19,7 +22,11 @@ describe('what pieces stand on', () => {
 });
 
 describe('a thing with two faces', () => {
-  const flat = (minX: number, maxX: number) => ({ flat: { box: { minX, minY: 0, maxX, maxY: 10, width: maxX - minX, height: 10, centreX: (minX + maxX) / 2, centreY: 5 } } as Schemas['DrawingView'] });
+  const flat = (minX: number, maxX: number) => ({
+    flat: {
+      box: { minX, minY: 0, maxX, maxY: 10, width: maxX - minX, height: 10, centreX: (minX + maxX) / 2, centreY: 5 },
+    } as Schemas['DrawingView'],
+  });
   const faces = [flat(0, 10), flat(20, 30)];
 
   it('is shown face after face, and then as it is seen', () => {
@@ -35,9 +42,19 @@ describe('a thing with two faces', () => {
   });
 
   it('has the sides that are on the face, each with its room', () => {
-    const piece = { rooms: ['front'], sides: [{ id: 'side-2', zone: 'Back', rooms: ['back'], state: 'snug' }, { id: 'side-3', zone: 'Sleeve', rooms: ['sleeve'] }], mayBeCut: true } as unknown as Schemas['PieceView'];
+    const piece = {
+      rooms: ['front'],
+      sides: [
+        { id: 'side-2', zone: 'Back', rooms: ['back'], state: 'snug' },
+        { id: 'side-3', zone: 'Sleeve', rooms: ['sleeve'] },
+      ],
+      mayBeCut: true,
+    } as unknown as Schemas['PieceView'];
     expect(sidesOn(piece, { sides: ['side-2'] })).toMatchObject([{ side: 'side-2', rooms: ['back'], state: 'snug', mayBeCut: true }]);
-    expect(sidesOn(piece, { sides: ['', 'side-3'] }).map((s) => [s.side, s.zone, s.rooms])).toEqual([['', '', ['front']], ['side-3', 'Sleeve', ['sleeve']]]);
+    expect(sidesOn(piece, { sides: ['', 'side-3'] }).map((s) => [s.side, s.zone, s.rooms])).toEqual([
+      ['', '', ['front']],
+      ['side-3', 'Sleeve', ['sleeve']],
+    ]);
     expect(sidesOn(piece, undefined)).toHaveLength(1);
   });
 

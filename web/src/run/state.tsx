@@ -8,9 +8,22 @@ const STATES: Record<Schemas['FitState'], [string, string]> = {
 };
 
 /** How a piece stands: a shape and a word, and a colour besides. A piece that may not be cut for another reason says so. */
-export function StateMark({ piece }: { piece: { state: Schemas['FitState']; mayBeCut?: boolean; concessions?: readonly Schemas['Phrase'][] } }) {
+export function StateMark({
+  piece,
+}: {
+  piece: { state: Schemas['FitState']; mayBeCut?: boolean; concessions?: readonly Schemas['Phrase'][] };
+}) {
   const held = piece.mayBeCut === false && piece.state !== 'over' && piece.state !== 'notSet';
-  const conceded = piece.state === 'fits' && piece.concessions?.length === 1 ? piece.concessions[0]?.parts.map((p) => (typeof p.millimetres === 'number' ? p.millimetres.toFixed(1) : p.text)).join('') : piece.concessions?.length ? `${piece.concessions.length} concessions` : undefined;
+  const conceded =
+    piece.state === 'fits' && piece.concessions?.length === 1
+      ? piece.concessions[0]?.parts.map((p) => (typeof p.millimetres === 'number' ? p.millimetres.toFixed(1) : p.text)).join('')
+      : piece.concessions?.length
+        ? `${piece.concessions.length} concessions`
+        : undefined;
   const [shape, word] = held ? ['▲', 'lacks letters'] : piece.state === 'fits' && conceded ? ['✓', conceded] : STATES[piece.state];
-  return <span className={`state ${held ? 'over' : piece.state}`}><span aria-hidden="true">{shape}</span> {word}</span>;
+  return (
+    <span className={`state ${held ? 'over' : piece.state}`}>
+      <span aria-hidden="true">{shape}</span> {word}
+    </span>
+  );
 }

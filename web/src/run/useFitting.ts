@@ -32,12 +32,14 @@ export function useFitting(id: string, set: Schemas['SetView'] | undefined, revi
         refresh();
       } else if (Date.now() - told > REFRESH) refresh();
     };
-    void answer(api.POST('/api/runs/{id}/fitting', { params: { path: { id } } })).then((p) => {
-      if (left) return;
-      hear(p);
-      source = new EventSource(`/api/runs/${id}/fitting/${p.workId}`);
-      source.addEventListener('progress', (e) => hear(JSON.parse((e as MessageEvent<string>).data) as Progress));
-    }).catch(() => undefined);
+    void answer(api.POST('/api/runs/{id}/fitting', { params: { path: { id } } }))
+      .then((p) => {
+        if (left) return;
+        hear(p);
+        source = new EventSource(`/api/runs/${id}/fitting/${p.workId}`);
+        source.addEventListener('progress', (e) => hear(JSON.parse((e as MessageEvent<string>).data) as Progress));
+      })
+      .catch(() => undefined);
     return () => {
       left = true;
       source?.close();

@@ -13,14 +13,19 @@ interface Page<T> {
 }
 
 /** Pieces fetched a page after another, so that the first can be seen while the others are being set. */
-export function usePages<T>(key: readonly string[], ready: boolean, fetchPage: (from: number, count: number, signal: AbortSignal) => Promise<Page<T>>) {
+export function usePages<T>(
+  key: readonly string[],
+  ready: boolean,
+  fetchPage: (from: number, count: number, signal: AbortSignal) => Promise<Page<T>>,
+) {
   const [stopped, setStopped] = useState(false);
   const query = useInfiniteQuery({
     queryKey: key,
     enabled: ready,
     initialPageParam: 0,
     queryFn: ({ pageParam, signal }) => fetchPage(pageParam, pageParam === 0 ? AT_FIRST : AT_ONCE, signal),
-    getNextPageParam: (page) => (page.from + page.pieces.length < page.of && page.pieces.length > 0 ? page.from + page.pieces.length : undefined),
+    getNextPageParam: (page) =>
+      page.from + page.pieces.length < page.of && page.pieces.length > 0 ? page.from + page.pieces.length : undefined,
     placeholderData: (before) => before,
   });
   const { hasNextPage, isFetching, fetchNextPage } = query;
@@ -29,5 +34,13 @@ export function usePages<T>(key: readonly string[], ready: boolean, fetchPage: (
   }, [hasNextPage, isFetching, stopped, fetchNextPage]);
   const pieces = query.data?.pages.flatMap((p) => p.pieces) ?? [];
   const of = query.data?.pages[0]?.of ?? 0;
-  return { pieces, of, done: !!query.data && !hasNextPage && !query.isPlaceholderData, error: query.error, stopped, stop: () => setStopped(true), goOn: () => setStopped(false) };
+  return {
+    pieces,
+    of,
+    done: !!query.data && !hasNextPage && !query.isPlaceholderData,
+    error: query.error,
+    stopped,
+    stop: () => setStopped(true),
+    goOn: () => setStopped(false),
+  };
 }

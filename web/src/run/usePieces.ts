@@ -4,7 +4,9 @@ import { usePages } from './usePages';
 
 /** The pieces of a run, as they are set. */
 export function usePieces(id: string, ready: boolean) {
-  return usePages(['pieces', id], ready, (from, count, signal) => answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from, count } }, signal })));
+  return usePages(['pieces', id], ready, (from, count, signal) =>
+    answer(api.GET('/api/runs/{id}/pieces', { params: { path: { id }, query: { from, count } }, signal })),
+  );
 }
 
 /** The pieces as one set, as far as they are fitted. */

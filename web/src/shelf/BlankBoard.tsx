@@ -39,7 +39,10 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
   });
   const side: Side = chosen === 'strain' || drawn(size, chosen) ? chosen : 'standing';
   const drawing = (side === 'strain' ? strain.data?.drawing : drawn(size, side)) ?? size.standing;
-  const names: [Side, string][] = [['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'], ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones']];
+  const names: [Side, string][] = [
+    ['standing', isWall(blank.surface) ? 'As it stands' : 'As measured'],
+    ['flat', isWall(blank.surface) ? 'Laid flat' : 'With its zones'],
+  ];
   if (size.behind) names.splice(0, 1, ['standing', 'Front as measured'], ['behind', 'Back as measured']);
   if (blank.surface === 'bellied') names.push(['strain', 'Strain']);
   names.push(...size.faces.map((f): [Side, string] => [{ face: f.id }, f.name]));
@@ -55,8 +58,11 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
       <div className="views" role="group" aria-label="Drawing shown">
         {names.map(([key, name]) => (
           <button
-            key={keyOf(key)} type="button" className={keyOf(side) === keyOf(key) ? 'view here' : 'view'}
-            aria-pressed={keyOf(side) === keyOf(key)} disabled={key !== 'strain' && !drawn(size, key)}
+            key={keyOf(key)}
+            type="button"
+            className={keyOf(side) === keyOf(key) ? 'view here' : 'view'}
+            aria-pressed={keyOf(side) === keyOf(key)}
+            disabled={key !== 'strain' && !drawn(size, key)}
             onClick={() => setPicked({ side: key, zone })}
           >
             {name}
@@ -64,36 +70,80 @@ export function BlankBoard({ id, view, blank, edit, size, onSize, zone, film, li
         ))}
         {blank.surface === 'garment' && view.sizes.length > 1 && (
           <span className="sizes" role="group" aria-label="Size shown">
-            {view.sizes.map((s) => <button key={s.size} type="button" className={s.size === size.size ? 'quiet here' : 'quiet'} aria-pressed={s.size === size.size} onClick={() => onSize(s.size)}>{s.size}</button>)}
+            {view.sizes.map((s) => (
+              <button
+                key={s.size}
+                type="button"
+                className={s.size === size.size ? 'quiet here' : 'quiet'}
+                aria-pressed={s.size === size.size}
+                onClick={() => onSize(s.size)}
+              >
+                {s.size}
+              </button>
+            ))}
           </span>
         )}
       </div>
       <Board
         label={`${blank.name}, ${names.find(([k]) => keyOf(k) === keyOf(side))?.[1].toLowerCase()}, with its dimensions`}
         drawing={drawing}
-        pad={asMeasured
-          ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 }
-          : { top: 66, right: 84, bottom: 30, left: size.behind ? 66 : 30 }}
+        pad={
+          asMeasured
+            ? { top: 54, right: 150, bottom: isWall(blank.surface) ? 26 : 50, left: 120 }
+            : { top: 66, right: 84, bottom: 30, left: size.behind ? 66 : 30 }
+        }
         lit={lit}
         onLight={onLight}
         usable={!!moving}
       >
-        {moving ? (scale) => (
-          <ZoneHandle
-            key={moving.spec.id}
-            name={moving.spec.name} scale={scale} stands={moving.stands} box={moving.box}
-            asked={blank.surface === 'tapered' && !moving.spec.face ? (by, signal) => answer(api.GET('/api/blanks/{id}/zones/{zone}/moved', {
-              params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } }, signal,
-            })) : undefined}
-            onMove={(to) => edit((b) => ({
-              ...b,
-              zones: b.zones.map((z) => (z.id === moving.spec.id ? nudged(z, moving.stands, moving.away, to.across - moving.stands.across, to.fromBottom - moving.stands.fromBottom, unitInForce(units)) : z)),
-            }))}
-          />
-        ) : undefined}
+        {moving
+          ? (scale) => (
+              <ZoneHandle
+                key={moving.spec.id}
+                name={moving.spec.name}
+                scale={scale}
+                stands={moving.stands}
+                box={moving.box}
+                asked={
+                  blank.surface === 'tapered' && !moving.spec.face
+                    ? (by, signal) =>
+                        answer(
+                          api.GET('/api/blanks/{id}/zones/{zone}/moved', {
+                            params: { path: { id, zone: moving.spec.id }, query: { size: size.size, right: by.dx, up: by.dy } },
+                            signal,
+                          }),
+                        )
+                    : undefined
+                }
+                onMove={(to) =>
+                  edit((b) => ({
+                    ...b,
+                    zones: b.zones.map((z) =>
+                      z.id === moving.spec.id
+                        ? nudged(
+                            z,
+                            moving.stands,
+                            moving.away,
+                            to.across - moving.stands.across,
+                            to.fromBottom - moving.stands.fromBottom,
+                            unitInForce(units),
+                          )
+                        : z,
+                    ),
+                  }))
+                }
+              />
+            )
+          : undefined}
       </Board>
       <p className="sums">
-        {drawing.guessed ? 'An example of the shape, until there is enough to draw yours.' : words?.map((s, i) => <span key={i}><Words of={s} bare={side !== 'strain'} /></span>)}
+        {drawing.guessed
+          ? 'An example of the shape, until there is enough to draw yours.'
+          : words?.map((s, i) => (
+              <span key={i}>
+                <Words of={s} bare={side !== 'strain'} />
+              </span>
+            ))}
         {moving && <span>Drag the zone, or move it with the arrow keys.</span>}
       </p>
     </section>

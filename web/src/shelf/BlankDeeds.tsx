@@ -18,7 +18,10 @@ export function BlankDeeds({ id, blank, edit, inUse, settled }: Props) {
   const cache = useQueryClient();
   const copy = useMutation({
     mutationFn: () => answer(api.POST('/api/blanks/{id}/copy', { params: { path: { id } } })),
-    onSuccess: (b) => { void cache.invalidateQueries({ queryKey: ['blanks'] }); void go(`/shelf/${b.id}`); },
+    onSuccess: (b) => {
+      void cache.invalidateQueries({ queryKey: ['blanks'] });
+      void go(`/shelf/${b.id}`);
+    },
   });
   const remove = useRemoval({
     name: blank.name,
@@ -29,10 +32,24 @@ export function BlankDeeds({ id, blank, edit, inUse, settled }: Props) {
   });
   return (
     <div className="deeds">
-      <a className="btn btn-sm btn-line" href={`/api/blanks/${id}/file`} download>To a file</a>
-      <button type="button" className="btn btn-sm btn-line" onClick={() => copy.mutate()}>Duplicate and alter</button>
-      <button type="button" className="btn btn-sm btn-line" onClick={() => edit((b) => ({ ...b, retired: !b.retired }))}>{blank.retired ? 'Bring back' : 'Retire'}</button>
-      <button type="button" className="btn btn-sm btn-line" disabled={inUse} title={inUse ? 'Runs use it; retire it instead' : undefined} onClick={() => remove.mutate()}>Take off the shelf</button>
+      <a className="btn btn-sm btn-line" href={`/api/blanks/${id}/file`} download>
+        To a file
+      </a>
+      <button type="button" className="btn btn-sm btn-line" onClick={() => copy.mutate()}>
+        Duplicate and alter
+      </button>
+      <button type="button" className="btn btn-sm btn-line" onClick={() => edit((b) => ({ ...b, retired: !b.retired }))}>
+        {blank.retired ? 'Bring back' : 'Retire'}
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm btn-line"
+        disabled={inUse}
+        title={inUse ? 'Runs use it; retire it instead' : undefined}
+        onClick={() => remove.mutate()}
+      >
+        Take off the shelf
+      </button>
     </div>
   );
 }

@@ -38,7 +38,11 @@ export function useBlank(id: string) {
   });
 }
 
-const TABS = [['readings', 'Readings'], ['zones', 'Zones'], ['goods', 'Goods']] as const;
+const TABS = [
+  ['readings', 'Readings'],
+  ['zones', 'Zones'],
+  ['goods', 'Goods'],
+] as const;
 
 function Measuring({ id }: { id: string }) {
   const blank = useBlank(id);
@@ -56,7 +60,14 @@ function Measuring({ id }: { id: string }) {
   return (
     <div className="page fill">
       <TitleRow
-        title={<Form.Control className="title-field" aria-label="Name of the blank" value={document.name} onChange={(e) => edit((b) => ({ ...b, name: e.target.value }))} />}
+        title={
+          <Form.Control
+            className="title-field"
+            aria-label="Name of the blank"
+            value={document.name}
+            onChange={(e) => edit((b) => ({ ...b, name: e.target.value }))}
+          />
+        }
         about={`${SURFACES[document.surface].toLowerCase()}${document.retired ? ', retired' : ''}${document.jobId ? ', for one job only' : ''} · ${used}`}
         undo={blank.undo}
         redo={blank.redo}
@@ -69,7 +80,16 @@ function Measuring({ id }: { id: string }) {
         <div className="column">
           <div className="schedule-tabs" role="tablist" aria-label="Schedule">
             {TABS.map(([key, name]) => (
-              <button key={key} type="button" role="tab" className={tab === key ? 'view here' : 'view'} aria-selected={tab === key} onClick={() => setTab(key)}>{name}</button>
+              <button
+                key={key}
+                type="button"
+                role="tab"
+                className={tab === key ? 'view here' : 'view'}
+                aria-selected={tab === key}
+                onClick={() => setTab(key)}
+              >
+                {name}
+              </button>
             ))}
           </div>
           {tab === 'readings' && (
@@ -92,7 +112,9 @@ function Measuring({ id }: { id: string }) {
           )}
           <FindingsCard findings={view.findings} />
           {tab === 'readings' && <FacesCard id={id} {...shared} />}
-          {document.surface === 'bellied' && tab !== 'goods' && <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />}
+          {document.surface === 'bellied' && tab !== 'goods' && (
+            <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />
+          )}
           {tab !== 'goods' && <WorksOut figures={size.worksOut} />}
         </div>
       </div>
@@ -106,7 +128,17 @@ function WorksOut({ figures }: { figures: readonly Schemas['WorkedOut'][] }) {
       <h2>Works out to</h2>
       <table className="figures">
         <tbody>
-          {figures.map((w) => <tr key={w.name}><th scope="row">{w.name}</th><td><Words of={w.value} /></td><td className="soft"><Words of={w.from} bare /></td></tr>)}
+          {figures.map((w) => (
+            <tr key={w.name}>
+              <th scope="row">{w.name}</th>
+              <td>
+                <Words of={w.value} />
+              </td>
+              <td className="soft">
+                <Words of={w.from} bare />
+              </td>
+            </tr>
+          ))}
         </tbody>
       </table>
       {figures.length === 0 && <p className="soft">Not enough is read yet.</p>}

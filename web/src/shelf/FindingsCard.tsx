@@ -6,8 +6,14 @@ export function FindingsCard({ findings }: { findings: readonly Schemas['BlankFi
   const stops = findings.some((f) => f.stops);
   return (
     <section className="card" aria-label="To look at" aria-live="polite">
-      <h2>To look at<span className={stops ? 'count over' : 'count'}>{findings.length || 'nothing'}</span></h2>
-      {findings.map((f, i) => <p key={i} className={f.stops ? 'finding stop' : 'finding'}><Words of={f.message} /></p>)}
+      <h2>
+        To look at<span className={stops ? 'count over' : 'count'}>{findings.length || 'nothing'}</span>
+      </h2>
+      {findings.map((f, i) => (
+        <p key={i} className={f.stops ? 'finding stop' : 'finding'}>
+          <Words of={f.message} />
+        </p>
+      ))}
     </section>
   );
 }

@@ -13,11 +13,33 @@ export function ImportBlanks() {
   });
   return (
     <div className="import-blanks">
-      <button type="button" className="btn btn-sm btn-line" onClick={() => file.current?.click()}>Bring in a file</button>
-      <a className="btn btn-sm btn-line" href="/api/blanks/file" download>All to a file</a>
-      <input ref={file} type="file" accept=".json" aria-label="File of blanks" className="visually-hidden" tabIndex={-1} onChange={(e) => { const f = e.target.files?.[0]; if (f) bring.mutate(f); e.target.value = ''; }} />
-      <span role="status" className="small soft">{bring.data?.names.length ? `Brought in: ${bring.data.names.join(', ')}.` : ''}</span>
-      {bring.data?.refused.map((r, i) => <p key={i} className="finding"><Words of={r} /></p>)}
+      <button type="button" className="btn btn-sm btn-line" onClick={() => file.current?.click()}>
+        Bring in a file
+      </button>
+      <a className="btn btn-sm btn-line" href="/api/blanks/file" download>
+        All to a file
+      </a>
+      <input
+        ref={file}
+        type="file"
+        accept=".json"
+        aria-label="File of blanks"
+        className="visually-hidden"
+        tabIndex={-1}
+        onChange={(e) => {
+          const f = e.target.files?.[0];
+          if (f) bring.mutate(f);
+          e.target.value = '';
+        }}
+      />
+      <span role="status" className="small soft">
+        {bring.data?.names.length ? `Brought in: ${bring.data.names.join(', ')}.` : ''}
+      </span>
+      {bring.data?.refused.map((r, i) => (
+        <p key={i} className="finding">
+          <Words of={r} />
+        </p>
+      ))}
       {bring.error && <p className="finding stop">{bring.error.message}</p>}
     </div>
   );

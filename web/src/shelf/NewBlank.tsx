@@ -14,7 +14,11 @@ export function NewBlank({ jobId = null }: { jobId?: string | null }) {
   const add = useMutation({
     mutationFn: () => {
       const chosen = KINDS.find((k) => k.key === kind) ?? KINDS[0];
-      return answer(api.POST('/api/blanks', { body: { name: name.trim(), surface: chosen?.surface ?? 'straight', outline: chosen?.outline ?? null, jobId } }));
+      return answer(
+        api.POST('/api/blanks', {
+          body: { name: name.trim(), surface: chosen?.surface ?? 'straight', outline: chosen?.outline ?? null, jobId },
+        }),
+      );
     },
     onSuccess: (blank) => {
       void cache.invalidateQueries({ queryKey: ['blanks'] });
@@ -22,13 +26,31 @@ export function NewBlank({ jobId = null }: { jobId?: string | null }) {
     },
   });
   return (
-    <Form className="new-blank" onSubmit={(e) => { e.preventDefault(); if (name.trim()) add.mutate(); }}>
+    <Form
+      className="new-blank"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (name.trim()) add.mutate();
+      }}
+    >
       <strong>{jobId ? 'Measure one for this job only' : 'Measure a blank'}</strong>
-      <Form.Control size="sm" aria-label="Name of the blank" placeholder="What is it called?" value={name} onChange={(e) => setName(e.target.value)} />
+      <Form.Control
+        size="sm"
+        aria-label="Name of the blank"
+        placeholder="What is it called?"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
       <Form.Select size="sm" aria-label="Kind of surface" value={kind} onChange={(e) => setKind(e.target.value)}>
-        {KINDS.map((k) => <option key={k.key} value={k.key}>{k.words}</option>)}
+        {KINDS.map((k) => (
+          <option key={k.key} value={k.key}>
+            {k.words}
+          </option>
+        ))}
       </Form.Select>
-      <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>Start measuring</Button>
+      <Button type="submit" size="sm" variant="main" disabled={!name.trim() || add.isPending}>
+        Start measuring
+      </Button>
       {add.error && <p className="echo problem">{add.error.message}</p>}
     </Form>
   );

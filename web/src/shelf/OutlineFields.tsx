@@ -18,18 +18,31 @@ export function OutlineFields({ id, outline, face, onChange }: Props) {
   return (
     <>
       <div className="margins">
-        <label>Shape
+        <label>
+          Shape
           <Form.Select
-            size="sm" aria-label={`Outline${of}`} value={outline.kind}
+            size="sm"
+            aria-label={`Outline${of}`}
+            value={outline.kind}
             onChange={(e) => onChange({ kind: e.target.value as Schemas['OutlineKind'] })}
           >
-            {Object.entries(OUTLINES).map(([key, words]) => <option key={key} value={key}>{words}</option>)}
+            {Object.entries(OUTLINES).map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
           </Form.Select>
         </label>
         {outline.kind === 'polygon' && (
-          <label>Sides
+          <label>
+            Sides
             <Form.Control
-              size="sm" type="number" min={3} max={24} aria-label={`Sides${of}`} value={outline.sides}
+              size="sm"
+              type="number"
+              min={3}
+              max={24}
+              aria-label={`Sides${of}`}
+              value={outline.sides}
               onChange={(e) => onChange({ sides: Number(e.target.value) })}
             />
           </label>

@@ -21,7 +21,15 @@ export function ReadingField({ label, value, echo, fresh, onChange }: Props) {
   const understood = typeof echo?.millimetres === 'number' && value.text.trim() !== '' ? echo.millimetres : undefined;
   // A number that is already in the unit shown needs no echo.
   const plain = understood !== undefined && value.unit === unitInForce(units) && /^\d+([.,]\d+)?$/.test(value.text.trim());
-  const note = problem ? <Words of={problem} /> : echo?.outlier ? <Words of={echo.outlier} /> : understood !== undefined && !plain ? `= ${length(understood, units, units.unit === 'mm' ? 2 : 1)}` : '';
+  const note = problem ? (
+    <Words of={problem} />
+  ) : echo?.outlier ? (
+    <Words of={echo.outlier} />
+  ) : understood !== undefined && !plain ? (
+    `= ${length(understood, units, units.unit === 'mm' ? 2 : 1)}`
+  ) : (
+    ''
+  );
   return (
     <span className="reading-field">
       <input
@@ -39,7 +47,9 @@ export function ReadingField({ label, value, echo, fresh, onChange }: Props) {
           if (e.key === 'Enter' && next) next.focus();
         }}
       />
-      <span id={`${id}-note`} className={problem ? 'echo problem' : 'echo'}>{note}</span>
+      <span id={`${id}-note`} className={problem ? 'echo problem' : 'echo'}>
+        {note}
+      </span>
     </span>
   );
 }

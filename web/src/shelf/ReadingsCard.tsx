@@ -34,26 +34,60 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
   const printed = blank.measured.some((m) => m.lines.some((l) => l.tool === 'printedStrip'));
   return (
     <section className="card" aria-label="Readings">
-      <h2>{size.size ? `Readings of size ${size.size}` : 'Readings'}<span className="hint">type as read: 276, 10 7/8, 27.6 cm</span></h2>
+      <h2>
+        {size.size ? `Readings of size ${size.size}` : 'Readings'}
+        <span className="hint">type as read: 276, 10 7/8, 27.6 cm</span>
+      </h2>
       <table className="readings">
-        <thead><tr><th scope="col">Dimension</th><th scope="col">Read</th><th scope="col">With</th><th scope="col" className="end">Is</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Dimension</th>
+            <th scope="col">Read</th>
+            <th scope="col">With</th>
+            <th scope="col" className="end">
+              Is
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {rows.map((row) => {
             const kept = blank.measured.find((m) => m.dimension === row.dimension && m.of === row.of && m.face === row.face)?.lines ?? [];
             const lines = kept.length ? kept : [{ tool: row.usualTool, readings: [] }];
             return lines.map((line, l) => (
               <tr
-                key={`${row.dimension} ${row.of} ${row.face} ${l}`} className={lit === row.letter ? 'lit' : ''}
-                onMouseEnter={() => onLight(row.letter)} onMouseLeave={() => onLight(undefined)} onFocus={() => onLight(row.letter)}
+                key={`${row.dimension} ${row.of} ${row.face} ${l}`}
+                className={lit === row.letter ? 'lit' : ''}
+                onMouseEnter={() => onLight(row.letter)}
+                onMouseLeave={() => onLight(undefined)}
+                onFocus={() => onLight(row.letter)}
               >
-                <th scope="row">{l === 0 ? <>{row.name} <b>{row.letter}</b></> : <span className="visually-hidden">{row.name}, another tool</span>}</th>
-                <td><LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => put(l, next)} /></td>
+                <th scope="row">
+                  {l === 0 ? (
+                    <>
+                      {row.name} <b>{row.letter}</b>
+                    </>
+                  ) : (
+                    <span className="visually-hidden">{row.name}, another tool</span>
+                  )}
+                </th>
                 <td>
-                  <ToolChoice label={`Tool for ${row.name}`} value={line.tool} more={l === lines.length - 1 && line.readings.some((r) => r.text)} onChoose={(to) => tool(l, to)} />
+                  <LineFields row={row} line={line} at={l} unit={unitInForce(units)} change={(next) => put(l, next)} />
                 </td>
-                <td className="end is">{l === 0 && typeof row.is === 'number' && (
-                  <><span>{figure(row.is, units)}</span> <span>± {figure(row.uncertainty ?? 0, units)}</span></>
-                )}</td>
+                <td>
+                  <ToolChoice
+                    label={`Tool for ${row.name}`}
+                    value={line.tool}
+                    more={l === lines.length - 1 && line.readings.some((r) => r.text)}
+                    onChoose={(to) => tool(l, to)}
+                  />
+                </td>
+                <td className="end is">
+                  {l === 0 && typeof row.is === 'number' && (
+                    <>
+                      <span>{figure(row.is, units)}</span> <span>± {figure(row.uncertainty ?? 0, units)}</span>
+                    </>
+                  )}
+                </td>
               </tr>
             ));
 
@@ -61,25 +95,50 @@ export function ReadingsCard({ view, blank, edit, size, lit, onLight }: Props) {
               change(row, () => lines.map((x, i) => (i === at ? next : x)));
             }
             function tool(at: number, to: Schemas['MeasuringTool'] | 'another') {
-              change(row, () => (to === 'another'
-                ? [...lines, { tool: unusedTool(lines), readings: [] }]
-                : lines.map((x, i) => (i === at ? { ...x, tool: to } : x))));
+              change(row, () =>
+                to === 'another'
+                  ? [...lines, { tool: unusedTool(lines), readings: [] }]
+                  : lines.map((x, i) => (i === at ? { ...x, tool: to } : x)),
+              );
             }
           })}
         </tbody>
       </table>
       {printed && (
         <div className="strip-check">
-          <LengthField label="The strip’s check line measures" value={blank.stripCheck} echo={view.stripProblem ? { millimetres: null, problem: view.stripProblem } : undefined} onChange={(stripCheck) => edit((b) => ({ ...b, stripCheck }))} />
-          <span className="soft small">It is drawn {figure(200, units)} long. Readings taken with this strip are corrected by what it measures.</span>
+          <LengthField
+            label="The strip’s check line measures"
+            value={blank.stripCheck}
+            echo={view.stripProblem ? { millimetres: null, problem: view.stripProblem } : undefined}
+            onChange={(stripCheck) => edit((b) => ({ ...b, stripCheck }))}
+          />
+          <span className="soft small">
+            It is drawn {figure(200, units)} long. Readings taken with this strip are corrected by what it measures.
+          </span>
         </div>
       )}
-      <p className="strip-link"><a href="/api/strips.pdf" download>Strips and a size card to print</a></p>
+      <p className="strip-link">
+        <a href="/api/strips.pdf" download>
+          Strips and a size card to print
+        </a>
+      </p>
     </section>
   );
 }
 
-function LineFields({ row, line, at, unit, change }: { row: Row; line: Line; at: number; unit: Schemas['LengthUnit']; change: (line: Line) => void }) {
+function LineFields({
+  row,
+  line,
+  at,
+  unit,
+  change,
+}: {
+  row: Row;
+  line: Line;
+  at: number;
+  unit: Schemas['LengthUnit'];
+  change: (line: Line) => void;
+}) {
   const fields = [...line.readings, { text: '', unit }];
   return (
     <div className="reading-fields">

@@ -25,14 +25,33 @@ export function StrainCard({ id, revision, film, onFilm }: Props) {
   const inHand = film ?? data.films[0]?.filmId;
   return (
     <section className="card" aria-label="What a film may cover">
-      <h2>What a film may cover<span className="hint">around {length(data.at, units)} up the wall</span></h2>
+      <h2>
+        What a film may cover<span className="hint">around {length(data.at, units)} up the wall</span>
+      </h2>
       <table className="figures films">
-        <thead><tr><th scope="col">Film</th><th scope="col">gives</th><th scope="col" className="end">band, all round</th><th scope="col" className="end">patch</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Film</th>
+            <th scope="col">gives</th>
+            <th scope="col" className="end">
+              band, all round
+            </th>
+            <th scope="col" className="end">
+              patch
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {data.films.map((f) => (
             <tr key={f.filmId} className={f.filmId === inHand ? 'lit' : ''}>
-              <th scope="row"><button type="button" className="quiet" aria-pressed={f.filmId === inHand} onClick={() => onFilm(f.filmId)}>{f.film}</button></th>
-              <td className="soft">{percent(f.stretch)} / {percent(f.gather)}</td>
+              <th scope="row">
+                <button type="button" className="quiet" aria-pressed={f.filmId === inHand} onClick={() => onFilm(f.filmId)}>
+                  {f.film}
+                </button>
+              </th>
+              <td className="soft">
+                {percent(f.stretch)} / {percent(f.gather)}
+              </td>
               <td>{figure(f.band, units)}</td>
               <td>{figure(f.patch, units)}</td>
             </tr>

@@ -13,8 +13,18 @@ interface Props {
 /** The tool that a line of readings was taken with. */
 export function ToolChoice({ label, value, more, onChoose }: Props) {
   return (
-    <Form.Select size="sm" className="tool" aria-label={label} value={value} onChange={(e) => onChoose(e.target.value as Schemas['MeasuringTool'] | 'another')}>
-      {Object.entries(TOOLS).map(([kind, name]) => <option key={kind} value={kind}>{name}</option>)}
+    <Form.Select
+      size="sm"
+      className="tool"
+      aria-label={label}
+      value={value}
+      onChange={(e) => onChoose(e.target.value as Schemas['MeasuringTool'] | 'another')}
+    >
+      {Object.entries(TOOLS).map(([kind, name]) => (
+        <option key={kind} value={kind}>
+          {name}
+        </option>
+      ))}
       {more && <option value="another">also with …</option>}
     </Form.Select>
   );

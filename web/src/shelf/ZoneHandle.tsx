@@ -31,7 +31,11 @@ export function ZoneHandle({ name, box, stands, scale, asked, onMove }: Props) {
     placeholderData: (before) => before,
     retry: false,
   });
-  const plainly = (d: By): Stands => ({ fromTop: stands.fromTop - d.dy, fromBottom: stands.fromBottom + d.dy, across: stands.across + d.dx });
+  const plainly = (d: By): Stands => ({
+    fromTop: stands.fromTop - d.dy,
+    fromBottom: stands.fromBottom + d.dy,
+    across: stands.across + d.dx,
+  });
   // Keys may come faster than answers: what was moved since the answer shown adds up.
   const since = useRef<{ stands: Stands; by: By }>({ stands, by: { dx: 0, dy: 0 } });
   const move = (dx: number, dy: number) => {
@@ -41,17 +45,25 @@ export function ZoneHandle({ name, box, stands, scale, asked, onMove }: Props) {
     since.current = { stands, by: all };
     if (!asked) onMove(plainly(all));
     // Where it cannot stand it stays.
-    else void asked(all).then((to) => { if (since.current.by === all) onMove(to); }, () => undefined);
+    else
+      void asked(all).then(
+        (to) => {
+          if (since.current.by === all) onMove(to);
+        },
+        () => undefined,
+      );
   };
   return (
     <g className="zone-handle">
       <Movable name={name} box={box} scale={scale} steps={[0.5, 5]} onBy={setBy} onMove={move}>
         {(d, at) => {
           const now = asked ? told.data : plainly(d);
-          return now && (
-            <text x={at.x} y={at.y - 8} textAnchor="middle" className="dimension-figure">
-              {figure(now.fromBottom, units)} up · {figure(now.fromTop, units)} down · {figure(now.across, units)} across
-            </text>
+          return (
+            now && (
+              <text x={at.x} y={at.y - 8} textAnchor="middle" className="dimension-figure">
+                {figure(now.fromBottom, units)} up · {figure(now.fromTop, units)} down · {figure(now.across, units)} across
+              </text>
+            )
           );
         }}
       </Movable>

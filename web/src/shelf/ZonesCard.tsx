@@ -30,26 +30,69 @@ export function ZonesCard({ view, blank, edit, size, chosen, onChoose }: Props) 
     const empty = { text: '', unit: 'millimetre' as const };
     const margin = { text: '10', unit: 'millimetre' as const };
     const like: Omit<Schemas['ZoneSpec'], 'id' | 'name'> = last ?? {
-      part: 'whole', facing: 'front', face: '', margins: { top: margin, bottom: margin, left: margin, right: margin },
-      width: empty, height: empty, place: { from: 'middle', away: empty, side: 'centred', across: empty }, turning: 'upright', turnRange: 15,
+      part: 'whole',
+      facing: 'front',
+      face: '',
+      margins: { top: margin, bottom: margin, left: margin, right: margin },
+      width: empty,
+      height: empty,
+      place: { from: 'middle', away: empty, side: 'centred', across: empty },
+      turning: 'upright',
+      turnRange: 15,
     };
     edit((b) => ({ ...b, zones: [...b.zones, { ...like, id, name: `Zone ${b.zones.length + 1}` }] }));
     onChoose(id);
   };
   return (
     <section className="card" aria-label="Zones">
-      <h2>Zones<button type="button" className="btn btn-sm btn-line" onClick={add}>Add a zone</button></h2>
+      <h2>
+        Zones
+        <button type="button" className="btn btn-sm btn-line" onClick={add}>
+          Add a zone
+        </button>
+      </h2>
       {blank.zones.map((z) => {
         const laid = size.zones.find((v) => v.id === z.id);
         return (
           <fieldset key={z.id} className={z.id === open ? 'part zone open' : 'part zone'} onFocus={() => onChoose(z.id)}>
             <div className="part-line">
-              <Form.Control size="sm" className="zone-name" aria-label="Name of the zone" value={z.name} onChange={(e) => change(z.id, (x) => ({ ...x, name: e.target.value }))} />
-              <span className="zone-size">{typeof laid?.width === 'number' && typeof laid.height === 'number' ? `${figure(laid.width, units)} × ${figure(laid.height, units)} safe` : 'nothing left'}</span>
-              {z.id !== open && <button type="button" className="quiet" onClick={() => onChoose(z.id)}>open</button>}
-              {blank.zones.length > 1 && <button type="button" className="quiet" aria-label={`Remove ${z.name}`} onClick={() => edit((b) => ({ ...b, zones: b.zones.filter((x) => x.id !== z.id) }))}>remove</button>}
+              <Form.Control
+                size="sm"
+                className="zone-name"
+                aria-label="Name of the zone"
+                value={z.name}
+                onChange={(e) => change(z.id, (x) => ({ ...x, name: e.target.value }))}
+              />
+              <span className="zone-size">
+                {typeof laid?.width === 'number' && typeof laid.height === 'number'
+                  ? `${figure(laid.width, units)} × ${figure(laid.height, units)} safe`
+                  : 'nothing left'}
+              </span>
+              {z.id !== open && (
+                <button type="button" className="quiet" onClick={() => onChoose(z.id)}>
+                  open
+                </button>
+              )}
+              {blank.zones.length > 1 && (
+                <button
+                  type="button"
+                  className="quiet"
+                  aria-label={`Remove ${z.name}`}
+                  onClick={() => edit((b) => ({ ...b, zones: b.zones.filter((x) => x.id !== z.id) }))}
+                >
+                  remove
+                </button>
+              )}
             </div>
-            {z.id === open && <ZoneFields zone={z} laid={laid} blank={blank} handle={view.rows.some((r) => r.dimension === 'handle' && typeof r.is === 'number')} onChange={(to) => change(z.id, to)} />}
+            {z.id === open && (
+              <ZoneFields
+                zone={z}
+                laid={laid}
+                blank={blank}
+                handle={view.rows.some((r) => r.dimension === 'handle' && typeof r.is === 'number')}
+                onChange={(to) => change(z.id, to)}
+              />
+            )}
           </fieldset>
         );
       })}
@@ -73,8 +116,14 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
   return (
     <>
       {blank.surface === 'framed' && !zone.face && (
-        <label className="wide-field">On
-          <Form.Select size="sm" aria-label="Part of the frame" value={zone.part} onChange={(e) => onChange((z) => ({ ...z, part: e.target.value as Schemas['ZonePart'] }))}>
+        <label className="wide-field">
+          On
+          <Form.Select
+            size="sm"
+            aria-label="Part of the frame"
+            value={zone.part}
+            onChange={(e) => onChange((z) => ({ ...z, part: e.target.value as Schemas['ZonePart'] }))}
+          >
             <option value="whole">the pane, as far as it is seen</option>
             <option value="topMat">the top mat, round its opening</option>
             <option value="opening">what the lowest mat leaves open</option>
@@ -82,31 +131,64 @@ function ZoneFields({ zone, laid, blank, handle, onChange }: FieldsProps) {
         </label>
       )}
       <FacingField
-        label="On its" of="Side of the goods" blank={blank} value={zone}
+        label="On its"
+        of="Side of the goods"
+        blank={blank}
+        value={zone}
         onChange={(on) => onChange((z) => ({ ...z, ...on, place: on.face && !z.face ? { ...z.place, from: 'middle' } : z.place }))}
       />
       <p className="field-row-title">Stays clear</p>
       <div className="margins four">
         {(['top', 'bottom', 'left', 'right'] as const).map((side) => (
-          <LengthField key={side} label={names[side]} value={zone.margins[side]} echo={echo(side)} onChange={(v) => onChange((z) => ({ ...z, margins: { ...z.margins, [side]: v } }))} />
+          <LengthField
+            key={side}
+            label={names[side]}
+            value={zone.margins[side]}
+            echo={echo(side)}
+            onChange={(v) => onChange((z) => ({ ...z, margins: { ...z.margins, [side]: v } }))}
+          />
         ))}
       </div>
-      <p className="field-row-title">Size of its own <span className="hint">empty: all that is left</span></p>
+      <p className="field-row-title">
+        Size of its own <span className="hint">empty: all that is left</span>
+      </p>
       <div className="margins four">
         <LengthField label="Zone width" value={zone.width} echo={echo('width')} onChange={(width) => onChange((z) => ({ ...z, width }))} />
-        <LengthField label="Zone height" value={zone.height} echo={echo('height')} onChange={(height) => onChange((z) => ({ ...z, height }))} />
-        <label className="turning">Artwork
-          <Form.Select size="sm" aria-label="Turning" value={zone.turning} onChange={(e) => onChange((z) => ({ ...z, turning: e.target.value as Schemas['Turning'] }))}>
+        <LengthField
+          label="Zone height"
+          value={zone.height}
+          echo={echo('height')}
+          onChange={(height) => onChange((z) => ({ ...z, height }))}
+        />
+        <label className="turning">
+          Artwork
+          <Form.Select
+            size="sm"
+            aria-label="Turning"
+            value={zone.turning}
+            onChange={(e) => onChange((z) => ({ ...z, turning: e.target.value as Schemas['Turning'] }))}
+          >
             <option value="upright">upright</option>
             <option value="quarterTurn">may be turned a quarter</option>
             <option value="range">may be turned a little</option>
           </Form.Select>
         </label>
-        {zone.turning === 'range' && <NumberField label="Turned at most, °" value={zone.turnRange} min={1} max={90} onChange={(turnRange) => onChange((z) => ({ ...z, turnRange }))} />}
+        {zone.turning === 'range' && (
+          <NumberField
+            label="Turned at most, °"
+            value={zone.turnRange}
+            min={1}
+            max={90}
+            onChange={(turnRange) => onChange((z) => ({ ...z, turnRange }))}
+          />
+        )}
       </div>
       {sized && (
         <PlaceFields
-          place={zone.place} from={datums(blank, zone.face)} echo={echo} what="Zone"
+          place={zone.place}
+          from={datums(blank, zone.face)}
+          echo={echo}
+          what="Zone"
           onChange={(place) => onChange((z) => ({ ...z, place }))}
         />
       )}

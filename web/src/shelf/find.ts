@@ -20,12 +20,21 @@ export function inReach(typed: string, unit: 'mm' | 'in'): number | undefined {
 }
 
 /** Whether a blank passes: every word must be found in its name, material or words. */
-export function found(blank: Pick<Schemas['BlankCard'], 'name' | 'material' | 'tags' | 'surface' | 'width' | 'retired'>, sieve: Sieve, unit: 'mm' | 'in'): boolean {
+export function found(
+  blank: Pick<Schemas['BlankCard'], 'name' | 'material' | 'tags' | 'surface' | 'width' | 'retired'>,
+  sieve: Sieve,
+  unit: 'mm' | 'in',
+): boolean {
   const text = [blank.name, blank.material, ...blank.tags].join(' ').toLowerCase();
   const least = inReach(sieve.least, unit);
-  return (sieve.retired || !blank.retired)
-    && (sieve.surface === '' || blank.surface === sieve.surface)
-    && (sieve.tag === '' || blank.tags.includes(sieve.tag))
-    && (least === undefined || blank.width >= least)
-    && sieve.words.toLowerCase().split(/\s+/).every((w) => text.includes(w));
+  return (
+    (sieve.retired || !blank.retired) &&
+    (sieve.surface === '' || blank.surface === sieve.surface) &&
+    (sieve.tag === '' || blank.tags.includes(sieve.tag)) &&
+    (least === undefined || blank.width >= least) &&
+    sieve.words
+      .toLowerCase()
+      .split(/\s+/)
+      .every((w) => text.includes(w))
+  );
 }

@@ -4,7 +4,12 @@ export type Blank = Schemas['Blank'];
 export type Edit = (change: (b: Blank) => Blank) => void;
 
 export const SURFACES: Record<Schemas['SurfaceKind'], string> = {
-  straight: 'Straight', tapered: 'Tapered', bellied: 'Bellied', flat: 'Flat', garment: 'Garment', framed: 'Framed',
+  straight: 'Straight',
+  tapered: 'Tapered',
+  bellied: 'Bellied',
+  flat: 'Flat',
+  garment: 'Garment',
+  framed: 'Framed',
 };
 
 /** What a maker picks when a new blank is measured. */
@@ -19,7 +24,12 @@ export const KINDS: { key: string; surface: Schemas['SurfaceKind']; outline: Sch
 ];
 
 export const OUTLINES: Record<Schemas['OutlineKind'], string> = {
-  rectangle: 'rectangle', rounded: 'rounded rectangle', circle: 'circle', oval: 'oval', polygon: 'regular polygon', drawn: 'odd outline',
+  rectangle: 'rectangle',
+  rounded: 'rounded rectangle',
+  circle: 'circle',
+  oval: 'oval',
+  polygon: 'regular polygon',
+  drawn: 'odd outline',
 };
 
 export const isWall = (surface: Schemas['SurfaceKind']) => surface === 'straight' || surface === 'tapered' || surface === 'bellied';
@@ -35,13 +45,33 @@ export function usualFaces(blank: Blank): { name: string; outline: Schemas['Outl
 
 /** The lines one can measure from on a surface, or on a face of its own, in a maker's words. */
 export function datums(blank: Blank, face = ''): [Schemas['Datum'], string][] {
-  if (isWall(blank.surface) && !face) return [['middle', 'in the middle'], ['top', 'down from the rim'], ['bottom', 'up from the base']];
+  if (isWall(blank.surface) && !face)
+    return [
+      ['middle', 'in the middle'],
+      ['top', 'down from the rim'],
+      ['bottom', 'up from the base'],
+    ];
   if (blank.surface !== 'garment' || face) {
-    return [['middle', 'in the middle'], ['top', 'down from the top edge'], ['bottom', 'up from the bottom edge']];
+    return [
+      ['middle', 'in the middle'],
+      ['top', 'down from the top edge'],
+      ['bottom', 'up from the bottom edge'],
+    ];
   }
   return blank.garment.kind === 'shirt'
-    ? [['collar', 'down from the collar seam'], ['shoulder', 'down from the shoulder'], ['pocket', 'down from the pocket'], ['hem', 'up from the hem'], ['middle', 'in the middle']]
-    : [['collar', 'down from the top edge'], ['pocket', 'down from the pocket'], ['hem', 'up from the bottom'], ['middle', 'in the middle']];
+    ? [
+        ['collar', 'down from the collar seam'],
+        ['shoulder', 'down from the shoulder'],
+        ['pocket', 'down from the pocket'],
+        ['hem', 'up from the hem'],
+        ['middle', 'in the middle'],
+      ]
+    : [
+        ['collar', 'down from the top edge'],
+        ['pocket', 'down from the pocket'],
+        ['hem', 'up from the bottom'],
+        ['middle', 'in the middle'],
+      ];
 }
 
 /** What a person calls the four sides of a zone. */

@@ -15,6 +15,7 @@ export function nudged(zone: Spec, stands: Schemas['ZoneStands'], away: number, 
   const side = Math.abs(across) < 0.05 ? 'centred' : across < 0 ? 'left' : 'right';
   const place = { ...zone.place, side, across: side === 'centred' ? { text: '', unit } : typed(Math.abs(across)) } as Schemas['Place'];
   if (dy === 0) return { ...zone, place };
-  if (zone.place.from === 'middle') return { ...zone, place: { ...place, from: 'bottom', away: typed(Math.max(0, stands.fromBottom + dy)) } };
+  if (zone.place.from === 'middle')
+    return { ...zone, place: { ...place, from: 'bottom', away: typed(Math.max(0, stands.fromBottom + dy)) } };
   return { ...zone, place: { ...place, away: typed(Math.max(0, away + (UPWARDS.includes(zone.place.from) ? dy : -dy))) } };
 }

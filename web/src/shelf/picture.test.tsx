@@ -9,8 +9,14 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined })
 
 const drawing: Schemas['DrawingView'] = {
   box: { minX: -40, minY: 0, maxX: 60, maxY: 90, width: 100, height: 90, centreX: 10, centreY: 45 },
-  strokes: [{ kind: 'edge', path: 'M0 0', label: null, labelAt: null }, { kind: 'centre', path: 'M1 1', label: null, labelAt: null }],
-  dimensions: [], callouts: [], guessed: false, isWindow: false,
+  strokes: [
+    { kind: 'edge', path: 'M0 0', label: null, labelAt: null },
+    { kind: 'centre', path: 'M1 1', label: null, labelAt: null },
+  ],
+  dimensions: [],
+  callouts: [],
+  guessed: false,
+  isWindow: false,
 };
 
 describe('a picture on the shelf', () => {
@@ -33,8 +39,28 @@ describe('ink on goods', () => {
 
 describe('letters of upright lines beside one another', () => {
   it('stand at different heights', () => {
-    const height = (along?: number) => Number(/translate\([-\d.]+ ([\d.]+)\)/.exec(renderToStaticMarkup(
-      <svg><DimensionMark extend={[{ x: 50, y: 200 }, { x: 50, y: 0 }]} line={[{ x: 20, y: 200 }, { x: 20, y: 0 }]} text="264.0" letter="B" along={along} /></svg>))?.[1]);
+    const height = (along?: number) =>
+      Number(
+        /translate\([-\d.]+ ([\d.]+)\)/.exec(
+          renderToStaticMarkup(
+            <svg>
+              <DimensionMark
+                extend={[
+                  { x: 50, y: 200 },
+                  { x: 50, y: 0 },
+                ]}
+                line={[
+                  { x: 20, y: 200 },
+                  { x: 20, y: 0 },
+                ]}
+                text="264.0"
+                letter="B"
+                along={along}
+              />
+            </svg>,
+          ),
+        )?.[1],
+      );
     expect(height()).toBe(100);
     expect(height(0.67)).toBeCloseTo(66);
   });

@@ -7,7 +7,15 @@ import { shelves } from './shelves';
 
 const mm = (text: string) => ({ text, unit: 'millimetre' as const });
 const zone = (place: Partial<Schemas['Place']>): Schemas['ZoneSpec'] => ({
-  id: 'z', name: 'Front', part: 'whole', facing: 'front', face: '', width: mm('60'), height: mm('30'), turning: 'upright', turnRange: 15,
+  id: 'z',
+  name: 'Front',
+  part: 'whole',
+  facing: 'front',
+  face: '',
+  width: mm('60'),
+  height: mm('30'),
+  turning: 'upright',
+  turnRange: 15,
   margins: { top: mm('5'), bottom: mm('5'), left: mm('5'), right: mm('5') },
   place: { from: 'middle', away: mm(''), side: 'centred', across: mm(''), ...place },
 });
@@ -31,7 +39,10 @@ describe('nudging a zone', () => {
   });
 
   it('writes what it changes in the unit in force', () => {
-    expect(nudged(zone({ from: 'top', away: mm('25.4') }), stands, 25.4, 0, -25.4, 'inch').place.away).toEqual({ text: '2.000', unit: 'inch' });
+    expect(nudged(zone({ from: 'top', away: mm('25.4') }), stands, 25.4, 0, -25.4, 'inch').place.away).toEqual({
+      text: '2.000',
+      unit: 'inch',
+    });
   });
 });
 
@@ -59,7 +70,8 @@ describe('finding on the shelf', () => {
 });
 
 describe('shelves', () => {
-  const blank = (w: number, h: number) => ({ standing: { box: { minX: 0, minY: 0, maxX: w, maxY: h } } }) as Pick<Schemas['BlankCard'], 'standing'>;
+  const blank = (w: number, h: number) =>
+    ({ standing: { box: { minX: 0, minY: 0, maxX: w, maxY: h } } }) as Pick<Schemas['BlankCard'], 'standing'>;
 
   it('draw small goods at one scale and large ones at their own, which they name', () => {
     const [small, large] = shelves([blank(80, 94), blank(110, 180), blank(300, 900)]);

@@ -17,7 +17,8 @@ type Sized = Pick<Schemas['BlankCard'], 'standing'>;
 export function shelves<B extends Sized>(blanks: readonly B[]): ShelfBoard<B>[] {
   const size = (b: B) => ({ w: b.standing.box.maxX - b.standing.box.minX, h: b.standing.box.maxY - b.standing.box.minY });
   const isSmall = (b: B) => Math.max(size(b).w, size(b).h) <= SMALL;
-  const scale = (all: B[]) => Math.min(...all.map((b) => Math.min(PICTURE.width / Math.max(1, size(b).w), PICTURE.height / Math.max(1, size(b).h))));
+  const scale = (all: B[]) =>
+    Math.min(...all.map((b) => Math.min(PICTURE.width / Math.max(1, size(b).w), PICTURE.height / Math.max(1, size(b).h))));
   const boards = [
     { name: 'Smaller goods', blanks: blanks.filter(isSmall) },
     { name: 'Larger goods', blanks: blanks.filter((b) => !isSmall(b)) },

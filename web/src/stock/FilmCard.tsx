@@ -7,14 +7,38 @@ import { Conflict } from '../frame/TitleRow';
 import { StockLength } from './StockLength';
 
 type Film = Schemas['Film'];
-const PATTERNS: [Film['pattern'], string][] = [['none', 'plain'], ['stripes', 'stripes'], ['dots', 'dots'], ['check', 'check'], ['leaves', 'leaves'], ['bricks', 'bricks'], ['chips', 'chips'], ['waves', 'waves']];
+const PATTERNS: [Film['pattern'], string][] = [
+  ['none', 'plain'],
+  ['stripes', 'stripes'],
+  ['dots', 'dots'],
+  ['check', 'check'],
+  ['leaves', 'leaves'],
+  ['bricks', 'bricks'],
+  ['chips', 'chips'],
+  ['waves', 'waves'],
+];
 
-const SETTINGS: [keyof Schemas['CutSettings'], string][] = [['blade', 'Blade'], ['depth', 'Depth'], ['pressure', 'Pressure'], ['speed', 'Speed'], ['passes', 'Passes']];
+const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
+  ['blade', 'Blade'],
+  ['depth', 'Depth'],
+  ['pressure', 'Pressure'],
+  ['speed', 'Speed'],
+  ['passes', 'Passes'],
+];
 
 /** A film: its colour, sheet, limits, and how it is cut. */
 export function FilmCard({ id }: { id: string }) {
   const params = { path: { id } };
-  const { view, document: film, edit, conflict, takeTheirs, keepMine, undo, settled } = useDocument<Schemas['FilmView'], Film>({
+  const {
+    view,
+    document: film,
+    edit,
+    conflict,
+    takeTheirs,
+    keepMine,
+    undo,
+    settled,
+  } = useDocument<Schemas['FilmView'], Film>({
     key: ['film', id],
     load: () => answer(api.GET('/api/films/{id}', { params })),
     save: (body, madeFrom) => answer(api.PUT('/api/films/{id}', { params: { ...params, ...made(madeFrom) }, body })),
@@ -32,62 +56,132 @@ export function FilmCard({ id }: { id: string }) {
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));
   const length = (field: 'thinnestStroke' | 'width' | 'length', label: string) => (
-    <StockLength label={label} value={film[field]} problem={view.problems.find((p) => p.field === field)?.message} onChange={(v) => set({ [field]: v })} />
+    <StockLength
+      label={label}
+      value={film[field]}
+      problem={view.problems.find((p) => p.field === field)?.message}
+      onChange={(v) => set({ [field]: v })}
+    />
   );
   return (
     <section className="slip stock-card" aria-label={film.name}>
       <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
       <div className="stock-name">
         <input type="color" aria-label={`Colour of ${film.name}`} value={film.colour} onChange={(e) => set({ colour: e.target.value })} />
-        <Form.Control size="sm" aria-label="Name" value={film.name} isInvalid={!film.name.trim()} onChange={(e) => set({ name: e.target.value })} />
-        <button type="button" className="quiet" onClick={undo}>Undo</button>
-        <button type="button" className="quiet" disabled={view.usedBy.length > 0} title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined} aria-label={`Remove ${film.name}`} onClick={() => remove.mutate()}>✕</button>
+        <Form.Control
+          size="sm"
+          aria-label="Name"
+          value={film.name}
+          isInvalid={!film.name.trim()}
+          onChange={(e) => set({ name: e.target.value })}
+        />
+        <button type="button" className="quiet" onClick={undo}>
+          Undo
+        </button>
+        <button
+          type="button"
+          className="quiet"
+          disabled={view.usedBy.length > 0}
+          title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined}
+          aria-label={`Remove ${film.name}`}
+          onClick={() => remove.mutate()}
+        >
+          ✕
+        </button>
       </div>
       <div className="stock-fields">
-        <label>It is
+        <label>
+          It is
           <Form.Select size="sm" value={film.purpose} onChange={(e) => set({ purpose: e.target.value as Film['purpose'] })}>
             <option value="stays">staying on</option>
             <option value="pulledOff">a mask</option>
             <option value="loose">a stencil</option>
           </Form.Select>
         </label>
-        <label>It is cut
+        <label>
+          It is cut
           <Form.Select size="sm" value={film.mirrored ? 'back' : 'front'} onChange={(e) => set({ mirrored: e.target.value === 'back' })}>
             <option value="front">as it reads</option>
             <option value="back">mirrored</option>
           </Form.Select>
         </label>
-        <label>Material
-          <Form.Select size="sm" aria-label={`Material of ${film.name}`} value={film.material} onChange={(e) => set({ material: e.target.value as Film['material'] })}>
+        <label>
+          Material
+          <Form.Select
+            size="sm"
+            aria-label={`Material of ${film.name}`}
+            value={film.material}
+            onChange={(e) => set({ material: e.target.value as Film['material'] })}
+          >
             <option value="vinyl">vinyl</option>
             <option value="heatTransfer">heat transfer</option>
             <option value="card">card</option>
             <option value="sheet">stiff sheet</option>
           </Form.Select>
         </label>
-        <label>Pattern
-          <Form.Select size="sm" aria-label={`Pattern of ${film.name}`} value={film.pattern} onChange={(e) => set({ pattern: e.target.value as Film['pattern'], patternColour: film.patternColour || '#fffdf8' })}>
-            {PATTERNS.map(([key, words]) => <option key={key} value={key}>{words}</option>)}
+        <label>
+          Pattern
+          <Form.Select
+            size="sm"
+            aria-label={`Pattern of ${film.name}`}
+            value={film.pattern}
+            onChange={(e) => set({ pattern: e.target.value as Film['pattern'], patternColour: film.patternColour || '#fffdf8' })}
+          >
+            {PATTERNS.map(([key, words]) => (
+              <option key={key} value={key}>
+                {words}
+              </option>
+            ))}
           </Form.Select>
         </label>
         {film.pattern !== 'none' && (
-          <label>Drawn in
-            <span className="colour-field"><input type="color" aria-label={`Colour of the pattern of ${film.name}`} value={film.patternColour || '#fffdf8'} onChange={(e) => set({ patternColour: e.target.value })} /><PatternSample film={film} /></span>
+          <label>
+            Drawn in
+            <span className="colour-field">
+              <input
+                type="color"
+                aria-label={`Colour of the pattern of ${film.name}`}
+                value={film.patternColour || '#fffdf8'}
+                onChange={(e) => set({ patternColour: e.target.value })}
+              />
+              <PatternSample film={film} />
+            </span>
           </label>
         )}
-        <label>Pressed at
-          <Form.Control size="sm" aria-label={`Pressed at, ${film.name}`} placeholder="not pressed" value={film.pressedAt} isInvalid={view.problems.some((p) => p.field === 'pressedAt')} onChange={(e) => set({ pressedAt: e.target.value })} />
+        <label>
+          Pressed at
+          <Form.Control
+            size="sm"
+            aria-label={`Pressed at, ${film.name}`}
+            placeholder="not pressed"
+            value={film.pressedAt}
+            isInvalid={view.problems.some((p) => p.field === 'pressedAt')}
+            onChange={(e) => set({ pressedAt: e.target.value })}
+          />
         </label>
         {length('thinnestStroke', 'Thinnest stroke')}
         {length('width', 'Sheet wide')}
         {length('length', 'Sheet long')}
         {SETTINGS.map(([key, label]) => (
-          <label key={key}>{label}
-            <Form.Control size="sm" value={film.settings[key]} onChange={(e) => set({ settings: { ...film.settings, [key]: e.target.value } })} />
+          <label key={key}>
+            {label}
+            <Form.Control
+              size="sm"
+              value={film.settings[key]}
+              onChange={(e) => set({ settings: { ...film.settings, [key]: e.target.value } })}
+            />
           </label>
         ))}
       </div>
-      <Form.Control as="textarea" rows={2} size="sm" aria-label={`How ${film.name} is applied`} placeholder="How it is applied" value={film.note} onChange={(e) => set({ note: e.target.value })} />
+      <Form.Control
+        as="textarea"
+        rows={2}
+        size="sm"
+        aria-label={`How ${film.name} is applied`}
+        placeholder="How it is applied"
+        value={film.note}
+        onChange={(e) => set({ note: e.target.value })}
+      />
     </section>
   );
 }

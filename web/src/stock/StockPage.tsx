@@ -14,8 +14,14 @@ export function StockPage() {
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
   const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
   const cache = useQueryClient();
-  const addFilm = useMutation({ mutationFn: (name: string) => answer(api.POST('/api/films', { body: { name } })), onSuccess: () => cache.invalidateQueries({ queryKey: ['films'] }) });
-  const addCutter = useMutation({ mutationFn: (name: string) => answer(api.POST('/api/cutters', { body: { name } })), onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }) });
+  const addFilm = useMutation({
+    mutationFn: (name: string) => answer(api.POST('/api/films', { body: { name } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['films'] }),
+  });
+  const addCutter = useMutation({
+    mutationFn: (name: string) => answer(api.POST('/api/cutters', { body: { name } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }),
+  });
   if (!films.data || !cutters.data) return <Waiting error={films.error ?? cutters.error} />;
   return (
     <div className="page">
@@ -25,13 +31,17 @@ export function StockPage() {
       <h2 className="section">Films</h2>
       <BrokenCards kind="films" of={films.data.broken} />
       <div className="stock-cards">
-        {films.data.cards.map((f) => <FilmCard key={f.id} id={f.id} />)}
+        {films.data.cards.map((f) => (
+          <FilmCard key={f.id} id={f.id} />
+        ))}
         <NewStock what="film" hint="A film is whatever is cut: vinyl, flex, card." add={(name) => addFilm.mutate(name)} />
       </div>
       <h2 className="section">Cutters</h2>
       <BrokenCards kind="cutters" of={cutters.data.broken} />
       <div className="stock-cards">
-        {cutters.data.cards.map((c) => <CutterCard key={c.id} id={c.id} />)}
+        {cutters.data.cards.map((c) => (
+          <CutterCard key={c.id} id={c.id} />
+        ))}
         <NewStock what="cutter" hint="Measure what it really reaches: less than its mat." add={(name) => addCutter.mutate(name)} />
       </div>
       <h2 className="section">Typefaces</h2>
@@ -43,11 +53,28 @@ export function StockPage() {
 function NewStock({ what, hint, add }: { what: string; hint: string; add: (name: string) => void }) {
   const [name, setName] = useState('');
   return (
-    <Form className="new-card" onSubmit={(e) => { e.preventDefault(); if (name.trim()) { add(name.trim()); setName(''); } }}>
+    <Form
+      className="new-card"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (name.trim()) {
+          add(name.trim());
+          setName('');
+        }
+      }}
+    >
       <strong>Add a {what}</strong>
       <span className="soft small">{hint}</span>
-      <Form.Control size="sm" aria-label={`Name of the ${what}`} placeholder="What is it called?" value={name} onChange={(e) => setName(e.target.value)} />
-      <Button type="submit" size="sm" variant="main" disabled={!name.trim()}>Add</Button>
+      <Form.Control
+        size="sm"
+        aria-label={`Name of the ${what}`}
+        placeholder="What is it called?"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button type="submit" size="sm" variant="main" disabled={!name.trim()}>
+        Add
+      </Button>
     </Form>
   );
 }

@@ -22,12 +22,38 @@ export function WorkshopCard() {
   return (
     <section className="card workshop" aria-label="The workshop">
       <Conflict words={own.conflict} takeTheirs={own.takeTheirs} keepMine={own.keepMine} />
-      <label>Name<Form.Control size="sm" aria-label="Name of the workshop" value={document.name} onChange={(e) => edit((w) => ({ ...w, name: e.target.value }))} /></label>
-      <label>How to reach it<Form.Control size="sm" aria-label="How to reach the workshop" value={document.contact} onChange={(e) => edit((w) => ({ ...w, contact: e.target.value }))} /></label>
-      <label>Mark
-        <Form.Select size="sm" aria-label="Mark of the workshop" value={document.markId} onChange={(e) => edit((w) => ({ ...w, markId: e.target.value }))}>
+      <label>
+        Name
+        <Form.Control
+          size="sm"
+          aria-label="Name of the workshop"
+          value={document.name}
+          onChange={(e) => edit((w) => ({ ...w, name: e.target.value }))}
+        />
+      </label>
+      <label>
+        How to reach it
+        <Form.Control
+          size="sm"
+          aria-label="How to reach the workshop"
+          value={document.contact}
+          onChange={(e) => edit((w) => ({ ...w, contact: e.target.value }))}
+        />
+      </label>
+      <label>
+        Mark
+        <Form.Select
+          size="sm"
+          aria-label="Mark of the workshop"
+          value={document.markId}
+          onChange={(e) => edit((w) => ({ ...w, markId: e.target.value }))}
+        >
           <option value="">none</option>
-          {graphics.data?.map((g) => <option key={g.id} value={g.id}>{g.graphic.name}</option>)}
+          {graphics.data?.map((g) => (
+            <option key={g.id} value={g.id}>
+              {g.graphic.name}
+            </option>
+          ))}
         </Form.Select>
       </label>
       <p className="soft small">They stand on proofs. A mark is one of the graphics that were brought into a motif.</p>

@@ -2,8 +2,26 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
 import { among, ANY, byKind, found } from './faces';
 
-const face = (id: string, kind: string, more: object = {}) => ({ id, name: id, kind, script: '', has: [], lacks: [], added: false, samplePath: '', sampleBox: null, hasLicence: true, ...more }) as Schemas['TypefaceView'];
-const faces = [face('a', 'slab'), face('b', 'script', { has: ['tails', 'swashes'] }), face('c', 'serif', { script: 'Arabic', lacks: ['Ł'] }), face('d', 'slab', { added: true, lacks: ['Ł', 'ő'] })];
+const face = (id: string, kind: string, more: object = {}) =>
+  ({
+    id,
+    name: id,
+    kind,
+    script: '',
+    has: [],
+    lacks: [],
+    added: false,
+    samplePath: '',
+    sampleBox: null,
+    hasLicence: true,
+    ...more,
+  }) as Schemas['TypefaceView'];
+const faces = [
+  face('a', 'slab'),
+  face('b', 'script', { has: ['tails', 'swashes'] }),
+  face('c', 'serif', { script: 'Arabic', lacks: ['Ł'] }),
+  face('d', 'slab', { added: true, lacks: ['Ł', 'ő'] }),
+];
 const ids = (f: readonly Schemas['TypefaceView'][]) => f.map((x) => x.id).join('');
 
 describe('typefaces looked for', () => {

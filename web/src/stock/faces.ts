@@ -18,13 +18,20 @@ export const ANY: Wanted = { kind: '', script: '', has: '', complete: false, fav
 export function found(faces: readonly Face[], wanted: Wanted, favourites: readonly string[]): Face[] {
   const liked = (f: Face) => favourites.includes(f.id);
   return faces
-    .filter((f) => (!wanted.kind || f.kind === wanted.kind) && (!wanted.script || (wanted.script === 'Latin' ? f.script === '' : f.script === wanted.script))
-      && (!wanted.has || f.has.includes(wanted.has)) && (!wanted.complete || f.lacks.length === 0) && (!wanted.favourite || liked(f)))
+    .filter(
+      (f) =>
+        (!wanted.kind || f.kind === wanted.kind) &&
+        (!wanted.script || (wanted.script === 'Latin' ? f.script === '' : f.script === wanted.script)) &&
+        (!wanted.has || f.has.includes(wanted.has)) &&
+        (!wanted.complete || f.lacks.length === 0) &&
+        (!wanted.favourite || liked(f)),
+    )
     .sort((a, b) => Number(liked(b)) - Number(liked(a)));
 }
 
 /** What there is of a property among faces, each once, in their order. */
-export const among = (faces: readonly Face[], of: (f: Face) => readonly string[]): string[] => [...new Set(faces.flatMap(of))].filter((v) => v !== '');
+export const among = (faces: readonly Face[], of: (f: Face) => readonly string[]): string[] =>
+  [...new Set(faces.flatMap(of))].filter((v) => v !== '');
 
 /** Faces by kind, each kind with its faces, in their order; those for another script under its name. */
 export function byKind<F extends Schemas['TypefaceName']>(faces: readonly F[]): [string, F[]][] {

@@ -10,7 +10,10 @@ export function useFavourites(): { favourites: readonly string[]; toggle: (id: s
       // As it is now: the card with the workshop's name may have been typed into meanwhile.
       const now = await answer(api.GET('/api/workshops'));
       const { favourites } = now.workshop;
-      const body: Schemas['Workshop'] = { ...now.workshop, favourites: favourites.includes(id) ? favourites.filter((f) => f !== id) : [...favourites, id] };
+      const body: Schemas['Workshop'] = {
+        ...now.workshop,
+        favourites: favourites.includes(id) ? favourites.filter((f) => f !== id) : [...favourites, id],
+      };
       return answer(api.PUT('/api/workshops/{id}', { params: { path: { id: now.id }, ...made(now.revision) }, body }));
     },
     onSuccess: (view) => cache.setQueryData(['workshop'], view),

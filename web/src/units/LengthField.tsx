@@ -22,7 +22,9 @@ export function LengthField({ label, value, echo, onChange, hideLabel = false, d
   const plain = /^\d+([.,]\d+)?$/.test(value.text.trim()) && value.unit === unitInForce(units);
   return (
     <div className="length-field">
-      <Form.Label htmlFor={id} className={hideLabel ? 'visually-hidden' : ''}>{label}</Form.Label>
+      <Form.Label htmlFor={id} className={hideLabel ? 'visually-hidden' : ''}>
+        {label}
+      </Form.Label>
       <Form.Control
         id={id}
         size="sm"

@@ -7,13 +7,16 @@ const UnitsContext = createContext<{ units: Units; choose: (units: Units) => voi
 /** Each person's choice stays on their machine. */
 export function UnitsProvider({ children }: { children: ReactNode }) {
   const [units, setUnits] = useState<Units>(() => keptUnits(localStorage.getItem(KEPT)));
-  const value = useMemo(() => ({
-    units,
-    choose: (chosen: Units) => {
-      localStorage.setItem(KEPT, JSON.stringify(chosen));
-      setUnits(chosen);
-    },
-  }), [units]);
+  const value = useMemo(
+    () => ({
+      units,
+      choose: (chosen: Units) => {
+        localStorage.setItem(KEPT, JSON.stringify(chosen));
+        setUnits(chosen);
+      },
+    }),
+    [units],
+  );
   return <UnitsContext.Provider value={value}>{children}</UnitsContext.Provider>;
 }
 

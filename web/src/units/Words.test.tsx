@@ -35,7 +35,11 @@ describe('a sentence with lengths', () => {
 
 describe('a field for a length', () => {
   const field = (text: string, unit: 'millimetre' | 'inch', echo: object) =>
-    renderToStaticMarkup(<UnitsProvider><LengthField label="Rim" value={{ text, unit }} echo={echo as never} onChange={() => undefined} /></UnitsProvider>);
+    renderToStaticMarkup(
+      <UnitsProvider>
+        <LengthField label="Rim" value={{ text, unit }} echo={echo as never} onChange={() => undefined} />
+      </UnitsProvider>,
+    );
 
   it('echoes what was understood unless that is plainly what was typed', () => {
     expect(field('219', 'millimetre', { millimetres: 219 })).not.toContain('>= ');
@@ -44,13 +48,18 @@ describe('a field for a length', () => {
   });
 
   it('tells what is wrong beneath the field and keeps what was typed', () => {
-    const html = field('wide', 'millimetre', { millimetres: null, problem: { parts: [{ text: 'cannot be read', strong: false, fine: false }] } });
+    const html = field('wide', 'millimetre', {
+      millimetres: null,
+      problem: { parts: [{ text: 'cannot be read', strong: false, fine: false }] },
+    });
     expect(html).toContain('value="wide"');
     expect(html).toContain('is-invalid');
     expect(html).toContain('cannot be read');
   });
 
   it('is quiet about a field that is still empty', () => {
-    expect(field('', 'millimetre', { millimetres: null, problem: { parts: [{ text: 'Nothing typed yet.' }] } })).not.toContain('Nothing typed');
+    expect(field('', 'millimetre', { millimetres: null, problem: { parts: [{ text: 'Nothing typed yet.' }] } })).not.toContain(
+      'Nothing typed',
+    );
   });
 });

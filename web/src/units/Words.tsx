@@ -8,7 +8,8 @@ export function Words({ of, bare = false }: { of: Schemas['Phrase']; bare?: bool
   return (
     <>
       {of.parts.map((part, i) => {
-        const text = typeof part.millimetres === 'number' ? (bare ? figure : length)(part.millimetres, units, part.fine ? 2 : 1) : part.text;
+        const text =
+          typeof part.millimetres === 'number' ? (bare ? figure : length)(part.millimetres, units, part.fine ? 2 : 1) : part.text;
         return part.strong ? <strong key={i}>{text}</strong> : <span key={i}>{text}</span>;
       })}
     </>

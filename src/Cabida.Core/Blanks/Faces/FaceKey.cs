@@ -26,5 +26,8 @@ public readonly record struct FaceKey
     public bool IsOwn => own is not null;
 
     /// <summary>A word that tells it apart from the others of its blank.</summary>
-    public string Word => IsOwn ? $"own {Own}" : Facing == Facing.Back ? "back" : "front";
+    public string Word =>
+        IsOwn ? $"own {Own}"
+        : Facing == Facing.Back ? "back"
+        : "front";
 }

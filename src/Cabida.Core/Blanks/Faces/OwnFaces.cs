@@ -29,24 +29,38 @@ internal static class OwnFaces
     public static List<FaceSheet> Of(Blank blank, Estimates rows, Wall? wall, Panel? panel, List<BlankFinding> findings)
     {
         var faces = new List<FaceSheet>();
-        var left = -(wall is null ? panel is null ? Unmeasured : Clear * panel.Width.Value.Millimetres
-            : Clear * Math.Max(wall.GirthAt(0).Value.Millimetres, wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres));
+        var left = -(
+            wall is null
+                ? panel is null
+                    ? Unmeasured
+                    : Clear * panel.Width.Value.Millimetres
+                : Clear * Math.Max(wall.GirthAt(0).Value.Millimetres, wall.GirthAt(wall.Height.Value.Millimetres).Value.Millimetres)
+        );
         foreach (var (spec, at) in blank.Faces.Select((f, i) => (f, i)))
         {
             if (blank.Faces.Take(at).Any(f => f.Id == spec.Id))
             {
-                findings.Add(new BlankFinding(true, [], Phrase.Say(
-                    $"{spec.Name:strong} is a face by the same id as another. Remove it and add it again.")));
+                findings.Add(
+                    new BlankFinding(
+                        true,
+                        [],
+                        Phrase.Say($"{spec.Name:strong} is a face by the same id as another. Remove it and add it again.")
+                    )
+                );
                 continue;
             }
 
             var asked = new List<BlankFinding>();
             var read = PanelReadings.Of(spec.Outline, rows.On(spec), asked);
-            findings.AddRange(asked.Select(f => f with
-            {
-                Stops = false,
-                Message = f.AsksFor ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}"),
-            }));
+            findings.AddRange(
+                asked.Select(f =>
+                    f with
+                    {
+                        Stops = false,
+                        Message = f.AsksFor ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}"),
+                    }
+                )
+            );
             if (read is null)
             {
                 faces.Add(new FaceSheet(spec, null));

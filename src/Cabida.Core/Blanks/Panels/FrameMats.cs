@@ -30,21 +30,50 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
     /// <summary>Works a frame out; what does not work out is explained with figures.</summary>
     internal static FrameMats? Of(FrameSpec spec, Estimates rows, List<BlankFinding> findings)
     {
-        var rw = rows.Ask(DimensionKind.RebateWidth, Phrase.Say($"Read the rebate across: the step at the back that pane and mats lie in."), findings);
+        var rw = rows.Ask(
+            DimensionKind.RebateWidth,
+            Phrase.Say($"Read the rebate across: the step at the back that pane and mats lie in."),
+            findings
+        );
         var rh = rows.Ask(DimensionKind.RebateHeight, Phrase.Say($"Read the rebate up."), findings);
-        var sw = rows.Ask(DimensionKind.SightWidth, Phrase.Say($"Read the sight across: what the frame leaves visible from the front."), findings);
+        var sw = rows.Ask(
+            DimensionKind.SightWidth,
+            Phrase.Say($"Read the sight across: what the frame leaves visible from the front."),
+            findings
+        );
         var sh = rows.Ask(DimensionKind.SightHeight, Phrase.Say($"Read the sight up."), findings);
         if (rw is null || rh is null || sw is null || sh is null)
         {
             return null;
         }
 
-        var fine = Agreement.Smaller(sw, rw, DimensionKind.SightWidth, findings, over => Phrase.Say($"{"C and A do not work out.":strong} The sight is {over} wider than the rebate, so nothing would be held. One of them was read at the wrong edge."))
-            & Agreement.Smaller(sh, rh, DimensionKind.SightHeight, findings, over => Phrase.Say($"{"D and B do not work out.":strong} The sight is {over} higher than the rebate, so nothing would be held. One of them was read at the wrong edge."));
-        Agreement.Smaller(rows.Is(DimensionKind.PaneWidth), rw, DimensionKind.PaneWidth, findings, over => Phrase.Say($"{"E and A do not agree.":strong} The pane is {over} wider than the rebate it should lie in."));
-        Agreement.Smaller(rows.Is(DimensionKind.PaneHeight), rh, DimensionKind.PaneHeight, findings, over => Phrase.Say($"{"F and B do not agree.":strong} The pane is {over} higher than the rebate it should lie in."));
-        Agreement.Smaller(sw, rows.Is(DimensionKind.PaneWidth), DimensionKind.PaneWidth, findings, over => Phrase.Say($"{"E and C do not agree.":strong} The pane is {over} narrower than what the frame leaves visible; it would fall out."));
-        Agreement.Smaller(sh, rows.Is(DimensionKind.PaneHeight), DimensionKind.PaneHeight, findings, over => Phrase.Say($"{"F and D do not agree.":strong} The pane is {over} lower than what the frame leaves visible; it would fall out."));
+        var fine =
+            Agreement.Smaller(sw, rw, DimensionKind.SightWidth, findings, over =>
+                Phrase.Say(
+                    $"{"C and A do not work out.":strong} The sight is {over} wider than the rebate, so nothing would be held. One "
+                        + $"of them was read at the wrong edge."
+                )
+            )
+            & Agreement.Smaller(sh, rh, DimensionKind.SightHeight, findings, over =>
+                Phrase.Say(
+                    $"{"D and B do not work out.":strong} The sight is {over} higher than the rebate, so nothing would be held. One "
+                        + $"of them was read at the wrong edge."
+                )
+            );
+        Agreement.Smaller(rows.Is(DimensionKind.PaneWidth), rw, DimensionKind.PaneWidth, findings, over =>
+            Phrase.Say($"{"E and A do not agree.":strong} The pane is {over} wider than the rebate it should lie in.")
+        );
+        Agreement.Smaller(rows.Is(DimensionKind.PaneHeight), rh, DimensionKind.PaneHeight, findings, over =>
+            Phrase.Say($"{"F and B do not agree.":strong} The pane is {over} higher than the rebate it should lie in.")
+        );
+        Agreement.Smaller(sw, rows.Is(DimensionKind.PaneWidth), DimensionKind.PaneWidth, findings, over =>
+            Phrase.Say(
+                $"{"E and C do not agree.":strong} The pane is {over} narrower than what the frame leaves visible; it would fall out."
+            )
+        );
+        Agreement.Smaller(sh, rows.Is(DimensionKind.PaneHeight), DimensionKind.PaneHeight, findings, over =>
+            Phrase.Say($"{"F and D do not agree.":strong} The pane is {over} lower than what the frame leaves visible; it would fall out.")
+        );
         var visible = Panel.Rectangle(sw, sh);
         if (!fine || Lengths(spec, findings) is not { } typed)
         {
@@ -55,9 +84,18 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         var outside = new MatSize(rebate.Width - (2 * typed.Play), rebate.Height - (2 * typed.Play));
         if (spec.Mats > 0 && (outside.Width - sight.Width < 2 * Rest || outside.Height - sight.Height < 2 * Rest))
         {
-            var least = outside.Width - sight.Width < outside.Height - sight.Height ? outside.Width - sight.Width : outside.Height - sight.Height;
-            findings.Add(new BlankFinding(false, [DimensionKind.RebateWidth, DimensionKind.SightWidth], Phrase.Say(
-                $"With {typed.Play} of play a mat is {outside.Width} × {outside.Height} outside and rests on only {least / 2} of the frame; {Rest} are needed to hold it. Give it less play.")));
+            var least =
+                outside.Width - sight.Width < outside.Height - sight.Height ? outside.Width - sight.Width : outside.Height - sight.Height;
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [DimensionKind.RebateWidth, DimensionKind.SightWidth],
+                    Phrase.Say(
+                        $"With {typed.Play} of play a mat is {outside.Width} × {outside.Height} outside and rests on only "
+                            + $"{least / 2} of the frame; {Rest} are needed to hold it. Give it less play."
+                    )
+                )
+            );
         }
 
         var openings = OpeningsOf(spec, typed, outside, sight, findings);
@@ -85,7 +123,15 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         // The opening keeps its place within the sight, so that it is drawn where it is.
         var opening = Openings[^1];
         var outline = Outlines.Rectangle(opening);
-        return Outcome<Panel>.Of(new Panel(outline, outline, new Dimension(Length.Mm(opening.Width), Length.Zero), new Dimension(Length.Mm(opening.Height), Length.Zero), Blanks.Datums.Of(opening)));
+        return Outcome<Panel>.Of(
+            new Panel(
+                outline,
+                outline,
+                new Dimension(Length.Mm(opening.Width), Length.Zero),
+                new Dimension(Length.Mm(opening.Height), Length.Zero),
+                Blanks.Datums.Of(opening)
+            )
+        );
     }
 
     private sealed record Typed(Length Play, Length Top, Length Sides, Length Foot, Length Step, Length Hold);
@@ -117,22 +163,44 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         {
             var step = mat * typed.Step;
             var box = new Box(
-                (left + typed.Sides + step).Millimetres, (bottom + typed.Foot + step).Millimetres,
-                (-left - typed.Sides - step).Millimetres, (bottom + outside.Height - typed.Top - step).Millimetres);
+                (left + typed.Sides + step).Millimetres,
+                (bottom + typed.Foot + step).Millimetres,
+                (-left - typed.Sides - step).Millimetres,
+                (bottom + outside.Height - typed.Top - step).Millimetres
+            );
             if (box.Width <= 0 || box.Height <= 0)
             {
-                findings.Add(new BlankFinding(true, [], Phrase.Say(
-                    $"Borders of {typed.Sides} at the sides, {typed.Top} above and {typed.Foot} below, with {mat} steps of {typed.Step}, leave no opening in mat {mat + 1} of {outside.Width} × {outside.Height}.")));
+                findings.Add(
+                    new BlankFinding(
+                        true,
+                        [],
+                        Phrase.Say(
+                            $"Borders of {typed.Sides} at the sides, {typed.Top} above and {typed.Foot} below, with {mat} steps of "
+                                + $"{typed.Step}, leave no opening in mat {mat + 1} of {outside.Width} × {outside.Height}."
+                        )
+                    )
+                );
                 return openings;
             }
 
             openings.Add(box);
         }
 
-        if (openings.Count > 0 && (openings[0].Width > sight.Width.Millimetres || openings[0].MinY < 0 || openings[0].MaxY > sight.Height.Millimetres))
+        if (
+            openings.Count > 0
+            && (openings[0].Width > sight.Width.Millimetres || openings[0].MinY < 0 || openings[0].MaxY > sight.Height.Millimetres)
+        )
         {
-            findings.Add(new BlankFinding(false, [], Phrase.Say(
-                $"The top opening, {Length.Mm(openings[0].Width)} × {Length.Mm(openings[0].Height)}, is not all inside the sight of {sight.Width} × {sight.Height}: the frame would cover its edge. Give the mat more border.")));
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [],
+                    Phrase.Say(
+                        $"The top opening, {Length.Mm(openings[0].Width)} × {Length.Mm(openings[0].Height)}, is not all inside the "
+                            + $"sight of {sight.Width} × {sight.Height}: the frame would cover its edge. Give the mat more border."
+                    )
+                )
+            );
         }
 
         return openings;
@@ -140,7 +208,11 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
 
     private static Length? Print(List<Box> openings, Length hold, Estimates rows, List<BlankFinding> findings)
     {
-        if (openings.Count == 0 || rows.Is(DimensionKind.PrintWidth) is not { } width || rows.Is(DimensionKind.PrintHeight) is not { } height)
+        if (
+            openings.Count == 0
+            || rows.Is(DimensionKind.PrintWidth) is not { } width
+            || rows.Is(DimensionKind.PrintHeight) is not { } height
+        )
         {
             return null;
         }
@@ -149,9 +221,22 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         var held = across < up ? across : up;
         if (held < hold)
         {
-            findings.Add(new BlankFinding(held <= Length.Zero, [DimensionKind.PrintWidth, DimensionKind.PrintHeight], held <= Length.Zero
-                ? Phrase.Say($"The print, {width.Value} × {height.Value}, is smaller than the lowest opening of {Length.Mm(openings[^1].Width)} × {Length.Mm(openings[^1].Height)}: it would fall through. Widen the borders by {hold - held}, or lay in a larger print.")
-                : Phrase.Say($"The lowest mat holds the print by only {held} at the narrowest side; {hold} are wanted. Widen the borders by {hold - held}.")));
+            findings.Add(
+                new BlankFinding(
+                    held <= Length.Zero,
+                    [DimensionKind.PrintWidth, DimensionKind.PrintHeight],
+                    held <= Length.Zero
+                        ? Phrase.Say(
+                            $"The print, {width.Value} × {height.Value}, is smaller than the lowest opening of "
+                                + $"{Length.Mm(openings[^1].Width)} × {Length.Mm(openings[^1].Height)}: it would fall through. Widen the "
+                                + $"borders by {hold - held}, or lay in a larger print."
+                        )
+                        : Phrase.Say(
+                            $"The lowest mat holds the print by only {held} at the narrowest side; {hold} are wanted. Widen the "
+                                + $"borders by {hold - held}."
+                        )
+                )
+            );
         }
 
         return held;

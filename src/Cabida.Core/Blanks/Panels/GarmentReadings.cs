@@ -10,18 +10,28 @@ namespace Cabida.Core.Blanks;
 /// </summary>
 internal static class GarmentReadings
 {
-    /// <summary>How far the middle of the back lies right of that of the front, in widths: clear of the sleeves, which are drawn as signs.</summary>
+    /// <summary>
+    /// How far the middle of the back lies right of that of the front, in widths: clear of the sleeves, which are drawn as signs.
+    /// </summary>
     private static double Beside(GarmentKind kind) => kind == GarmentKind.Shirt ? 1.72 : 1.2;
 
     /// <summary>The front; null while its width or length was not read.</summary>
     public static Panel? Front(GarmentKind kind, Estimates rows, List<BlankFinding> findings)
     {
-        var width = rows.Ask(DimensionKind.Width, kind == GarmentKind.Shirt
-            ? Phrase.Say($"Read the width, laid flat, from armpit to armpit.")
-            : Phrase.Say($"Read the width, laid flat."), findings);
-        var length = rows.Ask(DimensionKind.CollarToHem, kind == GarmentKind.Shirt
-            ? Phrase.Say($"Read from the collar seam at the centre down to the hem.")
-            : Phrase.Say($"Read from the top edge down to the bottom."), findings);
+        var width = rows.Ask(
+            DimensionKind.Width,
+            kind == GarmentKind.Shirt
+                ? Phrase.Say($"Read the width, laid flat, from armpit to armpit.")
+                : Phrase.Say($"Read the width, laid flat."),
+            findings
+        );
+        var length = rows.Ask(
+            DimensionKind.CollarToHem,
+            kind == GarmentKind.Shirt
+                ? Phrase.Say($"Read from the collar seam at the centre down to the hem.")
+                : Phrase.Say($"Read from the top edge down to the bottom."),
+            findings
+        );
         if (width is null || length is null)
         {
             return null;
@@ -29,19 +39,33 @@ internal static class GarmentReadings
 
         var panel = Panel.Rectangle(width, length);
         var collar = length.Value.Millimetres;
-        var heights = new Dictionary<Datum, double> { [Datum.Top] = collar, [Datum.Bottom] = 0, [Datum.Collar] = collar, [Datum.Hem] = 0 };
+        var heights = new Dictionary<Datum, double>
+        {
+            [Datum.Top] = collar,
+            [Datum.Bottom] = 0,
+            [Datum.Collar] = collar,
+            [Datum.Hem] = 0,
+        };
         if (rows.Is(DimensionKind.ShoulderToCollar) is { } shoulder)
         {
             heights[Datum.Shoulder] = collar + shoulder.Value.Millimetres;
         }
 
-        if (rows.Is(DimensionKind.CollarToPocket) is { } pocket && Agreement.Smaller(pocket, length, DimensionKind.CollarToPocket, findings, over => Phrase.Say(
-            $"{rows.Title(DimensionKind.CollarToPocket):strong}. The pocket would lie {over} below the hem.")))
+        if (
+            rows.Is(DimensionKind.CollarToPocket) is { } pocket
+            && Agreement.Smaller(pocket, length, DimensionKind.CollarToPocket, findings, over =>
+                Phrase.Say($"{rows.Title(DimensionKind.CollarToPocket):strong}. The pocket would lie {over} below the hem.")
+            )
+        )
         {
             heights[Datum.Pocket] = collar - pocket.Value.Millimetres;
         }
 
-        return panel with { Garment = kind, Datums = new Datums(Box.Of(panel.Nominal)!.Value, heights) };
+        return panel with
+        {
+            Garment = kind,
+            Datums = new Datums(Box.Of(panel.Nominal)!.Value, heights),
+        };
     }
 
     /// <summary>
@@ -72,12 +96,27 @@ internal static class GarmentReadings
     /// <summary>A back's collar seam stands between the front's and the shoulder.</summary>
     private static void Collar(Panel front, Dimension back, Estimates rows, List<BlankFinding> findings)
     {
-        Agreement.Smaller(front.Height, back, DimensionKind.BackCollarToHem, findings, over => Phrase.Say(
-            $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam would stand {over} lower at the back than in front. Read both again; they may have been changed over."));
-        if (front.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder) && back.Value.Millimetres - back.Uncertainty.Millimetres > shoulder)
+        Agreement.Smaller(front.Height, back, DimensionKind.BackCollarToHem, findings, over =>
+            Phrase.Say(
+                $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam would stand {over} lower at the back than in "
+                    + $"front. Read both again; they may have been changed over."
+            )
+        );
+        if (
+            front.Datums.Heights.TryGetValue(Datum.Shoulder, out var shoulder)
+            && back.Value.Millimetres - back.Uncertainty.Millimetres > shoulder
+        )
         {
-            findings.Add(new BlankFinding(false, [DimensionKind.BackCollarToHem], Phrase.Say(
-                $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam at the back would stand {Length.Mm(back.Value.Millimetres - shoulder)} above the shoulder. Read both again.")));
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [DimensionKind.BackCollarToHem],
+                    Phrase.Say(
+                        $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam at the back would stand "
+                            + $"{Length.Mm(back.Value.Millimetres - shoulder)} above the shoulder. Read both again."
+                    )
+                )
+            );
         }
     }
 }
@@ -108,29 +147,66 @@ internal static class SizeChart
         {
             if (order[i - 1] >= 0 && order[i] >= 0 && order[i] < order[i - 1])
             {
-                findings.Add(new BlankFinding(false, [], Phrase.Say($"{garment.Sizes[i]:strong} stands after {garment.Sizes[i - 1]:strong}, but is the smaller size. Put the sizes in order, smallest first.")));
+                findings.Add(
+                    new BlankFinding(
+                        false,
+                        [],
+                        Phrase.Say(
+                            $"{garment.Sizes[i]:strong} stands after {garment.Sizes[i - 1]:strong}, but is the smaller size. Put "
+                                + $"the sizes in order, smallest first."
+                        )
+                    )
+                );
             }
         }
 
         foreach (var kind in new[] { DimensionKind.Width, DimensionKind.CollarToHem })
         {
-            Grows(kind, [.. garment.Sizes.Select(s => rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == s)).OfType<DimensionResult>().Where(r => r.Is is not null)], findings);
+            Grows(
+                kind,
+                [
+                    .. garment
+                        .Sizes.Select(s => rows.FirstOrDefault(r => r.Row.Kind == kind && r.Row.Of == s))
+                        .OfType<DimensionResult>()
+                        .Where(r => r.Is is not null),
+                ],
+                findings
+            );
         }
     }
 
     private static void Grows(DimensionKind kind, List<DimensionResult> sizes, List<BlankFinding> findings)
     {
-        var steps = sizes.Zip(sizes.Skip(1), (a, b) => (From: a, To: b, Step: (b.Is!.Value - a.Is!.Value).Millimetres, Allowed: Dimension.Combined(a.Is!.Uncertainty, b.Is!.Uncertainty).Millimetres)).ToList();
+        var steps = sizes
+            .Zip(sizes.Skip(1), (a, b) =>
+                (
+                    From: a,
+                    To: b,
+                    Step: (b.Is!.Value - a.Is!.Value).Millimetres,
+                    Allowed: Dimension.Combined(a.Is!.Uncertainty, b.Is!.Uncertainty).Millimetres
+                )
+            )
+            .ToList();
         var usual = steps.Count >= 3 ? steps.Select(s => s.Step).Order().ElementAt(steps.Count / 2) : (double?)null;
         foreach (var (from, to, step, allowed) in steps)
         {
             if (step < -allowed)
             {
-                Tell(Phrase.Say($"{to.Row.Title:strong} is {to.Is!.Value}, less than the {from.Is!.Value} of the smaller size {from.Row.Of}. Read both again; they may have been changed over."));
+                Tell(
+                    Phrase.Say(
+                        $"{to.Row.Title:strong} is {to.Is!.Value}, less than the {from.Is!.Value} of the smaller size "
+                            + $"{from.Row.Of}. Read both again; they may have been changed over."
+                    )
+                );
             }
             else if (usual is { } u && u > allowed && step > (Irregular * u) + allowed)
             {
-                Tell(Phrase.Say($"From {from.Row.Of} to {to.Row.Of} {to.Row.Name:strong} grows by {Length.Mm(step)}; between the other sizes it is about {Length.Mm(u)}. Read them again."));
+                Tell(
+                    Phrase.Say(
+                        $"From {from.Row.Of} to {to.Row.Of} {to.Row.Name:strong} grows by {Length.Mm(step)}; between the other "
+                            + $"sizes it is about {Length.Mm(u)}. Read them again."
+                    )
+                );
             }
         }
 

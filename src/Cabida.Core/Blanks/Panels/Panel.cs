@@ -30,7 +30,9 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
     /// <summary>How far beside its front the other side is laid, in widths.</summary>
     private const double Beside = 1.15;
 
-    /// <summary>The other side of a flat thing: turned over about its upright middle line, so that left and right are as one looks at it.</summary>
+    /// <summary>
+    /// The other side of a flat thing: turned over about its upright middle line, so that left and right are as one looks at it.
+    /// </summary>
     public Panel OtherSide()
     {
         var between = Datums.Box.CentreX + (Beside * Width.Value.Millimetres / 2);
@@ -70,6 +72,12 @@ public sealed record Panel(Polygon Nominal, Polygon Cautious, Dimension Width, D
         var (w, h) = (width.Value.Millimetres, height.Value.Millimetres);
         Polygon Raised(Polygon p) => (Polygon)Outlines.Placed(p, 1, 0, h / 2);
         var nominal = Raised(shape(w, h));
-        return new Panel(nominal, Raised(shape(width.Cautious.Millimetres, height.Cautious.Millimetres)), width, height, Blanks.Datums.Of(Box.Of(nominal)!.Value));
+        return new Panel(
+            nominal,
+            Raised(shape(width.Cautious.Millimetres, height.Cautious.Millimetres)),
+            width,
+            height,
+            Blanks.Datums.Of(Box.Of(nominal)!.Value)
+        );
     }
 }

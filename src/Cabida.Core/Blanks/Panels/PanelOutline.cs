@@ -31,7 +31,10 @@ public enum OutlineKind
 /// <param name="Source">Where it comes from, in words.</param>
 /// <param name="Uncertainty">How far it may be out at each edge, in millimetres.</param>
 public sealed record DrawnOutline(
-    [property: MaxLength(DrawnOutline.MostPoints)] IReadOnlyList<IReadOnlyList<PlanePoint>> Rings, string Source, [property: Range(0.0, 1000.0)] double Uncertainty)
+    [property: MaxLength(DrawnOutline.MostPoints)] IReadOnlyList<IReadOnlyList<PlanePoint>> Rings,
+    string Source,
+    [property: Range(0.0, 1000.0)] double Uncertainty
+)
 {
     /// <summary>More points than this, of all rings, are no outline that was followed.</summary>
     public const int MostPoints = 8000;

@@ -43,7 +43,11 @@ internal static class PanelReadings
             return outline.Kind == OutlineKind.Oval ? Panel.Of(width, height, Ellipse) : Panel.Rectangle(width, height);
         }
 
-        var corner = rows.Ask(DimensionKind.CornerRadius, Phrase.Say($"Read the radius of its corners: lay round things of known size into one until it fits."), findings);
+        var corner = rows.Ask(
+            DimensionKind.CornerRadius,
+            Phrase.Say($"Read the radius of its corners: lay round things of known size into one until it fits."),
+            findings
+        );
         if (corner is null)
         {
             return null;
@@ -51,20 +55,32 @@ internal static class PanelReadings
 
         if (2 * corner.Value > new[] { width.Value, height.Value }.Min())
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.CornerRadius], Phrase.Say(
-                $"Corners of {corner.Value} do not go into {width.Value} × {height.Value}: two of them are more than the smaller side.")));
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [DimensionKind.CornerRadius],
+                    Phrase.Say(
+                        $"Corners of {corner.Value} do not go into {width.Value} × {height.Value}: two of them are more than the "
+                            + $"smaller side."
+                    )
+                )
+            );
             return null;
         }
 
         // A larger radius takes more off the corners, so the cautious shape has the largest it may be.
         var nominal = Panel.Of(width, height, (w, h) => Rounded(w, h, corner.Value.Millimetres));
-        var cautious = Panel.Of(width, height, (w, h) => Rounded(w, h, Math.Min((corner.Value + corner.Uncertainty).Millimetres, Math.Min(w, h) / 2)));
+        var cautious = Panel.Of(width, height, (w, h) =>
+            Rounded(w, h, Math.Min((corner.Value + corner.Uncertainty).Millimetres, Math.Min(w, h) / 2))
+        );
         return nominal with { Cautious = cautious.Cautious };
     }
 
     private static Panel? Circle(Estimates rows, List<BlankFinding> findings)
     {
-        var is1 = RoundReadings.Of(rows, new RoundRows("the edge", DimensionKind.Girth, DimensionKind.Across), findings)?.Times(1 / Math.PI);
+        var is1 = RoundReadings
+            .Of(rows, new RoundRows("the edge", DimensionKind.Girth, DimensionKind.Across), findings)
+            ?.Times(1 / Math.PI);
         if (is1 is null)
         {
             rows.Lacks(DimensionKind.Across, Phrase.Say($"Read how wide it is across its middle."), findings);
@@ -82,9 +98,13 @@ internal static class PanelReadings
             return null;
         }
 
-        var flats = rows.Ask(DimensionKind.AcrossFlats, sides % 2 == 0
-            ? Phrase.Say($"Read across the flats: from one side to the one opposite.")
-            : Phrase.Say($"Read across the flats: from a side to the corner opposite."), findings);
+        var flats = rows.Ask(
+            DimensionKind.AcrossFlats,
+            sides % 2 == 0
+                ? Phrase.Say($"Read across the flats: from one side to the one opposite.")
+                : Phrase.Say($"Read across the flats: from a side to the corner opposite."),
+            findings
+        );
         if (flats is null)
         {
             return null;
@@ -95,7 +115,12 @@ internal static class PanelReadings
             // Of an odd number of sides the far point is a corner: across = r + R, else twice the inner radius.
             var half = Math.PI / sides;
             var radius = sides % 2 == 0 ? across / 2 / Math.Cos(half) : across / (1 + Math.Cos(half));
-            return Outlines.Ring([.. Enumerable.Range(0, sides).Select(i => (-Math.PI / 2) + half + (2 * half * i)).Select(a => new PlanePoint(radius * Math.Cos(a), radius * Math.Sin(a)))]);
+            return Outlines.Ring([
+                .. Enumerable
+                    .Range(0, sides)
+                    .Select(i => (-Math.PI / 2) + half + (2 * half * i))
+                    .Select(a => new PlanePoint(radius * Math.Cos(a), radius * Math.Sin(a))),
+            ]);
         }
 
         return Settled(Shape(flats.Value.Millimetres), Shape(flats.Cautious.Millimetres), flats.Uncertainty);
@@ -107,13 +132,23 @@ internal static class PanelReadings
         {
             rows.Lacks(
                 DimensionKind.Width,
-                Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file."), findings);
+                Phrase.Say($"Bring its outline in: scan or photograph the paper it was drawn on, or choose a drawing file."),
+                findings
+            );
             return null;
         }
 
         if (drawn.Rings.Sum(r => r.Count) is var points && points > DrawnOutline.MostPoints)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"The outline has {points} points; {DrawnOutline.MostPoints} is the most. Follow it again with more smoothing.")));
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [],
+                    Phrase.Say(
+                        $"The outline has {points} points; {DrawnOutline.MostPoints} is the most. Follow it again with more smoothing."
+                    )
+                )
+            );
             return null;
         }
 
@@ -124,15 +159,26 @@ internal static class PanelReadings
         }
 
         var rings = drawn.Rings.Select(r => Outlines.Ring(r)).ToList();
-        var polygon = Outlines.Factory.CreatePolygon((LinearRing)rings[0].ExteriorRing, [.. rings.Skip(1).Select(r => (LinearRing)r.ExteriorRing)]);
+        var polygon = Outlines.Factory.CreatePolygon(
+            (LinearRing)rings[0].ExteriorRing,
+            [.. rings.Skip(1).Select(r => (LinearRing)r.ExteriorRing)]
+        );
         Effort.Spend(StepsPerPoint * polygon.NumPoints);
         if (new IsValidOp(polygon).ValidationError is { } error)
         {
             var from = Box.Of(rings[0])!.Value;
-            Phrase where = Phrase.Say($"{Length.Mm(error.Coordinate.X - from.MinX)} from its left and {Length.Mm(error.Coordinate.Y - from.MinY)} above its foot");
-            findings.Add(new BlankFinding(true, [], error.ErrorType == TopologyValidationErrors.HoleOutsideShell
-                ? Phrase.Say($"A hole of the outline lies outside it, {where}. Mend it in the drawing, or follow it again.")
-                : Phrase.Say($"The outline crosses itself or its holes, {where}. Mend it in the drawing, or follow it again.")));
+            Phrase where = Phrase.Say(
+                $"{Length.Mm(error.Coordinate.X - from.MinX)} from its left and {Length.Mm(error.Coordinate.Y - from.MinY)} above its foot"
+            );
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [],
+                    error.ErrorType == TopologyValidationErrors.HoleOutsideShell
+                        ? Phrase.Say($"A hole of the outline lies outside it, {where}. Mend it in the drawing, or follow it again.")
+                        : Phrase.Say($"The outline crosses itself or its holes, {where}. Mend it in the drawing, or follow it again.")
+                )
+            );
             return null;
         }
 
@@ -153,8 +199,17 @@ internal static class PanelReadings
             if (all.Is(kind) is { } read)
             {
                 Agreement.Same(
-                    new Dimension(followed, Length.Mm(2 * drawn.Uncertainty)), read, kind, all.How(kind), to,
-                    (differ, allowed) => Phrase.Say($"{all.Title(kind):strong}. The outline is {followed} {way}; you read {read.Value}. They differ by {differ}, and may by {allowed}. The outline is used."));
+                    new Dimension(followed, Length.Mm(2 * drawn.Uncertainty)),
+                    read,
+                    kind,
+                    all.How(kind),
+                    to,
+                    (differ, allowed) =>
+                        Phrase.Say(
+                            $"{all.Title(kind):strong}. The outline is {followed} {way}; you read {read.Value}. They differ by "
+                                + $"{differ}, and may by {allowed}. The outline is used."
+                        )
+                );
             }
         }
     }
@@ -166,29 +221,47 @@ internal static class PanelReadings
         Polygon Moved(Polygon p) => (Polygon)Outlines.Placed(p, 1, -box.CentreX, -box.MinY);
         var at = Moved(nominal);
         return new Panel(
-            at, Moved(cautious), new Dimension(Length.Mm(box.Width), uncertainty), new Dimension(Length.Mm(box.Height), uncertainty), Datums.Of(Box.Of(at)!.Value));
+            at,
+            Moved(cautious),
+            new Dimension(Length.Mm(box.Width), uncertainty),
+            new Dimension(Length.Mm(box.Height), uncertainty),
+            Datums.Of(Box.Of(at)!.Value)
+        );
     }
 
     private static Polygon Ellipse(double width, double height) =>
         // In four quarters, so that it touches its box at all sides.
-        Outlines.Ring([.. Enumerable.Range(0, 4).SelectMany(q => Arc(0, 0, width / 2, height / 2, q * Math.PI / 2, (q + 1) * Math.PI / 2))]);
+        Outlines.Ring([
+            .. Enumerable.Range(0, 4).SelectMany(q => Arc(0, 0, width / 2, height / 2, q * Math.PI / 2, (q + 1) * Math.PI / 2)),
+        ]);
 
     private static Polygon Rounded(double w, double h, double r)
     {
         var (x, y) = ((w / 2) - r, (h / 2) - r);
-        return r <= 0 ? Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2)) : Outlines.Ring(
-        [
-            .. Arc(x, -y, r, r, -Math.PI / 2, 0), new(w / 2, -y),
-            .. Arc(x, y, r, r, 0, Math.PI / 2), new(x, h / 2),
-            .. Arc(-x, y, r, r, Math.PI / 2, Math.PI), new(-w / 2, y),
-            .. Arc(-x, -y, r, r, Math.PI, 1.5 * Math.PI), new(-x, -h / 2),
-        ]);
+        return r <= 0
+            ? Outlines.Rectangle(new Box(-w / 2, -h / 2, w / 2, h / 2))
+            : Outlines.Ring([
+                .. Arc(x, -y, r, r, -Math.PI / 2, 0),
+                new(w / 2, -y),
+                .. Arc(x, y, r, r, 0, Math.PI / 2),
+                new(x, h / 2),
+                .. Arc(-x, y, r, r, Math.PI / 2, Math.PI),
+                new(-w / 2, y),
+                .. Arc(-x, -y, r, r, Math.PI, 1.5 * Math.PI),
+                new(-x, -h / 2),
+            ]);
     }
 
     /// <summary>Points of an arc without its last, close enough that their chords leave it by less than the arc error.</summary>
     private static List<PlanePoint> Arc(double cx, double cy, double rx, double ry, double from, double to)
     {
         var steps = Math.Max(4, (int)Math.Ceiling((to - from) / (2 * Math.Acos(1 - (ArcError / Math.Max(rx, ry))))));
-        return [.. Enumerable.Range(0, steps).Select(i => from + ((to - from) * i / steps)).Select(a => new PlanePoint(cx + (rx * Math.Cos(a)), cy + (ry * Math.Sin(a))))];
+        return
+        [
+            .. Enumerable
+                .Range(0, steps)
+                .Select(i => from + ((to - from) * i / steps))
+                .Select(a => new PlanePoint(cx + (rx * Math.Cos(a)), cy + (ry * Math.Sin(a)))),
+        ];
     }
 }

@@ -76,7 +76,10 @@ internal static class PanelZone
         Carved? Shape(Polygon outline, int uncertain)
         {
             // The margins move in with the cautious outline.
-            var area = Inset.Of(outline, new SideInsets(zone.Left.Millimetres, zone.Right.Millimetres, zone.Bottom.Millimetres, zone.Top.Millimetres));
+            var area = Inset.Of(
+                outline,
+                new SideInsets(zone.Left.Millimetres, zone.Right.Millimetres, zone.Bottom.Millimetres, zone.Top.Millimetres)
+            );
             if (limits.Rim > 0 || outline.NumInteriorRings > 0)
             {
                 area = Outlines.Within(area, limits.Rim > 0 ? Eroded(outline, limits.Rim) : outline);
@@ -110,7 +113,12 @@ internal static class PanelZone
                 var p = e.From.Towards(e.To, 0.5);
                 return boxes.Where(x => x.Kind is not null && OnSide(x.Box, p)).Select(x => x.Kind).FirstOrDefault() ?? Side(e);
             });
-            List<Polygon> away = [.. kept.Select(k => ClearShapes.Of(k, panel.Datums, k.Clearance + (uncertain * k.Uncertainty.Millimetres))).Where(k => k.Ok).Select(k => k.Value)];
+            List<Polygon> away =
+            [
+                .. kept.Select(k => ClearShapes.Of(k, panel.Datums, k.Clearance + (uncertain * k.Uncertainty.Millimetres)))
+                    .Where(k => k.Ok)
+                    .Select(k => k.Value),
+            ];
             if (panel.Inner is { } inner)
             {
                 away.Add(inner);
@@ -130,16 +138,37 @@ internal static class PanelZone
             var (wide, high) = (zone.Width is null ? left.Width : typed.Width, zone.Height is null ? left.Height : typed.Height);
             if (Math.Max(wide - left.Width, high - left.Height) > WorthSaying)
             {
-                var by = limits.Platen is { } p && (p.Width < wide - WorthSaying || p.Height < high - WorthSaying) ? "what the press covers" : "the margins and what must stay clear";
-                notes.Add(Phrase.Say($"{zone.Spec.Name:strong} as typed, {Length.Mm(wide)} × {Length.Mm(high)}, goes beyond {by}; {Length.Mm(left.Width)} × {Length.Mm(left.Height)} is left."));
+                var by =
+                    limits.Platen is { } p && (p.Width < wide - WorthSaying || p.Height < high - WorthSaying)
+                        ? "what the press covers"
+                        : "the margins and what must stay clear";
+                notes.Add(
+                    Phrase.Say(
+                        $"{zone.Spec.Name:strong} as typed, {Length.Mm(wide)} × {Length.Mm(high)}, goes beyond {by}; "
+                            + $"{Length.Mm(left.Width)} × {Length.Mm(left.Height)} is left."
+                    )
+                );
             }
         }
 
         List<Phrase> Sums(Carved carved)
         {
-            Phrase Of(Dimension is1, Phrase way, double? typed, Dimension whole, string name, (string Name, Length By) a, (string Name, Length By) b, Func<Box, double> along)
+            Phrase Of(
+                Dimension is1,
+                Phrase way,
+                double? typed,
+                Dimension whole,
+                string name,
+                (string Name, Length By) a,
+                (string Name, Length By) b,
+                Func<Box, double> along
+            )
             {
-                var (cut, pressed, clear) = (along(carved.Margined) - along(carved.Pressed), along(carved.Pressed) - along(carved.Sized), along(carved.Sized) - is1.Value.Millimetres);
+                var (cut, pressed, clear) = (
+                    along(carved.Margined) - along(carved.Pressed),
+                    along(carved.Pressed) - along(carved.Sized),
+                    along(carved.Sized) - is1.Value.Millimetres
+                );
                 if (typed is { } given)
                 {
                     if (Math.Abs(given - is1.Cautious.Millimetres) < WorthSaying)
@@ -148,22 +177,33 @@ internal static class PanelZone
                     }
 
                     return new ZoneSum(Phrase.Say($"typed {Length.Mm(given)}"), Length.Mm(given))
-                        .Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                        .Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed))
+                        .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
                         .For(is1, way, "what lies beyond the margins");
                 }
 
                 var rim = Length.Mm(limits.Rim);
                 (Length first, Length second) = (a.By > rim ? a.By : rim, b.By > rim ? b.By : rim);
                 return new ZoneSum(Phrase.Say($"{name} {whole.Value}"), whole.Value)
-                    .LessBoth(first == rim && rim > Length.Zero ? "rim" : "", a.By >= rim ? a.Name : "rim", first, b.By >= rim ? b.Name : "rim", second)
-                    .Less(Phrase.Say($"{Length.Mm(cut)} for where it begins"), Told(cut)).Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                    .LessBoth(
+                        first == rim && rim > Length.Zero ? "rim" : "",
+                        a.By >= rim ? a.Name : "rim",
+                        first,
+                        b.By >= rim ? b.Name : "rim",
+                        second
+                    )
+                    .Less(Phrase.Say($"{Length.Mm(cut)} for where it begins"), Told(cut))
+                    .Less(Phrase.Say($"{Length.Mm(pressed)} beyond the press"), Told(pressed))
+                    .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
                     .For(is1, way, "its outline");
             }
 
             return
             [
                 Of(width, Phrase.Say($"wide"), zone.Width, panel.Width, "width", ("left", zone.Left), ("right", zone.Right), b => b.Width),
-                Of(height, Phrase.Say($"high"), zone.Height, panel.Height, "height", ("top", zone.Top), ("bottom", zone.Bottom), b => b.Height),
+                Of(height, Phrase.Say($"high"), zone.Height, panel.Height, "height", ("top", zone.Top), ("bottom", zone.Bottom), b =>
+                    b.Height
+                ),
             ];
         }
 
@@ -178,9 +218,16 @@ internal static class PanelZone
     private sealed record Carved(Box Margined, Box Pressed, Box Sized, ZoneShape? Left);
 
     private static Box Margined(Box box, ReadZone zone) =>
-        new(box.MinX + zone.Left.Millimetres, box.MinY + zone.Bottom.Millimetres, box.MaxX - zone.Right.Millimetres, box.MaxY - zone.Top.Millimetres);
+        new(
+            box.MinX + zone.Left.Millimetres,
+            box.MinY + zone.Bottom.Millimetres,
+            box.MaxX - zone.Right.Millimetres,
+            box.MaxY - zone.Top.Millimetres
+        );
 
-    /// <summary>A zone without a size of its own begins where it was measured in: at a distance from its datum, or at the margin from a collar.</summary>
+    /// <summary>
+    /// A zone without a size of its own begins where it was measured in: at a distance from its datum, or at the margin from a collar.
+    /// </summary>
     private static Outcome<Func<Box, Box>?> Start(Panel panel, ReadZone zone)
     {
         var place = zone.Spec.Place;
@@ -189,22 +236,37 @@ internal static class PanelZone
             return Outcome<Func<Box, Box>?>.Of(null);
         }
 
-        var at = panel.Datums.Centre(place.Away.IsEmpty ? place with { Away = TypedLength.Mm((Datums.IsUpwards(place.From) ? zone.Bottom : zone.Top).Millimetres) } : place, 0);
-        return at.Problem is { } unknown ? Outcome<Func<Box, Box>?>.Fail(unknown) : Outcome<Func<Box, Box>?>.Of(Datums.IsUpwards(place.From)
-            ? b => b with { MinY = Math.Max(b.MinY, at.Value.Y) }
-            : b => b with { MaxY = Math.Min(b.MaxY, at.Value.Y) });
+        var at = panel.Datums.Centre(
+            place.Away.IsEmpty
+                ? place with
+                {
+                    Away = TypedLength.Mm((Datums.IsUpwards(place.From) ? zone.Bottom : zone.Top).Millimetres),
+                }
+                : place,
+            0
+        );
+        return at.Problem is { } unknown
+            ? Outcome<Func<Box, Box>?>.Fail(unknown)
+            : Outcome<Func<Box, Box>?>.Of(
+                Datums.IsUpwards(place.From)
+                    ? b => b with { MinY = Math.Max(b.MinY, at.Value.Y) }
+                    : b => b with { MaxY = Math.Min(b.MaxY, at.Value.Y) }
+            );
     }
 
     /// <summary>What the press covers: it lies where the zone begins, so that a zone it does not cover ends at its far side.</summary>
     private static Box PlatenOn(Place place, Box zone, double width, double height)
     {
-        var low = place.From == Datum.Middle || height >= zone.Height ? zone.CentreY - (height / 2)
-            : Datums.IsUpwards(place.From) ? zone.MinY : zone.MaxY - height;
+        var low =
+            place.From == Datum.Middle || height >= zone.Height ? zone.CentreY - (height / 2)
+            : Datums.IsUpwards(place.From) ? zone.MinY
+            : zone.MaxY - height;
         return new Box(zone.CentreX - (width / 2), low, zone.CentreX + (width / 2), low + height);
     }
 
     /// <summary>Moved in from its edges; a mitred corner stays a corner, and a round one is no larger than it may be.</summary>
-    private static Area Eroded(Polygon outline, double rim) => Overlay.Grown(outline, -rim, new BufferParameters(ArcSteps, EndCapStyle.Round, JoinStyle.Mitre, 4));
+    private static Area Eroded(Polygon outline, double rim) =>
+        Overlay.Grown(outline, -rim, new BufferParameters(ArcSteps, EndCapStyle.Round, JoinStyle.Mitre, 4));
 
     private static bool Inside(Area area, Box box)
     {
@@ -214,13 +276,22 @@ internal static class PanelZone
 
     private static bool OnSide(Box box, PlanePoint p) =>
         (Near(p.X, box.MinX) || Near(p.X, box.MaxX) || Near(p.Y, box.MinY) || Near(p.Y, box.MaxY))
-        && p.X >= box.MinX - ZoneShape.OnEdge && p.X <= box.MaxX + ZoneShape.OnEdge && p.Y >= box.MinY - ZoneShape.OnEdge && p.Y <= box.MaxY + ZoneShape.OnEdge;
+        && p.X >= box.MinX - ZoneShape.OnEdge
+        && p.X <= box.MaxX + ZoneShape.OnEdge
+        && p.Y >= box.MinY - ZoneShape.OnEdge
+        && p.Y <= box.MaxY + ZoneShape.OnEdge;
 
     /// <summary>An upright or level edge is a side; any other is the outline's. The zone lies on the left of an edge.</summary>
     private static LimitKind Side(ZoneEdge e) =>
-        Near(e.From.X, e.To.X) ? e.To.Y > e.From.Y ? LimitKind.RightSide : LimitKind.LeftSide
-        : Near(e.From.Y, e.To.Y) ? e.To.X > e.From.X ? LimitKind.Bottom : LimitKind.Top
-        : LimitKind.Edge;
+        Near(e.From.X, e.To.X)
+            ? e.To.Y > e.From.Y
+                ? LimitKind.RightSide
+                : LimitKind.LeftSide
+            : Near(e.From.Y, e.To.Y)
+                ? e.To.X > e.From.X
+                    ? LimitKind.Bottom
+                    : LimitKind.Top
+                : LimitKind.Edge;
 
     private static bool Near(double a, double b) => Math.Abs(a - b) <= ZoneShape.OnEdge;
 

@@ -44,7 +44,8 @@ public sealed class Belly
     public double Highest => v[^1];
 
     /// <summary>The girth at a height; beyond the outermost readings the profile goes on along its end slope.</summary>
-    public double GirthAt(double at) => at < v[0] ? g[0] + (slope[0] * (at - v[0]))
+    public double GirthAt(double at) =>
+        at < v[0] ? g[0] + (slope[0] * (at - v[0]))
         : at > v[^1] ? g[^1] + (slope[^1] * (at - v[^1]))
         : Hermite(at).Value;
 
@@ -60,7 +61,9 @@ public sealed class Belly
     /// <summary>The Gaussian curvature at a height, −r″/r, per square millimetre; positive where it bulges both ways.</summary>
     public double CurvatureAt(double at) => at < v[0] || at > v[^1] ? 0 : -Hermite(at).Second / GirthAt(at);
 
-    /// <summary>The upright height of a place along the wall: the integral of √(1 − r′²), by the trapezoid rule on a millimetre grid.</summary>
+    /// <summary>
+    /// The upright height of a place along the wall: the integral of √(1 − r′²), by the trapezoid rule on a millimetre grid.
+    /// </summary>
     public double UprightAt(double at)
     {
         if (at == 0)
@@ -90,8 +93,12 @@ public sealed class Belly
     private (double Value, double Second) Hermite(double at)
     {
         var i = Interval(at);
-        double h = v[i + 1] - v[i], t = (at - v[i]) / h, d = (g[i + 1] - g[i]) / h;
-        double c2 = ((3 * d) - (2 * slope[i]) - slope[i + 1]) / h, c3 = (slope[i] + slope[i + 1] - (2 * d)) / (h * h), x = t * h;
+        double h = v[i + 1] - v[i],
+            t = (at - v[i]) / h,
+            d = (g[i + 1] - g[i]) / h;
+        double c2 = ((3 * d) - (2 * slope[i]) - slope[i + 1]) / h,
+            c3 = (slope[i] + slope[i + 1] - (2 * d)) / (h * h),
+            x = t * h;
         return (g[i] + (x * (slope[i] + (x * (c2 + (x * c3))))), (2 * c2) + (6 * c3 * x));
     }
 
@@ -100,7 +107,9 @@ public sealed class Belly
     /// <summary>The slopes of the parabola through three points, at each of them.</summary>
     private double[] ParabolaSlopes()
     {
-        double d0 = Secant(0), d1 = Secant(1), second = (d1 - d0) / (v[2] - v[0]);
+        double d0 = Secant(0),
+            d1 = Secant(1),
+            second = (d1 - d0) / (v[2] - v[0]);
         return [d0 - (second * (v[1] - v[0])), d0 + (second * (v[1] - v[0])), d1 + (second * (v[2] - v[1]))];
     }
 
@@ -112,7 +121,8 @@ public sealed class Belly
         m[n - 1] = ThreePoint(v[n - 1] - v[n - 2], v[n - 2] - v[n - 3], Secant(n - 2), Secant(n - 3));
         for (var i = 1; i < n - 1; i++)
         {
-            double a = Secant(i - 1), b = Secant(i);
+            double a = Secant(i - 1),
+                b = Secant(i);
             m[i] = a * b <= 0 ? 0 : (a + b) / 2;
         }
 
@@ -125,7 +135,9 @@ public sealed class Belly
                 continue;
             }
 
-            double a = m[i] / d, b = m[i + 1] / d, r = Math.Sqrt((a * a) + (b * b));
+            double a = m[i] / d,
+                b = m[i + 1] / d,
+                r = Math.Sqrt((a * a) + (b * b));
             if (r > 3)
             {
                 (m[i], m[i + 1]) = (3 * a / r * d, 3 * b / r * d);

@@ -10,7 +10,11 @@ internal static class BellyReadings
 
     public static BelliedWall? Of(int girths, Estimates rows, List<BlankFinding> findings)
     {
-        var height = rows.Ask(DimensionKind.Height, Phrase.Say($"Read the height along the wall: lay a strip of paper against it from base to rim."), findings);
+        var height = rows.Ask(
+            DimensionKind.Height,
+            Phrase.Say($"Read the height along the wall: lay a strip of paper against it from base to rim."),
+            findings
+        );
         var rings = new List<(string Of, GirthRing Ring)>();
         for (var i = 1; i <= girths; i++)
         {
@@ -22,24 +26,45 @@ internal static class BellyReadings
             }
             else if (girth is not null || up is not null)
             {
-                findings.Add(new BlankFinding(false, [girth is null ? DimensionKind.GirthAt : DimensionKind.UpTo], girth is null
-                    ? Phrase.Say($"Girth {nth} has a height but was not read; it is left out.")
-                    : Phrase.Say($"Girth {nth} was read, but not how far up; it is left out.")));
+                findings.Add(
+                    new BlankFinding(
+                        false,
+                        [girth is null ? DimensionKind.GirthAt : DimensionKind.UpTo],
+                        girth is null
+                            ? Phrase.Say($"Girth {nth} has a height but was not read; it is left out.")
+                            : Phrase.Say($"Girth {nth} was read, but not how far up; it is left out.")
+                    )
+                );
             }
         }
 
         if (rings.Count < Fewest)
         {
-            findings.Add(BlankFinding.Ask(DimensionKind.GirthAt, Phrase.Say(
-                $"Read the girth, or across, at {Fewest} heights or more, each with how far up from the base it was taken; {rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best.")));
+            findings.Add(
+                BlankFinding.Ask(
+                    DimensionKind.GirthAt,
+                    Phrase.Say(
+                        $"Read the girth, or across, at {Fewest} heights or more, each with how far up from the base it was taken; "
+                            + $"{rings.Count} can be used so far. The widest place and both ends of where artwork may go are the best."
+                    )
+                )
+            );
             return null;
         }
 
         var sorted = rings.OrderBy(r => r.Ring.V).ToList();
         if (sorted.Zip(sorted.Skip(1)).FirstOrDefault(p => p.Second.Ring.V - p.First.Ring.V < 1) is { First.Of: { } one } twice)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.UpTo], Phrase.Say(
-                $"Girths {one} and {twice.Second.Of} were taken at the same height, {Length.Mm(twice.First.Ring.V)}. Read one of them elsewhere, or type its readings beside the other's.")));
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [DimensionKind.UpTo],
+                    Phrase.Say(
+                        $"Girths {one} and {twice.Second.Of} were taken at the same height, {Length.Mm(twice.First.Ring.V)}. Read "
+                            + $"one of them elsewhere, or type its readings beside the other's."
+                    )
+                )
+            );
             return null;
         }
 
@@ -50,8 +75,15 @@ internal static class BellyReadings
 
         if (sorted[^1].Ring.V > (height.Value + height.Uncertainty).Millimetres)
         {
-            findings.Add(new BlankFinding(true, [DimensionKind.UpTo, DimensionKind.Height], Phrase.Say(
-                $"Girth {sorted[^1].Of} was taken {Length.Mm(sorted[^1].Ring.V)} up, which is above the rim at {height.Value}.")));
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [DimensionKind.UpTo, DimensionKind.Height],
+                    Phrase.Say(
+                        $"Girth {sorted[^1].Of} was taken {Length.Mm(sorted[^1].Ring.V)} up, which is above the rim at {height.Value}."
+                    )
+                )
+            );
             return null;
         }
 
@@ -73,8 +105,17 @@ internal static class BellyReadings
         if (new[] { 0, rim }.Any(v => !(wall.Belly.GirthAt(v) > LeastGirth && whole.GirthAt(v).Value.Millimetres > LeastGirth)))
         {
             var (lowest, highest) = (Length.Mm(sorted[0].Ring.V), Length.Mm(sorted[^1].Ring.V));
-            findings.Add(new BlankFinding(true, [DimensionKind.Height, DimensionKind.UpTo], Phrase.Say(
-                $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were read from {lowest} to {highest} only. Read {rows.Letter(DimensionKind.Height)} again, or a girth nearer to that end.")));
+            findings.Add(
+                new BlankFinding(
+                    true,
+                    [DimensionKind.Height, DimensionKind.UpTo],
+                    Phrase.Say(
+                        $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were "
+                            + $"read from {lowest} to {highest} only. Read {rows.Letter(DimensionKind.Height)} again, or a girth nearer "
+                            + $"to that end."
+                    )
+                )
+            );
             return null;
         }
 
@@ -95,8 +136,16 @@ internal static class BellyReadings
             var step = Math.Abs((a.Ring.Girth.Value - b.Ring.Girth.Value).Millimetres) / (2 * Math.PI);
             if (step >= b.Ring.V - a.Ring.V)
             {
-                findings.Add(new BlankFinding(true, [DimensionKind.GirthAt, DimensionKind.UpTo], Phrase.Say(
-                    $"From girth {a.Of} to girth {b.Of} the radius changes by {Length.Mm(step)}, but the wall between them is only {Length.Mm(b.Ring.V - a.Ring.V)} long. Read both, and their heights, again.")));
+                findings.Add(
+                    new BlankFinding(
+                        true,
+                        [DimensionKind.GirthAt, DimensionKind.UpTo],
+                        Phrase.Say(
+                            $"From girth {a.Of} to girth {b.Of} the radius changes by {Length.Mm(step)}, but the wall between them "
+                                + $"is only {Length.Mm(b.Ring.V - a.Ring.V)} long. Read both, and their heights, again."
+                        )
+                    )
+                );
                 return true;
             }
         }

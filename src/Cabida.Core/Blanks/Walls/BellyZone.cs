@@ -19,7 +19,8 @@ public sealed record BelliedWall(Belly Belly, Dimension Height, Dimension? Handl
     /// <summary>The wall as the cone (or cylinder) through its girths at two heights.</summary>
     public Wall Between(double low, double high)
     {
-        Dimension a = Belly.GirthWithin(low), b = Belly.GirthWithin(high);
+        Dimension a = Belly.GirthWithin(low),
+            b = Belly.GirthWithin(high);
         var lower = new Dimension(a.Value, a.Uncertainty);
         var length = new Dimension(Length.Mm(high - low), Height.Uncertainty);
         var equal = Math.Abs((a.Value - b.Value).Millimetres) <= Dimension.Combined(a.Uncertainty, b.Uncertainty).Millimetres;
@@ -42,19 +43,44 @@ public sealed record BelliedWall(Belly Belly, Dimension Height, Dimension? Handl
 
         if (low < Belly.Lowest || high > Belly.Highest)
         {
-            notes.Add(Phrase.Say($"{zone.Spec.Name:strong} ends where girths were read, {Length.Mm(Belly.Lowest)} to {Length.Mm(Belly.Highest)} up the wall: beyond them its shape is not known."));
+            notes.Add(
+                Phrase.Say(
+                    $"{zone.Spec.Name:strong} ends where girths were read, {Length.Mm(Belly.Lowest)} to {Length.Mm(Belly.Highest)} "
+                        + $"up the wall: beyond them its shape is not known."
+                )
+            );
             (low, high) = (Math.Max(low, Belly.Lowest), Math.Min(high, Belly.Highest));
         }
 
         if (high - low <= Height.Uncertainty.Millimetres)
         {
-            return new WallZone.Laid(null, Whole, Phrase.Say($"The margins leave nothing of the heights at which girths were read, {Length.Mm(Belly.Lowest)} to {Length.Mm(Belly.Highest)}."), notes);
+            return new WallZone.Laid(
+                null,
+                Whole,
+                Phrase.Say(
+                    $"The margins leave nothing of the heights at which girths were read, {Length.Mm(Belly.Lowest)} to "
+                        + $"{Length.Mm(Belly.Highest)}."
+                ),
+                notes
+            );
         }
 
         var laid = WallZone.Lay(
             Between(low, high),
-            zone with { Bottom = Length.Mm(low), Top = Length.Mm(Height.Value.Millimetres - high), Height = zone.Height is null ? null : high - low, Spec = zone.Height is null ? zone.Spec : zone.Spec with { Place = zone.Spec.Place with { From = Datum.Bottom, Away = TypedLength.Mm(low) } } },
-            kept);
+            zone with
+            {
+                Bottom = Length.Mm(low),
+                Top = Length.Mm(Height.Value.Millimetres - high),
+                Height = zone.Height is null ? null : high - low,
+                Spec = zone.Height is null
+                    ? zone.Spec
+                    : zone.Spec with
+                    {
+                        Place = zone.Spec.Place with { From = Datum.Bottom, Away = TypedLength.Mm(low) },
+                    },
+            },
+            kept
+        );
         return laid with { Notes = [.. notes, .. laid.Notes] };
     }
 }

@@ -22,12 +22,19 @@ public sealed record Cone(Dimension Upper, Dimension Lower, Dimension Wall)
         get
         {
             var (wide, narrow) = WideUp ? (Upper, Lower) : (Lower, Upper);
-            double rw = Radius(wide.Value), rn = Radius(narrow.Value), s = Wall.Value.Millimetres, d = rw - rn;
+            double rw = Radius(wide.Value),
+                rn = Radius(narrow.Value),
+                s = Wall.Value.Millimetres,
+                d = rw - rn;
             // First-order propagation: the partial derivatives of rw·s/(rw − rn).
-            return new Dimension(Length.Mm(rw * s / d), Dimension.Combined(
-                s * rn / (d * d) * RadiusUncertainty(wide),
-                s * rw / (d * d) * RadiusUncertainty(narrow),
-                rw / d * Wall.Uncertainty));
+            return new Dimension(
+                Length.Mm(rw * s / d),
+                Dimension.Combined(
+                    s * rn / (d * d) * RadiusUncertainty(wide),
+                    s * rw / (d * d) * RadiusUncertainty(narrow),
+                    rw / d * Wall.Uncertainty
+                )
+            );
         }
     }
 
@@ -53,8 +60,12 @@ public sealed record Cone(Dimension Upper, Dimension Lower, Dimension Wall)
         ArgumentNullException.ThrowIfNull(wall);
         var cone = new Cone(upper, lower, wall);
         return cone.DeltaRadius >= wall.Value.Millimetres
-            ? Outcome<Cone>.Fail(Phrase.Say(
-                $"No wall of {wall.Value} joins girths of {upper.Value} and {lower.Value}: their radii differ by {Length.Mm(cone.DeltaRadius)}, which is more than the wall is long. Read A, B and C again."))
+            ? Outcome<Cone>.Fail(
+                Phrase.Say(
+                    $"No wall of {wall.Value} joins girths of {upper.Value} and {lower.Value}: their radii differ by "
+                        + $"{Length.Mm(cone.DeltaRadius)}, which is more than the wall is long. Read A, B and C again."
+                )
+            )
             : Outcome<Cone>.Of(cone);
     }
 
@@ -64,12 +75,23 @@ public sealed record Cone(Dimension Upper, Dimension Lower, Dimension Wall)
         ArgumentNullException.ThrowIfNull(upper);
         ArgumentNullException.ThrowIfNull(lower);
         ArgumentNullException.ThrowIfNull(upright);
-        double h = upright.Value.Millimetres, d = Radius(upper.Value) - Radius(lower.Value), s = Math.Sqrt((h * h) + (d * d));
-        return new Dimension(Length.Mm(s), Dimension.Combined(
-            h / s * upright.Uncertainty, Math.Abs(d) / s * RadiusUncertainty(upper), Math.Abs(d) / s * RadiusUncertainty(lower)));
+        double h = upright.Value.Millimetres,
+            d = Radius(upper.Value) - Radius(lower.Value),
+            s = Math.Sqrt((h * h) + (d * d));
+        return new Dimension(
+            Length.Mm(s),
+            Dimension.Combined(
+                h / s * upright.Uncertainty,
+                Math.Abs(d) / s * RadiusUncertainty(upper),
+                Math.Abs(d) / s * RadiusUncertainty(lower)
+            )
+        );
     }
 
-    /// <summary>How far a straight line of width <paramref name="width"/>, touching ring <paramref name="ring"/> at its middle, leaves it at its ends: √(R² + w²/4) − R.</summary>
+    /// <summary>
+    /// How far a straight line of width <paramref name="width"/>, touching ring <paramref name="ring"/> at its middle, leaves it at its
+    /// ends: √(R² + w²/4) − R.
+    /// </summary>
     public static Length Bow(Length ring, Length width) =>
         Length.Mm(Math.Sqrt(Math.Pow(ring.Millimetres, 2) + (Math.Pow(width.Millimetres, 2) / 4)) - ring.Millimetres);
 
@@ -77,7 +99,9 @@ public sealed record Cone(Dimension Upper, Dimension Lower, Dimension Wall)
     public static Length WidestWithin(Length ring, Length bow) =>
         Length.Mm(2 * Math.Sqrt((2 * ring.Millimetres * bow.Millimetres) + Math.Pow(bow.Millimetres, 2)));
 
-    /// <summary>The film that straight art of this width and height gathers at its top edge when forced level at both ends: w·h/R.</summary>
+    /// <summary>
+    /// The film that straight art of this width and height gathers at its top edge when forced level at both ends: w·h/R.
+    /// </summary>
     public static Length Gathers(Length ring, Length width, Length height) =>
         Length.Mm(width.Millimetres * height.Millimetres / ring.Millimetres);
 

@@ -28,13 +28,20 @@ public static class FilmStrain
     public static IReadOnlyList<StrainAt> OfBand(Belly belly, double from, double to)
     {
         ArgumentNullException.ThrowIfNull(belly);
-        double a = belly.GirthAt(from), b = belly.GirthAt(to);
+        double a = belly.GirthAt(from),
+            b = belly.GirthAt(to);
         var steps = Math.Max(1, (int)Math.Ceiling((to - from) / Grid));
-        return [.. Enumerable.Range(0, steps + 1).Select(i => from + ((to - from) * i / steps)).Select(v =>
-        {
-            var cone = a + ((b - a) * (v - from) / (to - from));
-            return new StrainAt(v, (belly.GirthAt(v) - cone) / cone);
-        })];
+        return
+        [
+            .. Enumerable
+                .Range(0, steps + 1)
+                .Select(i => from + ((to - from) * i / steps))
+                .Select(v =>
+                {
+                    var cone = a + ((b - a) * (v - from) / (to - from));
+                    return new StrainAt(v, (belly.GirthAt(v) - cone) / cone);
+                }),
+        ];
     }
 
     /// <summary>The strain of a patch around a height: signed as it is felt, negative where it gathers.</summary>
@@ -64,7 +71,9 @@ public static class FilmStrain
     public static double TallestBand(Belly belly, double middle, StrainLimits limits)
     {
         ArgumentNullException.ThrowIfNull(limits);
-        return Largest(Reach(belly, middle), h => h <= Grid || OfBand(belly, middle - (h / 2), middle + (h / 2)).All(s => Within(s.Strain, limits)));
+        return Largest(Reach(belly, middle), h =>
+            h <= Grid || OfBand(belly, middle - (h / 2), middle + (h / 2)).All(s => Within(s.Strain, limits))
+        );
     }
 
     /// <summary>The largest smaller side of a patch around a height that keeps within a film's limits.</summary>
@@ -90,7 +99,8 @@ public static class FilmStrain
     /// <summary>The largest size up to a bound that is fine, growing until one is not and then halving.</summary>
     private static double Largest(double bound, Func<double, bool> fine)
     {
-        double good = 0, bad = bound;
+        double good = 0,
+            bad = bound;
         for (var size = Math.Min(2.0, bound); size <= bound; size += 2)
         {
             if (!fine(size))

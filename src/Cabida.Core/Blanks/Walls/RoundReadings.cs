@@ -29,7 +29,9 @@ internal static class RoundReadings
         var girth = rows.Is(ring.Girth, ring.Of);
         var across = rows.Is(ring.Across, ring.Of);
         var half = ring.Half is { } kind ? rows.Is(kind, ring.Of) : null;
-        List<(Dimension Girth, Phrase Told)> used = girth is null ? [] : [(girth, Phrase.Say($"{rows.Letter(ring.Girth, ring.Of)} {girth.Value}"))];
+        List<(Dimension Girth, Phrase Told)> used = girth is null
+            ? []
+            : [(girth, Phrase.Say($"{rows.Letter(ring.Girth, ring.Of)} {girth.Value}"))];
         if (across is not null && (girth is null || AcrossAgrees(rows, ring, girth, across, findings)))
         {
             used.Add((across.Times(Math.PI), Phrase.Say($"π × {rows.Letter(ring.Across, ring.Of)} {across.Value}")));
@@ -49,9 +51,13 @@ internal static class RoundReadings
         var name = ring.Of is null ? $"Round {ring.Place}" : $"Girth {ring.Of}";
         if (used.Count > 1 && rows.Joined.All(j => j.Name != name))
         {
-            rows.Joined.Add(new WorkedOut(
-                name, Phrase.Say($"{joined.Value} ± {joined.Uncertainty}"),
-                Phrase.Say($"{used.Select(u => u.Told).Aggregate((a, b) => Phrase.Say($"{a} and {b}"))}, by weight")));
+            rows.Joined.Add(
+                new WorkedOut(
+                    name,
+                    Phrase.Say($"{joined.Value} ± {joined.Uncertainty}"),
+                    Phrase.Say($"{used.Select(u => u.Told).Aggregate((a, b) => Phrase.Say($"{a} and {b}"))}, by weight")
+                )
+            );
         }
 
         return joined;
@@ -74,18 +80,32 @@ internal static class RoundReadings
         var (a, b) = (rows.Letter(ring.Girth, ring.Of), rows.Letter(ring.Across, ring.Of));
         var apart = Length.Mm(Math.Abs(agreement.Difference.Millimetres));
         var why = LikelyMistake.Between(
-                new Suspect("the girth", SuspectIs.Girth, girth.Value, rows.How(ring.Girth, ring.Of)), across.Value * Math.PI,
-                new Suspect("the distance across", SuspectIs.Diameter, across.Value, rows.How(ring.Across, ring.Of)), agreement.AcrossFromGirth)
-            ?? Phrase.Say($"{ring.Otherwise}");
-        findings.Add(new BlankFinding(false, [ring.Girth, ring.Across], Phrase.Say(
-            $"{$"{First(a, b)} and {Second(a, b)} do not agree.":strong} A girth of {girth.Value} means {agreement.AcrossFromGirth} across; you measured {across.Value}. Round {ring.Place} that is {apart} apart, and their uncertainties allow {agreement.Allowed}. {why} Read both again; until then the girth is used.")));
+            new Suspect("the girth", SuspectIs.Girth, girth.Value, rows.How(ring.Girth, ring.Of)),
+            across.Value * Math.PI,
+            new Suspect("the distance across", SuspectIs.Diameter, across.Value, rows.How(ring.Across, ring.Of)),
+            agreement.AcrossFromGirth
+        ) ?? Phrase.Say($"{ring.Otherwise}");
+        findings.Add(
+            new BlankFinding(
+                false,
+                [ring.Girth, ring.Across],
+                Phrase.Say(
+                    $"{$"{First(a, b)} and {Second(a, b)} do not agree.":strong} A girth of {girth.Value} means "
+                        + $"{agreement.AcrossFromGirth} across; you measured {across.Value}. Round {ring.Place} that is {apart} apart, "
+                        + $"and their uncertainties allow {agreement.Allowed}. {why} Read both again; until then the girth is used."
+                )
+            )
+        );
         return false;
     }
 
     private static bool HalfAgrees(Estimates rows, RoundRows ring, Dimension girth, Dimension half, List<BlankFinding> findings)
     {
         var twice = half.Times(2);
-        var (differ, allowed) = (Length.Mm(Math.Abs((girth.Value - twice.Value).Millimetres)), Dimension.Combined(girth.Uncertainty, twice.Uncertainty));
+        var (differ, allowed) = (
+            Length.Mm(Math.Abs((girth.Value - twice.Value).Millimetres)),
+            Dimension.Combined(girth.Uncertainty, twice.Uncertainty)
+        );
         if (differ <= allowed)
         {
             return true;
@@ -93,12 +113,18 @@ internal static class RoundReadings
 
         var kind = ring.Half!.Value;
         var told = Phrase.Say(
-            $"{$"{rows.Letter(kind, ring.Of)} does not agree with the girth.":strong} Twice half-way round is {twice.Value}, the girth {girth.Value}. They differ by {differ}, and may by {allowed}.");
-        var read = rows.Is(ring.Girth, ring.Of) is not null ? new Suspect("the girth", SuspectIs.Girth, girth.Value, rows.How(ring.Girth, ring.Of))
+            $"{$"{rows.Letter(kind, ring.Of)} does not agree with the girth.":strong} Twice half-way round is {twice.Value}, the "
+                + $"girth {girth.Value}. They differ by {differ}, and may by {allowed}."
+        );
+        var read = rows.Is(ring.Girth, ring.Of) is not null
+            ? new Suspect("the girth", SuspectIs.Girth, girth.Value, rows.How(ring.Girth, ring.Of))
             : new Suspect("the distance across", SuspectIs.Diameter, girth.Value / Math.PI, rows.How(ring.Across, ring.Of));
         var why = LikelyMistake.Between(
-            read, read.Is == SuspectIs.Girth ? twice.Value : twice.Value / Math.PI,
-            new Suspect("half-way round", SuspectIs.HalfGirth, half.Value, rows.How(kind, ring.Of)), girth.Value / 2);
+            read,
+            read.Is == SuspectIs.Girth ? twice.Value : twice.Value / Math.PI,
+            new Suspect("half-way round", SuspectIs.HalfGirth, half.Value, rows.How(kind, ring.Of)),
+            girth.Value / 2
+        );
         findings.Add(new BlankFinding(false, [kind], why is null ? told : told.Then(why)));
         return false;
     }

@@ -20,7 +20,9 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
     /// <summary>The real profile of a bellied wall, of which the cone is only the film's shape in one band; null for others.</summary>
     public Belly? Belly { get; init; }
 
-    /// <summary>The girth at height <paramref name="v"/>, with its uncertainty; beyond the marks both go on along the line through them.</summary>
+    /// <summary>
+    /// The girth at height <paramref name="v"/>, with its uncertainty; beyond the marks both go on along the line through them.
+    /// </summary>
     public Dimension GirthAt(double v)
     {
         if (Cone is null)
@@ -31,18 +33,20 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
         var share = (v - LowerMark.Millimetres) / Cone.Wall.Value.Millimetres;
         return new Dimension(
             (share * Cone.Upper.Value) + ((1 - share) * Cone.Lower.Value),
-            Dimension.Combined(Math.Abs(share) * Cone.Upper.Uncertainty, Math.Abs(1 - share) * Cone.Lower.Uncertainty));
+            Dimension.Combined(Math.Abs(share) * Cone.Upper.Uncertainty, Math.Abs(1 - share) * Cone.Lower.Uncertainty)
+        );
     }
 
     /// <summary>The radius of the ring at height <paramref name="v"/> when laid flat; infinite for a straight wall.</summary>
-    public double RingAt(double v) => Cone is null
-        ? double.PositiveInfinity
-        : GirthAt(v).Value.Millimetres / Cone.Sweep.Radians;
+    public double RingAt(double v) => Cone is null ? double.PositiveInfinity : GirthAt(v).Value.Millimetres / Cone.Sweep.Radians;
 
     /// <summary>The distance across at height <paramref name="v"/>, of a bellied wall the real one.</summary>
     public Length AcrossAt(double v) => (Belly is null ? GirthAt(v).Value : Length.Mm(Belly.GirthAt(v))) / Math.PI;
 
-    /// <summary>Where the point lies, when laid flat, that is <paramref name="around"/> to the right of the front line at height <paramref name="v"/>.</summary>
+    /// <summary>
+    /// Where the point lies, when laid flat, that is <paramref name="around"/> to the right of the front line at height <paramref
+    /// name="v"/>.
+    /// </summary>
     public PlanePoint Laid(double around, double v)
     {
         if (Cone is null)
@@ -50,7 +54,9 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
             return new PlanePoint(around, v);
         }
 
-        double ring = RingAt(v), ringAtBase = RingAt(0), angle = around / ring;
+        double ring = RingAt(v),
+            ringAtBase = RingAt(0),
+            angle = around / ring;
         return Cone.WideUp
             ? new PlanePoint(ring * Math.Sin(angle), (ring * Math.Cos(angle)) - ringAtBase)
             : new PlanePoint(ring * Math.Sin(angle), ringAtBase - (ring * Math.Cos(angle)));
@@ -66,7 +72,8 @@ public sealed record Wall(Cone? Cone, Dimension StraightGirth, Dimension Height,
         }
 
         // Along the wall a ring's radius grows (or shrinks) by a millimetre per millimetre of height.
-        double ringAtBase = RingAt(0), up = Cone.WideUp ? laid.Y + ringAtBase : ringAtBase - laid.Y;
+        double ringAtBase = RingAt(0),
+            up = Cone.WideUp ? laid.Y + ringAtBase : ringAtBase - laid.Y;
         var ring = Math.Sqrt((laid.X * laid.X) + (up * up));
         return (new Angle(2 * Math.PI * Math.Atan2(laid.X, up) / Cone.Sweep.Radians), Cone.WideUp ? ring - ringAtBase : ringAtBase - ring);
     }

@@ -32,20 +32,41 @@ internal static class ClearShapes
         }
 
         var (x, y) = (centre.Value.X, centre.Value.Y);
-        return Outcome<Polygon>.Of(clear.Spec.Shape switch
-        {
-            ClearShape.Round => Slot(x, y, clear.Width, clear.Width, grown),
-            ClearShape.Slot => Slot(x, y, clear.Width, clear.Height, grown),
-            ClearShape.Box => Outlines.Rectangle(new Box(x - (clear.Width / 2) - grown, y - (clear.Height / 2) - grown, x + (clear.Width / 2) + grown, y + (clear.Height / 2) + grown)),
-            ClearShape.Band => Outlines.Rectangle(new Box(-Across, y - (clear.Height / 2) - grown, Across, y + (clear.Height / 2) + grown)),
-            ClearShape.Strip => Outlines.Rectangle(new Box(x - (clear.Width / 2) - grown, -Across, x + (clear.Width / 2) + grown, Across)),
-            _ => throw new ArgumentOutOfRangeException(nameof(clear)),
-        });
+        return Outcome<Polygon>.Of(
+            clear.Spec.Shape switch
+            {
+                ClearShape.Round => Slot(x, y, clear.Width, clear.Width, grown),
+                ClearShape.Slot => Slot(x, y, clear.Width, clear.Height, grown),
+                ClearShape.Box => Outlines.Rectangle(
+                    new Box(
+                        x - (clear.Width / 2) - grown,
+                        y - (clear.Height / 2) - grown,
+                        x + (clear.Width / 2) + grown,
+                        y + (clear.Height / 2) + grown
+                    )
+                ),
+                ClearShape.Band => Outlines.Rectangle(
+                    new Box(-Across, y - (clear.Height / 2) - grown, Across, y + (clear.Height / 2) + grown)
+                ),
+                ClearShape.Strip => Outlines.Rectangle(
+                    new Box(x - (clear.Width / 2) - grown, -Across, x + (clear.Width / 2) + grown, Across)
+                ),
+                _ => throw new ArgumentOutOfRangeException(nameof(clear)),
+            }
+        );
     }
 
-    private static Sideways TurnedOver(Sideways side) => side switch { Sideways.Left => Sideways.Right, Sideways.Right => Sideways.Left, _ => side };
+    private static Sideways TurnedOver(Sideways side) =>
+        side switch
+        {
+            Sideways.Left => Sideways.Right,
+            Sideways.Right => Sideways.Left,
+            _ => side,
+        };
 
-    /// <summary>What is to be said of a place that does not lie on the goods, or of a hole that goes over their edge; null where all is well.</summary>
+    /// <summary>
+    /// What is to be said of a place that does not lie on the goods, or of a hole that goes over their edge; null where all is well.
+    /// </summary>
     /// <param name="clear">The place.</param>
     /// <param name="area">Where it lies, as it is.</param>
     /// <param name="wall">The wall it is on; null on a panel.</param>
@@ -58,12 +79,19 @@ internal static class ClearShapes
             var (box, height) = (Box.Of(area)!.Value, wall!.Height.Value.Millimetres);
             var above = Math.Max(box.MinY - height, -box.MaxY);
             return clear.Spec.Shape != ClearShape.Strip && above >= 0
-                ? Phrase.Say($"{name:strong} lies {(box.MinY > 0 ? "above the rim" : "below the base")}, {Length.Mm(above)} off the wall: it keeps nothing clear. Look at where it is measured from.") : null;
+                ? Phrase.Say(
+                    $"{name:strong} lies {(box.MinY > 0 ? "above the rim" : "below the base")}, {Length.Mm(above)} off the wall: it "
+                        + $"keeps nothing clear. Look at where it is measured from."
+                )
+                : null;
         }
 
         if (!Overlay.Meet(area, panel.Nominal))
         {
-            return Phrase.Say($"{name:strong} lies {Length.Mm(Overlay.Distance(area, panel.Nominal))} off the panel: it keeps nothing clear. Look at where it is measured from.");
+            return Phrase.Say(
+                $"{name:strong} lies {Length.Mm(Overlay.Distance(area, panel.Nominal))} off the panel: it keeps nothing clear. Look "
+                    + $"at where it is measured from."
+            );
         }
 
         if (!clear.Spec.IsHole || clear.Spec.Shape is ClearShape.Band or ClearShape.Strip || Overlay.Covers(panel.Nominal, area))
@@ -71,8 +99,14 @@ internal static class ClearShapes
             return null;
         }
 
-        var over = Overlay.Difference(area, panel.Nominal).Coordinates.Max(c => Overlay.Distance(Outlines.Factory.CreatePoint(c), panel.Nominal));
-        return over > clear.Uncertainty.Millimetres ? Phrase.Say($"{name:strong} is a hole and goes {Length.Mm(over)} over the edge. Look at where it is measured from, and at its size.") : null;
+        var over = Overlay
+            .Difference(area, panel.Nominal)
+            .Coordinates.Max(c => Overlay.Distance(Outlines.Factory.CreatePoint(c), panel.Nominal));
+        return over > clear.Uncertainty.Millimetres
+            ? Phrase.Say(
+                $"{name:strong} is a hole and goes {Length.Mm(over)} over the edge. Look at where it is measured from, and at its size."
+            )
+            : null;
     }
 
     /// <summary>A round or long hole with round ends, grown; the round ends circumscribed.</summary>

@@ -24,7 +24,11 @@ internal static class GivenZone
             switch (surface)
             {
                 case SurfaceKind.Straight:
-                    var girth = RoundReadings.Of(rows, new RoundRows("the wall", DimensionKind.Girth, DimensionKind.Across, DimensionKind.HalfGirth), told);
+                    var girth = RoundReadings.Of(
+                        rows,
+                        new RoundRows("the wall", DimensionKind.Girth, DimensionKind.Across, DimensionKind.HalfGirth),
+                        told
+                    );
                     return new Extent(Less(girth, rows.Is(DimensionKind.Handle)), rows.Is(DimensionKind.Height), "girth");
                 case SurfaceKind.Tapered:
                     return new Extent(null, rows.Is(DimensionKind.WallBetween), "girth");
@@ -48,23 +52,48 @@ internal static class GivenZone
     /// <summary>The zone; neither it nor a problem where too little was given and asking for the surface says it all.</summary>
     public static (Zone? Zone, Phrase? Problem, IReadOnlyList<Phrase> Notes) Of(ReadZone zone, Extent extent)
     {
-        if ((zone.Width is null && zone.Height is null) || (zone.Width ?? extent.Around?.Value.Millimetres) is null || (zone.Height ?? extent.Up?.Value.Millimetres) is null)
+        if (
+            (zone.Width is null && zone.Height is null)
+            || (zone.Width ?? extent.Around?.Value.Millimetres) is null
+            || (zone.Height ?? extent.Up?.Value.Millimetres) is null
+        )
         {
             return (null, null, []);
         }
 
         var notes = new List<Phrase>();
-        var (width, wide) = Side(zone.Width, extent.Around, zone.Left, zone.Right, "wide", extent.AroundIs, "left", "right", zone.Spec.Name, notes);
+        var (width, wide) = Side(
+            zone.Width,
+            extent.Around,
+            zone.Left,
+            zone.Right,
+            "wide",
+            extent.AroundIs,
+            "left",
+            "right",
+            zone.Spec.Name,
+            notes
+        );
         var (height, high) = Side(zone.Height, extent.Up, zone.Top, zone.Bottom, "high", "height", "top", "bottom", zone.Spec.Name, notes);
         if (width.Cautious <= Length.Zero || height.Cautious <= Length.Zero)
         {
             return (null, Phrase.Say($"{zone.Spec.Name:strong}: its margins leave nothing of what was measured."), notes);
         }
 
-        ZoneShape Shape(Length w, Length h) => ZoneShape.Rectangle(new Box(-w.Millimetres / 2, 0, w.Millimetres / 2, h.Millimetres), LimitKind.Size);
+        ZoneShape Shape(Length w, Length h) =>
+            ZoneShape.Rectangle(new Box(-w.Millimetres / 2, 0, w.Millimetres / 2, h.Millimetres), LimitKind.Size);
         return (
-            new Zone(Shape(width.Value, height.Value), Shape(width.Cautious, height.Cautious), width, height, height.Value.Millimetres / 2, [wide, high]).TurnedAs(zone.Spec),
-            null, notes);
+            new Zone(
+                Shape(width.Value, height.Value),
+                Shape(width.Cautious, height.Cautious),
+                width,
+                height,
+                height.Value.Millimetres / 2,
+                [wide, high]
+            ).TurnedAs(zone.Spec),
+            null,
+            notes
+        );
     }
 
     /// <summary>
@@ -72,7 +101,17 @@ internal static class GivenZone
     /// or what was measured less its margins.
     /// </summary>
     private static (Dimension Is, Phrase Sum) Side(
-        double? typed, Dimension? there, Length a, Length b, string way, string thing, string first, string second, string name, List<Phrase> notes)
+        double? typed,
+        Dimension? there,
+        Length a,
+        Length b,
+        string way,
+        string thing,
+        string first,
+        string second,
+        string name,
+        List<Phrase> notes
+    )
     {
         var way1 = Phrase.Say($"{way}");
         if (typed is { } given)
@@ -82,11 +121,21 @@ internal static class GivenZone
                 return (new Dimension(Length.Mm(given), Length.Zero), Phrase.Say($"{Length.Mm(given):strong} {way} as given"));
             }
 
-            notes.Add(Phrase.Say($"{name:strong} is {Length.Mm(given) - there.Value} {(way == "wide" ? "wider" : "higher")} than the {thing} of {there.Value} leaves; it ends there."));
+            notes.Add(
+                Phrase.Say(
+                    $"{name:strong} is {Length.Mm(given) - there.Value} {(way == "wide" ? "wider" : "higher")} than the {thing} of "
+                        + $"{there.Value} leaves; it ends there."
+                )
+            );
             return (there, new ZoneSum(Phrase.Say($"{thing} {there.Value}"), there.Value).For(there, way1, "what was not read"));
         }
 
         var left = new Dimension(there!.Value - a - b, there.Uncertainty);
-        return (left, new ZoneSum(Phrase.Say($"{thing} {there.Value}"), there.Value).LessBoth("", first, a, second, b).For(left, way1, "what was not read"));
+        return (
+            left,
+            new ZoneSum(Phrase.Say($"{thing} {there.Value}"), there.Value)
+                .LessBoth("", first, a, second, b)
+                .For(left, way1, "what was not read")
+        );
     }
 }

@@ -14,7 +14,13 @@ internal static class KeptClearPlaces
     /// <param name="kept">The places as they were read.</param>
     /// <param name="findings">Takes what wants looking at.</param>
     public static List<ClearPlace> Of(
-        Wall? wall, Panel? panel, Panel? back, IReadOnlyList<FaceSheet> own, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+        Wall? wall,
+        Panel? panel,
+        Panel? back,
+        IReadOnlyList<FaceSheet> own,
+        IReadOnlyList<ReadClear> kept,
+        List<BlankFinding> findings
+    )
     {
         var faces = new List<(FaceKey Face, Datums Datums, Panel? Panel)>();
         if (wall is { StraightGirth.Value.Millimetres: var girth })
@@ -44,8 +50,16 @@ internal static class KeptClearPlaces
             var met = clear.Spec.IsHole ? places.FirstOrDefault(p => p.IsHole && p.Face == face && Overlay.Meet(p.Area, area.Value)) : null;
             if (met is { } other)
             {
-                findings.Add(new BlankFinding(false, [], Phrase.Say(
-                    $"{clear.Spec.Name:strong} runs into {other.Name:strong}. Look at where both are measured from, and at their sizes.")));
+                findings.Add(
+                    new BlankFinding(
+                        false,
+                        [],
+                        Phrase.Say(
+                            $"{clear.Spec.Name:strong} runs into {other.Name:strong}. Look at where both are measured from, and at "
+                                + $"their sizes."
+                        )
+                    )
+                );
             }
 
             places.Add(new ClearPlace(clear.Spec.Name, clear.Spec.IsHole, area.Value, face));
@@ -53,8 +67,16 @@ internal static class KeptClearPlaces
 
         foreach (var lost in kept.Where(k => k.Spec.Face.Length > 0 && own.All(f => f.Spec.Id != k.Spec.Face)))
         {
-            findings.Add(new BlankFinding(false, [], Phrase.Say(
-                $"{lost.Spec.Name:strong} lies on a face that is not there any more: it keeps nothing clear. Choose another, or remove it.")));
+            findings.Add(
+                new BlankFinding(
+                    false,
+                    [],
+                    Phrase.Say(
+                        $"{lost.Spec.Name:strong} lies on a face that is not there any more: it keeps nothing clear. Choose "
+                            + $"another, or remove it."
+                    )
+                )
+            );
         }
 
         return places;

@@ -82,13 +82,23 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
     public FaceKey Face { get; init; }
 
     /// <summary>Top and bottom of a box.</summary>
-    public static Datums Of(Geometry.Box box) => new(box, new Dictionary<Datum, double> { [Datum.Top] = box.MaxY, [Datum.Bottom] = box.MinY });
+    public static Datums Of(Geometry.Box box) =>
+        new(box, new Dictionary<Datum, double> { [Datum.Top] = box.MaxY, [Datum.Bottom] = box.MinY });
 
     /// <summary>The centre of a thing of a height that is placed, or why it has none.</summary>
     internal Outcome<Geometry.PlanePoint> Centre(Place place, double height)
     {
         var across = place.Across.OrZero(LengthRange.Distance).Millimetres;
-        var x = Box.CentreX + (place.Side switch { Sideways.Left => -across, Sideways.Right => across, _ => 0 });
+        var x =
+            Box.CentreX
+            + (
+                place.Side switch
+                {
+                    Sideways.Left => -across,
+                    Sideways.Right => across,
+                    _ => 0,
+                }
+            );
         if (place.From == Datum.Middle)
         {
             return Outcome<Geometry.PlanePoint>.Of(new(x, Box.CentreY));
@@ -96,12 +106,19 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
 
         if (!Heights.TryGetValue(place.From, out var from))
         {
-            return Outcome<Geometry.PlanePoint>.Fail((Face.Facing, place.From) switch
-            {
-                (Facing.Back, Datum.Pocket) => Phrase.Say($"It is measured from the pocket, which is on the front. Measure it from something on the back."),
-                (Facing.Back, _) => Phrase.Say($"It is measured from the {Name(place.From)} of the back, which was not read. Read it, or measure from the shoulder or the hem."),
-                _ => Phrase.Say($"It is measured from the {Name(place.From)}, which was not read."),
-            });
+            return Outcome<Geometry.PlanePoint>.Fail(
+                (Face.Facing, place.From) switch
+                {
+                    (Facing.Back, Datum.Pocket) => Phrase.Say(
+                        $"It is measured from the pocket, which is on the front. Measure it from something on the back."
+                    ),
+                    (Facing.Back, _) => Phrase.Say(
+                        $"It is measured from the {Name(place.From)} of the back, which was not read. Read it, or measure from the "
+                            + $"shoulder or the hem."
+                    ),
+                    _ => Phrase.Say($"It is measured from the {Name(place.From)}, which was not read."),
+                }
+            );
         }
 
         var away = place.Away.OrZero(LengthRange.Distance).Millimetres;
@@ -112,15 +129,16 @@ public sealed record Datums(Geometry.Box Box, IReadOnlyDictionary<Datum, double>
     public static bool IsUpwards(Datum from) => from is Datum.Bottom or Datum.Hem;
 
     /// <summary>What a maker calls it.</summary>
-    public static string Name(Datum from) => from switch
-    {
-        Datum.Middle => "middle",
-        Datum.Top => "top",
-        Datum.Bottom => "base",
-        Datum.Collar => "collar seam",
-        Datum.Shoulder => "shoulder",
-        Datum.Hem => "hem",
-        Datum.Pocket => "pocket",
-        _ => throw new ArgumentOutOfRangeException(nameof(from)),
-    };
+    public static string Name(Datum from) =>
+        from switch
+        {
+            Datum.Middle => "middle",
+            Datum.Top => "top",
+            Datum.Bottom => "base",
+            Datum.Collar => "collar seam",
+            Datum.Shoulder => "shoulder",
+            Datum.Hem => "hem",
+            Datum.Pocket => "pocket",
+            _ => throw new ArgumentOutOfRangeException(nameof(from)),
+        };
 }

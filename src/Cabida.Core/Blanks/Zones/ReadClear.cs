@@ -17,7 +17,13 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
     /// <param name="Problem">Why it cannot.</param>
     /// <param name="Readings">What its lengths amount to that were read again.</param>
     /// <param name="Told">What stands out among those readings.</param>
-    internal sealed record Result(IReadOnlyList<FieldEcho> Echoes, ReadClear? Clear, Phrase? Problem, IReadOnlyList<ClearReading> Readings, IReadOnlyList<Phrase> Told);
+    internal sealed record Result(
+        IReadOnlyList<FieldEcho> Echoes,
+        ReadClear? Clear,
+        Phrase? Problem,
+        IReadOnlyList<ClearReading> Readings,
+        IReadOnlyList<Phrase> Told
+    );
 
     /// <summary>Reads a place.</summary>
     public static Result Of(KeptClear spec)
@@ -44,7 +50,17 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
         var needsHeight = spec.Shape is not (ClearShape.Round or ClearShape.Strip) && height is null;
         if (needsWidth || needsHeight)
         {
-            return new Result(echoes, null, Phrase.Say($"{spec.Name:strong}: type {(needsWidth ? spec.Shape == ClearShape.Round ? "how wide it is across" : "its width" : "its height")}, so that it can be kept clear."), readings, told);
+            return new Result(
+                echoes,
+                null,
+                Phrase.Say(
+                    $"{spec.Name:strong}: type "
+                        + $"{(needsWidth ? spec.Shape == ClearShape.Round ? "how wide it is across" : "its width" : "its height")}, so "
+                        + $"that it can be kept clear."
+                ),
+                readings,
+                told
+            );
         }
 
         // A zone keeps clear of the place wherever it may really be.
@@ -59,16 +75,31 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
         return new Result(
             echoes,
             new ReadClear(
-                read, width ?? 0, spec.Shape == ClearShape.Round ? width ?? 0 : height ?? 0, echoes.First(e => e.Field == "clearance").Value?.Millimetres ?? 0,
-                Dimension.Combined([.. lengths.Values.Select(l => l.Is?.Uncertainty).OfType<Length>()])),
-            null, readings, told);
+                read,
+                width ?? 0,
+                spec.Shape == ClearShape.Round ? width ?? 0 : height ?? 0,
+                echoes.First(e => e.Field == "clearance").Value?.Millimetres ?? 0,
+                Dimension.Combined([.. lengths.Values.Select(l => l.Is?.Uncertainty).OfType<Length>()])
+            ),
+            null,
+            readings,
+            told
+        );
     }
 
-    /// <summary>One length from all its readings: the one typed at the place, by a steel rule unless it says otherwise, and those that follow.</summary>
+    /// <summary>
+    /// One length from all its readings: the one typed at the place, by a steel rule unless it says otherwise, and those that follow.
+    /// </summary>
     private static (Dimension? Is, ClearReading? Reading, IReadOnlyList<Phrase> Told) Length(KeptClear spec, ClearField field)
     {
         var range = field is ClearField.Width or ClearField.Height ? LengthRange.Object : LengthRange.Distance;
-        var typed = field switch { ClearField.Width => spec.Width, ClearField.Height => spec.Height, ClearField.Away => spec.Place.Away, _ => spec.Place.Across };
+        var typed = field switch
+        {
+            ClearField.Width => spec.Width,
+            ClearField.Height => spec.Height,
+            ClearField.Away => spec.Place.Away,
+            _ => spec.Place.Across,
+        };
         var again = spec.Again.FirstOrDefault(a => a.Field == field);
         var lines = again?.Lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(range))).ToList()).ToList() ?? [];
         var good = lines.SelectMany(l => l).Where(r => r.Read.Ok).Select(r => (r.Typed, Read: r.Read.Value, r.Tool)).ToList();
@@ -86,15 +117,36 @@ internal sealed record ReadClear(KeptClear Spec, double Width, double Height, do
             return (estimate.Dimension, null, []);
         }
 
-        var name = $"{spec.Name}, {field switch { ClearField.Width => "width", ClearField.Height => "height", ClearField.Away => "distance away", _ => "distance across" }}";
+        var length = field switch
+        {
+            ClearField.Width => "width",
+            ClearField.Height => "height",
+            ClearField.Away => "distance away",
+            _ => "distance across",
+        };
+        var name = $"{spec.Name}, {length}";
         var reading = new ClearReading(field, EchoesOf(estimate.Outliers), estimate.Dimension, estimate.Sum);
         return (estimate.Dimension, reading, [.. estimate.Told(name, readings)]);
 
-        IReadOnlyList<IReadOnlyList<ReadingEcho>> EchoesOf(IReadOnlyList<Outlier> outliers) => [.. lines.Select(IReadOnlyList<ReadingEcho> (l) => [.. l.Select(r => new ReadingEcho(
-            r.Typed, r.Read.ValueOrDefault?.Value, r.Typed.IsEmpty ? null : r.Read.Problem,
-            outliers.Any(o => o.Index > 0 && ReferenceEquals(good[o.Index - 1].Typed, r.Typed)) ? Phrase.Say($"stands apart") : null))])];
+        IReadOnlyList<IReadOnlyList<ReadingEcho>> EchoesOf(IReadOnlyList<Outlier> outliers) =>
+            [
+                .. lines.Select(
+                    IReadOnlyList<ReadingEcho> (l) =>
+                        [
+                            .. l.Select(r => new ReadingEcho(
+                                r.Typed,
+                                r.Read.ValueOrDefault?.Value,
+                                r.Typed.IsEmpty ? null : r.Read.Problem,
+                                outliers.Any(o => o.Index > 0 && ReferenceEquals(good[o.Index - 1].Typed, r.Typed))
+                                    ? Phrase.Say($"stands apart")
+                                    : null
+                            )),
+                        ]
+                ),
+            ];
     }
 
     /// <summary>A length as an estimate has it, to the micrometre.</summary>
-    private static TypedLength Exactly(double mm) => new(mm.ToString("0.######", System.Globalization.CultureInfo.InvariantCulture) + " mm");
+    private static TypedLength Exactly(double mm) =>
+        new(mm.ToString("0.######", System.Globalization.CultureInfo.InvariantCulture) + " mm");
 }

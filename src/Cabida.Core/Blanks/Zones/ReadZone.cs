@@ -4,8 +4,7 @@ using Cabida.Core.Wording;
 namespace Cabida.Core.Blanks;
 
 /// <summary>A zone's typed lengths, read.</summary>
-internal sealed record ReadZone(
-    ZoneSpec Spec, Length Top, Length Bottom, Length Left, Length Right, double? Width, double? Height)
+internal sealed record ReadZone(ZoneSpec Spec, Length Top, Length Bottom, Length Left, Length Right, double? Width, double? Height)
 {
     /// <summary>What was understood of every field, and the zone when all that matter can be read.</summary>
     public static (IReadOnlyList<FieldEcho> Echoes, ReadZone? Zone, Phrase? Problem) Of(ZoneSpec spec)
@@ -29,6 +28,10 @@ internal sealed record ReadZone(
 
         Length Margin(string field) => echoes.First(e => e.Field == field).Value ?? Length.Zero;
         double? Size(string field) => echoes.First(e => e.Field == field).Value?.Millimetres;
-        return (echoes, new ReadZone(spec, Margin("top"), Margin("bottom"), Margin("left"), Margin("right"), Size("width"), Size("height")), null);
+        return (
+            echoes,
+            new ReadZone(spec, Margin("top"), Margin("bottom"), Margin("left"), Margin("right"), Size("width"), Size("height")),
+            null
+        );
     }
 }

@@ -30,8 +30,14 @@ internal static class WallZone
         var notes = new List<Phrase>();
         if (Heights(wall, zone, notes) is not { } span)
         {
-            return new Laid(null, wall, Phrase.Say(
-                $"Margins of {zone.Top} at the rim and {zone.Bottom} at the base leave nothing of a wall {wall.Height.Value} high."), notes);
+            return new Laid(
+                null,
+                wall,
+                Phrase.Say(
+                    $"Margins of {zone.Top} at the rim and {zone.Bottom} at the base leave nothing of a wall {wall.Height.Value} high."
+                ),
+                notes
+            );
         }
 
         var middle = (span.Nominal.Low + span.Nominal.High) / 2;
@@ -39,9 +45,16 @@ internal static class WallZone
         if (new[] { span.Nominal.Low, middle, span.Nominal.High }.Min(v => round.CautiousWidth(v)) <= 0)
         {
             var girth = wall.GirthAt(middle).Value;
-            return new Laid(null, wall, wall.Handle is { } blocked
-                ? Phrase.Say($"The handle's {blocked.Value} and margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}.")
-                : Phrase.Say($"Margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}."), notes);
+            return new Laid(
+                null,
+                wall,
+                wall.Handle is { } blocked
+                    ? Phrase.Say(
+                        $"The handle's {blocked.Value} and margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}."
+                    )
+                    : Phrase.Say($"Margins of {zone.Left} and {zone.Right} leave nothing of a girth of {girth}."),
+                notes
+            );
         }
 
         var turned = wall with { Turn = Angle.FromDegrees(round.Turn) };
@@ -50,17 +63,30 @@ internal static class WallZone
             span.Nominal.Low > zone.Bottom.Millimetres ? LimitKind.Size : LimitKind.Base,
             zone.Width is { } w && round.Right(middle) >= w / 2 ? LimitKind.Size : LimitKind.RightSide,
             span.Nominal.High < (wall.Height.Value - zone.Top).Millimetres ? LimitKind.Size : LimitKind.Rim,
-            zone.Width is { } v && round.Left(middle) <= -v / 2 ? LimitKind.Size : LimitKind.LeftSide);
+            zone.Width is { } v && round.Left(middle) <= -v / 2 ? LimitKind.Size : LimitKind.LeftSide
+        );
         var nominal = Shape(turned, span.Nominal, round.Left, round.Right, limits);
         var cautious = Shape(turned, span.Cautious, round.CautiousLeft, round.CautiousRight, limits);
         if (zone.Width is { } typed && typed - (round.Right(middle) - round.Left(middle)) > WorthSaying)
         {
-            notes.Add(Phrase.Say($"{zone.Spec.Name:strong} is {Length.Mm(typed - (round.Right(middle) - round.Left(middle)))} wider than what is left beside the {(wall.Handle is null ? "seam" : "handle")}; it ends there."));
+            notes.Add(
+                Phrase.Say(
+                    $"{zone.Spec.Name:strong} is {Length.Mm(typed - (round.Right(middle) - round.Left(middle)))} wider than what is "
+                        + $"left beside the {(wall.Handle is null ? "seam" : "handle")}; it ends there."
+                )
+            );
         }
 
         if (kept.Count > 0)
         {
-            var datums = Datums.Of(new Box(-wall.GirthAt(middle).Value.Millimetres / 2, 0, wall.GirthAt(middle).Value.Millimetres / 2, wall.Height.Value.Millimetres));
+            var datums = Datums.Of(
+                new Box(
+                    -wall.GirthAt(middle).Value.Millimetres / 2,
+                    0,
+                    wall.GirthAt(middle).Value.Millimetres / 2,
+                    wall.Height.Value.Millimetres
+                )
+            );
             List<Polygon> Kept(Func<ReadClear, double> grown) =>
                 [.. kept.Select(k => ClearShapes.Of(k, datums, grown(k))).Where(k => k.Ok).SelectMany(k => OnWall(turned, k.Value))];
             var carvedNominal = nominal.Without(Kept(k => k.Clearance));
@@ -76,15 +102,42 @@ internal static class WallZone
             }
         }
 
-        var width = new Dimension(Length.Mm(round.Right(middle) - round.Left(middle)), Length.Mm(round.Right(middle) - round.Left(middle) - round.CautiousWidth(middle)));
-        var height = new Dimension(Length.Mm(span.Nominal.High - span.Nominal.Low), Length.Mm(span.Nominal.High - span.Nominal.Low - (span.Cautious.High - span.Cautious.Low)));
+        var width = new Dimension(
+            Length.Mm(round.Right(middle) - round.Left(middle)),
+            Length.Mm(round.Right(middle) - round.Left(middle) - round.CautiousWidth(middle))
+        );
+        var height = new Dimension(
+            Length.Mm(span.Nominal.High - span.Nominal.Low),
+            Length.Mm(span.Nominal.High - span.Nominal.Low - (span.Cautious.High - span.Cautious.Low))
+        );
         return new Laid(
-            new Zone(nominal, cautious, width, height, middle, [WidthSum(wall, zone, width, middle, 0), HeightSum(wall, zone, height, 0)]).TurnedAs(zone.Spec),
-            turned, null, notes);
+            new Zone(
+                nominal,
+                cautious,
+                width,
+                height,
+                middle,
+                [WidthSum(wall, zone, width, middle, 0), HeightSum(wall, zone, height, 0)]
+            ).TurnedAs(zone.Spec),
+            turned,
+            null,
+            notes
+        );
     }
 
-    /// <summary>A zone out of which places were cut: it is as wide and high as it is now, and the wall is turned to the middle of what is left.</summary>
-    private static Laid Carved(Wall wall, Wall turned, ReadZone zone, Around round, (Span Nominal, Span Cautious) span, ZoneShape nominal, ZoneShape cautious, List<Phrase> notes)
+    /// <summary>
+    /// A zone out of which places were cut: it is as wide and high as it is now, and the wall is turned to the middle of what is left.
+    /// </summary>
+    private static Laid Carved(
+        Wall wall,
+        Wall turned,
+        ReadZone zone,
+        Around round,
+        (Span Nominal, Span Cautious) span,
+        ZoneShape nominal,
+        ZoneShape cautious,
+        List<Phrase> notes
+    )
     {
         var (low, high) = HeightsOf(turned, nominal);
         var (safeLow, safeHigh) = HeightsOf(turned, cautious);
@@ -93,19 +146,39 @@ internal static class WallZone
         var (safeLeft, safeRight) = ReachAt(turned, cautious, middle);
         if (right <= left || safeRight <= safeLeft)
         {
-            return new Laid(null, turned, Phrase.Say($"What must stay clear leaves nothing of {zone.Spec.Name:strong} at its middle height."), notes);
+            return new Laid(
+                null,
+                turned,
+                Phrase.Say($"What must stay clear leaves nothing of {zone.Spec.Name:strong} at its middle height."),
+                notes
+            );
         }
 
         var width = new Dimension(Length.Mm(right - left), Length.Mm(Math.Max(0, right - left - (safeRight - safeLeft))));
         var height = new Dimension(Length.Mm(high - low), Length.Mm(Math.Max(0, high - low - (safeHigh - safeLow))));
-        var onMiddle = turned with { Turn = Angle.FromDegrees(turned.Turn.Degrees + (360 * (left + right) / 2 / turned.GirthAt(middle).Value.Millimetres)) };
+        var onMiddle = turned with
+        {
+            Turn = Angle.FromDegrees(turned.Turn.Degrees + (360 * (left + right) / 2 / turned.GirthAt(middle).Value.Millimetres)),
+        };
         var by = WallTurn.Between(turned, onMiddle);
         var datum = onMiddle.Laid(0, middle);
         var whole = round.Right(middle) - round.Left(middle);
         return new Laid(
-            new Zone(nominal.Moved(by, datum), cautious.Moved(by, datum), width, height, middle,
-                [WidthSum(wall, zone, width, middle, whole - (right - left)), HeightSum(wall, zone, height, span.Nominal.High - span.Nominal.Low - (high - low))]).TurnedAs(zone.Spec),
-            onMiddle, null, notes);
+            new Zone(
+                nominal.Moved(by, datum),
+                cautious.Moved(by, datum),
+                width,
+                height,
+                middle,
+                [
+                    WidthSum(wall, zone, width, middle, whole - (right - left)),
+                    HeightSum(wall, zone, height, span.Nominal.High - span.Nominal.Low - (high - low)),
+                ]
+            ).TurnedAs(zone.Spec),
+            onMiddle,
+            null,
+            notes
+        );
     }
 
     /// <summary>From where to where a shape reaches along the wall.</summary>
@@ -120,8 +193,16 @@ internal static class WallZone
     {
         var girth = turned.GirthAt(v).Value.Millimetres;
         // On an edge of the zone rounding decides; there it is looked at a little inside.
-        var ring = Outlines.Factory.CreateLineString([.. Enumerable.Range(0, RingSteps + 1).Select(i => ((double)i / RingSteps) - 0.5 - (turned.Turn.Degrees / 360)).Select(share => turned.Laid(share * girth, v).ToCoordinate())]);
-        var within = Overlay.Intersection(ring, shape.Outline).Coordinates.Select(c => turned.OnWall(new PlanePoint(c.X, c.Y)).Round.Radians / (2 * Math.PI) * girth).ToList();
+        var ring = Outlines.Factory.CreateLineString([
+            .. Enumerable
+                .Range(0, RingSteps + 1)
+                .Select(i => ((double)i / RingSteps) - 0.5 - (turned.Turn.Degrees / 360))
+                .Select(share => turned.Laid(share * girth, v).ToCoordinate()),
+        ]);
+        var within = Overlay
+            .Intersection(ring, shape.Outline)
+            .Coordinates.Select(c => turned.OnWall(new PlanePoint(c.X, c.Y)).Round.Radians / (2 * Math.PI) * girth)
+            .ToList();
         return within.Count == 0 ? (0, 0) : (within.Min(), within.Max());
     }
 
@@ -143,7 +224,12 @@ internal static class WallZone
             (lowest, highest) = (y - (typed / 2), y + (typed / 2));
             if (lowest < low - WorthSaying || highest > high + WorthSaying)
             {
-                notes.Add(Phrase.Say($"{zone.Spec.Name:strong} reaches {Length.Mm(Math.Max(low - lowest, highest - high))} into the margin at the {(low - lowest > highest - high ? "base" : "rim")}; it ends there."));
+                notes.Add(
+                    Phrase.Say(
+                        $"{zone.Spec.Name:strong} reaches {Length.Mm(Math.Max(low - lowest, highest - high))} into the margin at "
+                            + $"the {(low - lowest > highest - high ? "base" : "rim")}; it ends there."
+                    )
+                );
             }
         }
 
@@ -160,14 +246,15 @@ internal static class WallZone
         /// <summary>How far the zone's middle stands to the right of the front; degrees.</summary>
         public double Turn => 360 * Centre / Girth(middle);
 
-        private double Centre => zone.Width is null
-            ? (zone.Left.Millimetres - zone.Right.Millimetres) / 2
-            : zone.Spec.Place.Side switch
-            {
-                Sideways.Left => -zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
-                Sideways.Right => zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
-                _ => 0,
-            };
+        private double Centre =>
+            zone.Width is null
+                ? (zone.Left.Millimetres - zone.Right.Millimetres) / 2
+                : zone.Spec.Place.Side switch
+                {
+                    Sideways.Left => -zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
+                    Sideways.Right => zone.Spec.Place.Across.OrZero(LengthRange.Distance).Millimetres,
+                    _ => 0,
+                };
 
         public double Left(double v) => LeftOf(v, 0);
 
@@ -184,11 +271,17 @@ internal static class WallZone
         /// <summary>Where the zone's middle line stands at a height, to the right of the front.</summary>
         private double Shift(double v) => Centre * Girth(v) / Girth(middle);
 
-        private double LeftOf(double v, double off) => Math.Max(
-            zone.Left.Millimetres + off - ((Girth(v) - handle) / 2) - Shift(v), zone.Width is { } w ? -w / 2 : double.NegativeInfinity);
+        private double LeftOf(double v, double off) =>
+            Math.Max(
+                zone.Left.Millimetres + off - ((Girth(v) - handle) / 2) - Shift(v),
+                zone.Width is { } w ? -w / 2 : double.NegativeInfinity
+            );
 
-        private double RightOf(double v, double off) => Math.Min(
-            ((Girth(v) - handle) / 2) - zone.Right.Millimetres - off - Shift(v), zone.Width is { } w ? w / 2 : double.PositiveInfinity);
+        private double RightOf(double v, double off) =>
+            Math.Min(
+                ((Girth(v) - handle) / 2) - zone.Right.Millimetres - off - Shift(v),
+                zone.Width is { } w ? w / 2 : double.PositiveInfinity
+            );
 
         private double Uncertainty(double v) =>
             Dimension.Combined(wall.GirthAt(v).Uncertainty, wall.Handle?.Uncertainty ?? Length.Zero).Millimetres;
@@ -216,21 +309,30 @@ internal static class WallZone
                 (limits.Top, [.. Enumerable.Reverse(Arc(wall, high, leftAt(high), rightAt(high), bulgesIn: !wall.Cone.WideUp))]),
                 (limits.Left, [.. Enumerable.Reverse(Side(leftAt))]),
             ],
-            new PlanePoint(0, (low + high) / 2));
+            new PlanePoint(0, (low + high) / 2)
+        );
     }
 
-    /// <summary>A stretch of a side is halved so often at most: a side bends sharply where its margin takes over from its typed size.</summary>
+    /// <summary>
+    /// A stretch of a side is halved so often at most: a side bends sharply where its margin takes over from its typed size.
+    /// </summary>
     private const int MostHalvings = 9;
 
     /// <summary>The points of a side after a height up to another, near enough for their chords to follow it.</summary>
     private static IEnumerable<PlanePoint> Within(Func<double, PlanePoint> at, double from, double to, int halvings)
     {
-        PlanePoint a = at(from), b = at(to), middle = at((from + to) / 2);
+        PlanePoint a = at(from),
+            b = at(to),
+            middle = at((from + to) / 2);
         var away = NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(middle.ToCoordinate(), a.ToCoordinate(), b.ToCoordinate());
-        return halvings == 0 || away <= ArcError / 2 ? [b] : Within(at, from, (from + to) / 2, halvings - 1).Concat(Within(at, (from + to) / 2, to, halvings - 1));
+        return halvings == 0 || away <= ArcError / 2
+            ? [b]
+            : Within(at, from, (from + to) / 2, halvings - 1).Concat(Within(at, (from + to) / 2, to, halvings - 1));
     }
 
-    /// <summary>The arc at a height from left to right; where it bulges into the zone the polyline lies on its safe side, outside the ring.</summary>
+    /// <summary>
+    /// The arc at a height from left to right; where it bulges into the zone the polyline lies on its safe side, outside the ring.
+    /// </summary>
     private static List<PlanePoint> Arc(Wall wall, double v, double left, double right, bool bulgesIn)
     {
         var ring = wall.RingAt(v);
@@ -268,14 +370,25 @@ internal static class WallZone
         double At(int step) => -BeyondWall + ((height + (2 * BeyondWall)) * step / SideSteps);
         var surface = Outlines.Ring([
             .. Enumerable.Range(0, SideSteps + 1).Select(At).Select(v => new PlanePoint(Girth(v) / 2, v)),
-            .. Enumerable.Range(0, SideSteps + 1).Select(i => At(SideSteps - i)).Select(v => new PlanePoint(-Girth(v) / 2, v))]);
+            .. Enumerable.Range(0, SideSteps + 1).Select(i => At(SideSteps - i)).Select(v => new PlanePoint(-Girth(v) / 2, v)),
+        ]);
         var turns = box.Width >= Girth(box.CentreY) ? [0] : new[] { -1, 0, 1 };
-        return [.. turns.SelectMany(turn =>
-        {
-            var there = Outlines.Mapped(onHeight, p => new PlanePoint(p.X - box.CentreX + ((share + turn) * Girth(p.Y)), p.Y), double.MaxValue);
-            return Outlines.PolygonsOf(Outlines.Within(there, surface)).SelectMany(p => Outlines.PolygonsOf(
-                Outlines.Mapped(p, q => turned.Laid(q.X - (turned.Turn.Degrees / 360 * Girth(q.Y)), q.Y), 1)));
-        })];
+        return
+        [
+            .. turns.SelectMany(turn =>
+            {
+                var there = Outlines.Mapped(
+                    onHeight,
+                    p => new PlanePoint(p.X - box.CentreX + ((share + turn) * Girth(p.Y)), p.Y),
+                    double.MaxValue
+                );
+                return Outlines
+                    .PolygonsOf(Outlines.Within(there, surface))
+                    .SelectMany(p =>
+                        Outlines.PolygonsOf(Outlines.Mapped(p, q => turned.Laid(q.X - (turned.Turn.Degrees / 360 * Girth(q.Y)), q.Y), 1))
+                    );
+            }),
+        ];
     }
 
     /// <summary>Farther than round any goods; millimetres.</summary>
@@ -291,24 +404,33 @@ internal static class WallZone
         {
             return typed - width.Value.Millimetres < WorthSaying && width.Uncertainty.Millimetres < WorthSaying
                 ? Phrase.Say($"{width.Cautious:strong} wide as typed")
-                : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(width, way, "what lies beside it");
+                : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed))
+                    .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                    .For(width, way, "what lies beside it");
         }
 
         var girth = wall.GirthAt(middle).Value;
         var sum = new ZoneSum(wall.Belly is not null ? Phrase.Say($"girth of the film {girth}") : Phrase.Say($"girth {girth}"), girth);
         return (wall.Handle is { } handle ? sum.Less("handle", handle.Value) : sum)
-            .LessBoth("", "left", zone.Left, "right", zone.Right).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(width, way, "what lies beside it");
+            .LessBoth("", "left", zone.Left, "right", zone.Right)
+            .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+            .For(width, way, "what lies beside it");
     }
 
     private static Phrase HeightSum(Wall wall, ReadZone zone, Dimension height, double clear)
     {
         var way = Phrase.Say($"high");
         return zone.Height is not { } typed
-            ? new ZoneSum(Phrase.Say($"height {wall.Height.Value}"), wall.Height.Value).Less("rim", zone.Top).Less("base", zone.Bottom)
-                .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(height, way, "what was not read")
+                ? new ZoneSum(Phrase.Say($"height {wall.Height.Value}"), wall.Height.Value)
+                    .Less("rim", zone.Top)
+                    .Less("base", zone.Bottom)
+                    .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                    .For(height, way, "what was not read")
             : typed - height.Value.Millimetres < WorthSaying && height.Uncertainty.Millimetres < WorthSaying
-            ? Phrase.Say($"{height.Cautious:strong} high as typed")
-            : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed)).Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear)).For(height, way, "the margins");
+                ? Phrase.Say($"{height.Cautious:strong} high as typed")
+            : new ZoneSum(Phrase.Say($"typed {Length.Mm(typed)}"), Length.Mm(typed))
+                .Less(Phrase.Say($"{Length.Mm(clear)} to stay clear"), Told(clear))
+                .For(height, way, "the margins");
     }
 
     private static double Told(double took) => took >= WorthSaying ? took : 0;

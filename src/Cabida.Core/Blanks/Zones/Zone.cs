@@ -14,7 +14,13 @@ namespace Cabida.Core.Blanks;
 /// <param name="MiddleHeight">The height of the zone's middle above the base, along the wall.</param>
 /// <param name="Sums">Where the cautious width and height come from.</param>
 public sealed record Zone(
-    ZoneShape Nominal, ZoneShape Cautious, Dimension Width, Dimension Height, double MiddleHeight, IReadOnlyList<Phrase> Sums)
+    ZoneShape Nominal,
+    ZoneShape Cautious,
+    Dimension Width,
+    Dimension Height,
+    double MiddleHeight,
+    IReadOnlyList<Phrase> Sums
+)
 {
     /// <summary>Whether artwork may be turned.</summary>
     public Turning Turning { get; init; }
@@ -23,7 +29,12 @@ public sealed record Zone(
     public double TurnRange { get; init; }
 
     /// <summary>The zone with the turning that was typed for it.</summary>
-    internal Zone TurnedAs(ZoneSpec spec) => this with { Turning = spec.Turning, TurnRange = Math.Clamp(spec.TurnRange, 0, ZoneSpec.MostTurn) };
+    internal Zone TurnedAs(ZoneSpec spec) =>
+        this with
+        {
+            Turning = spec.Turning,
+            TurnRange = Math.Clamp(spec.TurnRange, 0, ZoneSpec.MostTurn),
+        };
 
     /// <summary>All of a wall that even margins leave.</summary>
     /// <param name="wall">The wall.</param>
@@ -54,7 +65,15 @@ public sealed record ZoneStands(double FromTop, double FromBottom, double Across
 /// <param name="Notes">What was cut back, and why.</param>
 /// <param name="Stands">Where it stands; null when the surface is unknown.</param>
 public sealed record LaidZone(
-    ZoneSpec Spec, IReadOnlyList<FieldEcho> Echoes, Zone? Zone, Wall? Wall, Panel? Panel, Phrase? Problem, IReadOnlyList<Phrase> Notes, ZoneStands? Stands)
+    ZoneSpec Spec,
+    IReadOnlyList<FieldEcho> Echoes,
+    Zone? Zone,
+    Wall? Wall,
+    Panel? Panel,
+    Phrase? Problem,
+    IReadOnlyList<Phrase> Notes,
+    ZoneStands? Stands
+)
 {
     /// <summary>
     /// The zone in the coordinates of the same zone with other margins, on its datum: it reaches farther or less far, and stands
@@ -69,12 +88,18 @@ public sealed record LaidZone(
         }
 
         var by = Wall is { } from && other.Wall is { } to ? WallTurn.Between(from, to) : Geometry.Motion.None;
-        return zone with { Nominal = zone.Nominal.Moved(by, before.Nominal.Datum), Cautious = zone.Cautious.Moved(by, before.Cautious.Datum), MiddleHeight = before.MiddleHeight };
+        return zone with
+        {
+            Nominal = zone.Nominal.Moved(by, before.Nominal.Datum),
+            Cautious = zone.Cautious.Moved(by, before.Cautious.Datum),
+            MiddleHeight = before.MiddleHeight,
+        };
     }
 
     /// <summary>The face it lies on.</summary>
     public FaceKey Face => Spec.On;
 
     /// <summary>A zone that cannot be laid out.</summary>
-    internal static LaidZone Fail(ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, Phrase? problem) => new(spec, echoes, null, null, null, problem, [], null);
+    internal static LaidZone Fail(ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, Phrase? problem) =>
+        new(spec, echoes, null, null, null, problem, [], null);
 }

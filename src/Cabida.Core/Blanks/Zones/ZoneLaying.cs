@@ -14,8 +14,16 @@ namespace Cabida.Core.Blanks;
 /// <param name="limits">What narrows every zone on the thing itself.</param>
 /// <param name="extent">How large the thing is at most, while it is not measured and zones may be given outright.</param>
 internal sealed class ZoneLaying(
-    Wall? wall, BelliedWall? bellied, Panel? front, Panel? back, FrameMats? mats,
-    IReadOnlyList<FaceSheet> faces, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits, GivenZone.Extent? extent)
+    Wall? wall,
+    BelliedWall? bellied,
+    Panel? front,
+    Panel? back,
+    FrameMats? mats,
+    IReadOnlyList<FaceSheet> faces,
+    IReadOnlyList<ReadClear> kept,
+    PanelZone.Limits limits,
+    GivenZone.Extent? extent
+)
 {
     private readonly IReadOnlyList<ReadClear> onItself = [.. kept.Where(k => !k.Spec.On.IsOwn)];
 
@@ -61,9 +69,13 @@ internal sealed class ZoneLaying(
         var face = faces.FirstOrDefault(f => f.Spec.Id == spec.Face);
         if (face is not { Panel: { } panel })
         {
-            return LaidZone.Fail(spec, echoes, face is null
-                ? Phrase.Say($"{spec.Name:strong}: the face it was on is not there any more. Choose another.")
-                : Phrase.Say($"{spec.Name:strong}: {face.Spec.Name} is not worked out yet."));
+            return LaidZone.Fail(
+                spec,
+                echoes,
+                face is null
+                    ? Phrase.Say($"{spec.Name:strong}: the face it was on is not there any more. Choose another.")
+                    : Phrase.Say($"{spec.Name:strong}: {face.Spec.Name} is not worked out yet.")
+            );
         }
 
         var asked = new List<BlankFinding>();
@@ -87,7 +99,13 @@ internal sealed class ZoneLaying(
     }
 
     private static LaidZone OnPanel(
-        ZoneSpec spec, IReadOnlyList<FieldEcho> echoes, ReadZone zone, Panel panel, IReadOnlyList<ReadClear> kept, PanelZone.Limits limits)
+        ZoneSpec spec,
+        IReadOnlyList<FieldEcho> echoes,
+        ReadZone zone,
+        Panel panel,
+        IReadOnlyList<ReadClear> kept,
+        PanelZone.Limits limits
+    )
     {
         var laid = PanelZone.Lay(panel, zone, kept, limits);
         return laid.Zone is not { } z

@@ -31,7 +31,11 @@ public static class ZoneMove
         var (height, half) = (wall.Height.Value.Millimetres, zone.Height.Value.Millimetres / 2);
         v = Math.Clamp(v, Math.Min(half, height / 2), Math.Max(height - half, height / 2));
         var raised = v - zone.MiddleHeight;
-        return new ZoneStands(stands.FromTop - raised, stands.FromBottom + raised, round.Radians / (2 * Math.PI) * wall.GirthAt(v).Value.Millimetres);
+        return new ZoneStands(
+            stands.FromTop - raised,
+            stands.FromBottom + raised,
+            round.Radians / (2 * Math.PI) * wall.GirthAt(v).Value.Millimetres
+        );
     }
 
     /// <summary>The box of a zone on the drawing of its whole surface laid flat; null without a zone.</summary>

@@ -84,29 +84,36 @@ public sealed class ZoneShape
     public bool SeesAllFrom(PlanePoint place) => Outline.NumInteriorRings == 0 && SeesAll(Outline, place);
 
     /// <summary>An upright rectangle whose sides are all the same limit.</summary>
-    public static ZoneShape Rectangle(Box box, LimitKind limit) => Of(Outlines.Rectangle(box), new PlanePoint(box.CentreX, box.CentreY), _ => limit);
+    public static ZoneShape Rectangle(Box box, LimitKind limit) =>
+        Of(Outlines.Rectangle(box), new PlanePoint(box.CentreX, box.CentreY), _ => limit);
 
     /// <summary>An upright rectangle between margins of a wall.</summary>
     public static ZoneShape Rectangle(Box box) => Rectangle(box, WallLimits.Margins);
 
     /// <summary>An upright rectangle on a wall.</summary>
-    internal static ZoneShape Rectangle(Box box, WallLimits limits) => Of(
-        [
-            (limits.Foot, [new(box.MinX, box.MinY), new(box.MaxX, box.MinY)]),
-            (limits.Right, [new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY)]),
-            (limits.Top, [new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]),
-            (limits.Left, [new(box.MinX, box.MaxY), new(box.MinX, box.MinY)]),
-        ],
-        new PlanePoint(box.CentreX, box.CentreY),
-        isRectangle: true);
+    internal static ZoneShape Rectangle(Box box, WallLimits limits) =>
+        Of(
+            [
+                (limits.Foot, [new(box.MinX, box.MinY), new(box.MaxX, box.MinY)]),
+                (limits.Right, [new(box.MaxX, box.MinY), new(box.MaxX, box.MaxY)]),
+                (limits.Top, [new(box.MaxX, box.MaxY), new(box.MinX, box.MaxY)]),
+                (limits.Left, [new(box.MinX, box.MaxY), new(box.MinX, box.MinY)]),
+            ],
+            new PlanePoint(box.CentreX, box.CentreY),
+            isRectangle: true
+        );
 
     /// <summary>Any polygon whose edges are named by what they lie on.</summary>
     internal static ZoneShape Of(Polygon outline, PlanePoint datum, Func<ZoneEdge, LimitKind> limitOf)
     {
         var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge, counterClockwise: true)
             .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false)))
-            .Select(e => e with { Limit = limitOf(e) }).ToList();
-        var isRectangle = outline.NumInteriorRings == 0 && outline.NumPoints == 5 && Math.Abs(outline.Area - outline.EnvelopeInternal.Area) < 1e-9 * outline.Area;
+            .Select(e => e with { Limit = limitOf(e) })
+            .ToList();
+        var isRectangle =
+            outline.NumInteriorRings == 0
+            && outline.NumPoints == 5
+            && Math.Abs(outline.Area - outline.EnvelopeInternal.Area) < 1e-9 * outline.Area;
         return new ZoneShape(outline, edges, datum, isRectangle);
     }
 
@@ -124,7 +131,13 @@ public sealed class ZoneShape
 
         var rest = cutting.Aggregate((NetTopologySuite.Geometries.Geometry)Outline, (left, place) => Overlay.Difference(left, place));
         var here = Outlines.Factory.CreatePoint(Datum.ToCoordinate());
-        var part = Outlines.PolygonsOf(rest).Select(Spikes.Without).OfType<Polygon>().OrderByDescending(p => p.Contains(here)).ThenByDescending(p => p.Area).FirstOrDefault();
+        var part = Outlines
+            .PolygonsOf(rest)
+            .Select(Spikes.Without)
+            .OfType<Polygon>()
+            .OrderByDescending(p => p.Contains(here))
+            .ThenByDescending(p => p.Area)
+            .FirstOrDefault();
         if (part is null)
         {
             return null;
@@ -134,12 +147,14 @@ public sealed class ZoneShape
         bool Moved(double a, double b) => Math.Abs(a - b) > 1e-6;
         var datum = new PlanePoint(
             Moved(box.MinX, Bounds.MinX) || Moved(box.MaxX, Bounds.MaxX) ? box.CentreX : Datum.X,
-            Moved(box.MinY, Bounds.MinY) || Moved(box.MaxY, Bounds.MaxY) ? box.CentreY : Datum.Y);
+            Moved(box.MinY, Bounds.MinY) || Moved(box.MaxY, Bounds.MaxY) ? box.CentreY : Datum.Y
+        );
         // Most edges are untouched and keep their names; the few others lie on an old edge or on a place kept clear.
         var untouched = Edges.GroupBy(e => (e.From, e.To)).ToDictionary(g => g.Key, g => g.First().Limit);
         var whole = Outline.Boundary;
         return Of(part, datum, e => untouched.TryGetValue((e.From, e.To), out var limit) ? limit
-            : e.From.Towards(e.To, 0.5) is var middle && whole.IsWithinDistance(Outlines.Factory.CreatePoint(middle.ToCoordinate()), OnEdge) ? LimitNear(middle)
+            : e.From.Towards(e.To, 0.5) is var middle && whole.IsWithinDistance(Outlines.Factory.CreatePoint(middle.ToCoordinate()), OnEdge)
+                ? LimitNear(middle)
             : LimitKind.KeptClear);
     }
 
@@ -149,12 +164,19 @@ public sealed class ZoneShape
     private LimitKind LimitNear(PlanePoint point)
     {
         var p = point.ToCoordinate();
-        return Edges.MinBy(e => NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(p, e.From.ToCoordinate(), e.To.ToCoordinate())).Limit;
+        return Edges
+            .MinBy(e => NetTopologySuite.Algorithm.DistanceComputer.PointToSegment(p, e.From.ToCoordinate(), e.To.ToCoordinate()))
+            .Limit;
     }
 
     /// <summary>The zone with its place changed and another datum centre.</summary>
-    internal ZoneShape Moved(Motion by, PlanePoint datum) => new(
-        Sound((Polygon)Outlines.Moved(Outline, by)), [.. Edges.Select(e => e with { From = by.Of(e.From), To = by.Of(e.To) })], datum, IsRectangle && by.KeepsBoxes);
+    internal ZoneShape Moved(Motion by, PlanePoint datum) =>
+        new(
+            Sound((Polygon)Outlines.Moved(Outline, by)),
+            [.. Edges.Select(e => e with { From = by.Of(e.From), To = by.Of(e.To) })],
+            datum,
+            IsRectangle && by.KeepsBoxes
+        );
 
     /// <summary>
     /// What was cut along an edge runs so near it that rounding in a turn may make the two cross: then repaired, the largest part of
@@ -165,9 +187,19 @@ public sealed class ZoneShape
     /// <summary>The zone with every point moved; its edges are divided so that they can bend, and keep their names.</summary>
     internal ZoneShape Mapped(Func<PlanePoint, PlanePoint> to, double longest)
     {
-        var edges = Edges.SelectMany(e => Outlines.Divided(e.From, e.To, longest).Append(e.To).ToList() is var points
-            ? points.Zip(points.Skip(1), (a, b) => new ZoneEdge(e.Limit, to(a), to(b))) : []).ToList();
-        return new ZoneShape((Polygon)Outlines.PolygonsOf(Outlines.Mapped(Outline, to, longest)).First(), edges, to(Datum), isRectangle: false);
+        var edges = Edges
+            .SelectMany(e =>
+                Outlines.Divided(e.From, e.To, longest).Append(e.To).ToList() is var points
+                    ? points.Zip(points.Skip(1), (a, b) => new ZoneEdge(e.Limit, to(a), to(b)))
+                    : []
+            )
+            .ToList();
+        return new ZoneShape(
+            (Polygon)Outlines.PolygonsOf(Outlines.Mapped(Outline, to, longest)).First(),
+            edges,
+            to(Datum),
+            isRectangle: false
+        );
     }
 
     /// <summary>A zone within sides that follow one another counter-clockwise.</summary>
@@ -179,12 +211,12 @@ public sealed class ZoneShape
     {
         ArgumentNullException.ThrowIfNull(outline);
         var edges = EdgesOf(outline.ExteriorRing, LimitKind.Edge, counterClockwise: true)
-            .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false))).ToList();
+            .Concat(outline.InteriorRings.SelectMany(h => EdgesOf(h, LimitKind.KeptClear, counterClockwise: false)))
+            .ToList();
         return new ZoneShape(outline, edges, datum, isRectangle: false);
     }
 
-    private static ZoneShape Of(
-        IReadOnlyList<(LimitKind Limit, IReadOnlyList<PlanePoint> Line)> sides, PlanePoint datum, bool isRectangle)
+    private static ZoneShape Of(IReadOnlyList<(LimitKind Limit, IReadOnlyList<PlanePoint> Line)> sides, PlanePoint datum, bool isRectangle)
     {
         ArgumentNullException.ThrowIfNull(sides);
         var edges = sides.SelectMany(s => s.Line.Zip(s.Line.Skip(1), (a, b) => new ZoneEdge(s.Limit, a, b))).ToList();
@@ -193,9 +225,10 @@ public sealed class ZoneShape
 
     private static IEnumerable<ZoneEdge> EdgesOf(LineString ring, LimitKind limit, bool counterClockwise)
     {
-        var way = NetTopologySuite.Algorithm.Orientation.IsCCW(ring.CoordinateSequence) == counterClockwise
-            ? ring.Coordinates
-            : [.. Enumerable.Reverse(ring.Coordinates)];
+        var way =
+            NetTopologySuite.Algorithm.Orientation.IsCCW(ring.CoordinateSequence) == counterClockwise
+                ? ring.Coordinates
+                : [.. Enumerable.Reverse(ring.Coordinates)];
         return way.Zip(way.Skip(1), (a, b) => new ZoneEdge(limit, new(a.X, a.Y), new(b.X, b.Y)));
     }
 
@@ -205,7 +238,10 @@ public sealed class ZoneShape
         var way = NetTopologySuite.Algorithm.Orientation.IsCCW(ring) ? 1 : -1;
         for (var i = 0; i < ring.Count - 1; i++)
         {
-            double ax = ring.GetX(i), ay = ring.GetY(i), bx = ring.GetX(i + 1), by = ring.GetY(i + 1);
+            double ax = ring.GetX(i),
+                ay = ring.GetY(i),
+                bx = ring.GetX(i + 1),
+                by = ring.GetY(i + 1);
             if (way * (((bx - ax) * (from.Y - ay)) - ((by - ay) * (from.X - ax))) < 0)
             {
                 return false;

@@ -26,7 +26,9 @@ internal sealed class ZoneSum
 
     /// <summary>Less what two sides take: told once where both are the same.</summary>
     public ZoneSum LessBoth(string what, string a, Length left, string b, Length right) =>
-        left == right ? Less(what.Length > 0 ? Phrase.Say($"2 × {what} {left}") : Phrase.Say($"2 × {left}"), 2 * left.Millimetres) : Less(a, left).Less(b, right);
+        left == right
+            ? Less(what.Length > 0 ? Phrase.Say($"2 × {what} {left}") : Phrase.Say($"2 × {left}"), 2 * left.Millimetres)
+            : Less(a, left).Less(b, right);
 
     /// <summary>Less so much.</summary>
     public ZoneSum Less(Phrase words, double took)

@@ -13,7 +13,13 @@ namespace Cabida.Core.Motifs;
 /// <param name="bodies">Draws them.</param>
 /// <param name="centring">What of them stands on the origin.</param>
 /// <param name="allScales">Whether every length follows the scale, so that their middle does too.</param>
-internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignment, BodyMaker bodies, Centring centring = Centring.InkBox, bool allScales = false)
+internal sealed class Arrangement(
+    IReadOnlyList<Part> parts,
+    RowAlignment alignment,
+    BodyMaker bodies,
+    Centring centring = Centring.InkBox,
+    bool allScales = false
+)
 {
     private PlanePoint? middleAtOne;
     private readonly List<List<Part>> rows = RowsOf(parts);
@@ -26,7 +32,9 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
     {
         var placed = Stacked(scales, ground);
         var stack = Target.Of([.. placed.Values.Where(Counts)]);
-        var waiting = parts.Where(p => p.Place == PartPlace.Anchored && p is not (BackingPart or MatPart) && BodyMaker.SpanOf(p, ground) is null).ToList();
+        var waiting = parts
+            .Where(p => p.Place == PartPlace.Anchored && p is not (BackingPart or MatPart) && BodyMaker.SpanOf(p, ground) is null)
+            .ToList();
         Anchoring(waiting, placed, to => to == Anchor.Stack ? stack : Target.Of(placed.GetValueOrDefault(to)), scales, ground);
         var middle = Middle([.. parts.Where(p => placed.ContainsKey(p.Id)).Select(p => placed[p.Id])], scales, kept);
         foreach (var id in placed.Keys.ToList())
@@ -44,7 +52,16 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
 
         var own = Target.Of([.. placed.Values]);
         var whole = ground.Box is { } zone ? new Target(zone, ground.Outline?.Round) : own ?? Target.Origin;
-        Anchoring(waiting, placed, to => to == Anchor.Ground ? whole : to == Anchor.Stack ? stack?.Moved(-middle.X, -middle.Y) : Target.Of(placed.GetValueOrDefault(to)), scales, ground);
+        Anchoring(
+            waiting,
+            placed,
+            to =>
+                to == Anchor.Ground ? whole
+                : to == Anchor.Stack ? stack?.Moved(-middle.X, -middle.Y)
+                : Target.Of(placed.GetValueOrDefault(to)),
+            scales,
+            ground
+        );
         // What hangs on nothing that is there stands in the middle, where it is seen.
         Anchoring(waiting, placed, _ => Target.Origin, scales, ground);
         foreach (var id in placed.Keys.ToList())
@@ -52,7 +69,10 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             placed[id] = OnItsRing(placed[id], scales, ground);
         }
 
-        return [.. parts.Select(p => p is BackingPart b ? Backing(b, placed, scales) : placed.GetValueOrDefault(p.Id)).OfType<PlacedPart>()];
+        return
+        [
+            .. parts.Select(p => p is BackingPart b ? Backing(b, placed, scales) : placed.GetValueOrDefault(p.Id)).OfType<PlacedPart>(),
+        ];
     }
 
     /// <summary>Whether a part belongs to what is centred: what only takes away or is of the ground does not.</summary>
@@ -64,8 +84,13 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
         if (centring != Centring.InkBox)
         {
             // Weighing needs all outlines: once will do where the middle only moves with the scale.
-            middleAtOne ??= allScales && SeenMiddle.Of([.. placed.Where(Counts)], centring, Ink) is { } m ? new PlanePoint(m.X / scales.Own, m.Y / scales.Own) : null;
-            return middleAtOne is { } one ? new PlanePoint(one.X * scales.Own, one.Y * scales.Own) : SeenMiddle.Of([.. placed.Where(Counts)], centring, Ink) ?? new PlanePoint(0, 0);
+            middleAtOne ??=
+                allScales && SeenMiddle.Of([.. placed.Where(Counts)], centring, Ink) is { } m
+                    ? new PlanePoint(m.X / scales.Own, m.Y / scales.Own)
+                    : null;
+            return middleAtOne is { } one
+                ? new PlanePoint(one.X * scales.Own, one.Y * scales.Own)
+                : SeenMiddle.Of([.. placed.Where(Counts)], centring, Ink) ?? new PlanePoint(0, 0);
         }
 
         IEnumerable<NetTopologySuite.Geometries.Geometry> Ink() => [FilmLayers.Joined(FilmLayers.Of(placed, scales, kept, bodies.Failing))];
@@ -75,8 +100,6 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
         return box is { } b ? new PlanePoint(b.CentreX, b.CentreY) : new PlanePoint(0, 0);
     }
 
-
-
     /// <summary>A backing has no place of its own; its box is that of what it is grown from, as much larger as it reaches beyond.</summary>
     private PlacedPart? Backing(BackingPart part, Dictionary<string, PlacedPart> placed, Scales scales)
     {
@@ -84,7 +107,11 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
         var from = before.Select(id => placed.GetValueOrDefault(id)).OfType<PlacedPart>().Where(Counts);
         var by = part.By.At(scales, LengthRange.Margin);
         return Box.Around(from.Select(p => p.Box)) is { } box
-            ? new PlacedPart(part, new PartBody("backing", new Box(box.MinX - by, box.MinY - by, box.MaxX + by, box.MaxY + by), () => []), Motion.None)
+            ? new PlacedPart(
+                part,
+                new PartBody("backing", new Box(box.MinX - by, box.MinY - by, box.MaxX + by, box.MaxY + by), () => []),
+                Motion.None
+            )
             : null;
     }
 
@@ -94,7 +121,11 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
     /// </summary>
     private PlacedPart OnItsRing(PlacedPart placed, Scales scales, GroundShape ground)
     {
-        if (placed.Part is not GroupPart { Repeat: { Kind: RepeatKind.Rows or RepeatKind.HalfDrop, Over: RepeatOver.Wrap } } || ground.Girth is not { } girth || double.IsInfinity(ground.Ring))
+        if (
+            placed.Part is not GroupPart { Repeat: { Kind: RepeatKind.Rows or RepeatKind.HalfDrop, Over: RepeatOver.Wrap } }
+            || ground.Girth is not { } girth
+            || double.IsInfinity(ground.Ring)
+        )
         {
             return placed;
         }
@@ -107,9 +138,15 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             : placed;
     }
 
-    private void Anchoring(List<Part> waiting, Dictionary<string, PlacedPart> placed, Func<string, Target?> targetOf, Scales scales, GroundShape ground)
+    private void Anchoring(
+        List<Part> waiting,
+        Dictionary<string, PlacedPart> placed,
+        Func<string, Target?> targetOf,
+        Scales scales,
+        GroundShape ground
+    )
     {
-        for (var again = true; again;)
+        for (var again = true; again; )
         {
             again = false;
             foreach (var part in waiting.ToList())
@@ -129,9 +166,13 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
                 var upright = Own(part, body);
                 var (dx, dy) = (part.Anchor.Right.At(scales, LengthRange.Offset), part.Anchor.Raised.At(scales, LengthRange.Offset));
                 var (from, at) = Middles(upright, to);
-                placed[part.Id] = Nudged(upright.Moved(
-                    dx + Standing(part.Anchor.Across, upright.Box.MinX, upright.Box.MaxX, to.Box.MinX, to.Box.MaxX, at.X - from.X),
-                    dy + Standing(part.Anchor.Up, upright.Box.MinY, upright.Box.MaxY, to.Box.MinY, to.Box.MaxY, at.Y - from.Y)), scales);
+                placed[part.Id] = Nudged(
+                    upright.Moved(
+                        dx + Standing(part.Anchor.Across, upright.Box.MinX, upright.Box.MaxX, to.Box.MinX, to.Box.MaxX, at.X - from.X),
+                        dy + Standing(part.Anchor.Up, upright.Box.MinY, upright.Box.MaxY, to.Box.MinY, to.Box.MaxY, at.Y - from.Y)
+                    ),
+                    scales
+                );
                 again = true;
             }
         }
@@ -146,15 +187,16 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
     }
 
     /// <summary>How far an extent has to move to stand so to another.</summary>
-    private static double Standing(Stand stand, double min, double max, double toMin, double toMax, double middle) => stand switch
-    {
-        Stand.Before => toMin - max,
-        Stand.Start => toMin - min,
-        Stand.Middle => middle,
-        Stand.End => toMax - max,
-        Stand.After => toMax - min,
-        _ => throw new ArgumentOutOfRangeException(nameof(stand)),
-    };
+    private static double Standing(Stand stand, double min, double max, double toMin, double toMax, double middle) =>
+        stand switch
+        {
+            Stand.Before => toMin - max,
+            Stand.Start => toMin - min,
+            Stand.Middle => middle,
+            Stand.End => toMax - max,
+            Stand.After => toMax - min,
+            _ => throw new ArgumentOutOfRangeException(nameof(stand)),
+        };
 
     /// <summary>The part flipped and turned as it asks, about the middle of its box.</summary>
     private static PlacedPart Own(Part part, PartBody body)
@@ -171,14 +213,19 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
     }
 
     private static PlacedPart Nudged(PlacedPart placed, Scales scales) =>
-        placed.Part.Nudge == Nudge.None ? placed : placed.Moved(placed.Part.Nudge.Right.At(scales, LengthRange.Offset), placed.Part.Nudge.Up.At(scales, LengthRange.Offset));
+        placed.Part.Nudge == Nudge.None
+            ? placed
+            : placed.Moved(placed.Part.Nudge.Right.At(scales, LengthRange.Offset), placed.Part.Nudge.Up.At(scales, LengthRange.Offset));
 
     private Dictionary<string, PlacedPart> Stacked(Scales scales, GroundShape ground)
     {
         var placed = new Dictionary<string, PlacedPart>(StringComparer.Ordinal);
-        var set = rows.Select(r => SetRow([.. r.Where(p => BodyMaker.SpanOf(p, ground) is null)], scales, ground)).Where(r => r.Items.Count > 0).ToList();
+        var set = rows.Select(r => SetRow([.. r.Where(p => BodyMaker.SpanOf(p, ground) is null)], scales, ground))
+            .Where(r => r.Items.Count > 0)
+            .ToList();
         var widest = set.Where(r => !r.Fills).Select(r => r.Width).DefaultIfEmpty(0).Max();
-        double? bottom = null, baseline = null;
+        double? bottom = null,
+            baseline = null;
         foreach (var row in set)
         {
             var inRow = row.Spread(Math.Max(widest, row.Width), scales);
@@ -195,7 +242,10 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
                 _ => -(SeenMiddle.OfRow(inRow)?.X ?? box.CentreX),
             };
             var byBaseline = row.FromBaseline && baseline is not null;
-            var dy = byBaseline ? baseline!.Value - row.GapAbove : bottom is { } b ? b - row.GapAbove - box.MaxY : -box.MaxY;
+            var dy =
+                byBaseline ? baseline!.Value - row.GapAbove
+                : bottom is { } b ? b - row.GapAbove - box.MaxY
+                : -box.MaxY;
             foreach (var part in inRow)
             {
                 placed[part.Part.Id] = Nudged(part.Moved(dx, dy), scales);
@@ -258,7 +308,8 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
 
         public static Target? Of(PlacedPart? part) => part is null ? null : new(part.Box, part.Round, IsPart: true);
 
-        public static Target? Of(IReadOnlyList<PlacedPart> parts) => Box.Around(parts.Select(p => p.Box)) is { } box ? new(box, Roundness.OfAll(parts)) : null;
+        public static Target? Of(IReadOnlyList<PlacedPart> parts) =>
+            Box.Around(parts.Select(p => p.Box)) is { } box ? new(box, Roundness.OfAll(parts)) : null;
 
         public Target Moved(double dx, double dy) => this with { Box = Box.Moved(dx, dy), Round = Round?.Moved(Motion.Move(dx, dy)) };
     }
@@ -292,7 +343,12 @@ internal sealed class Arrangement(IReadOnlyList<Part> parts, RowAlignment alignm
             {
                 var item = Items[i];
                 x += i > 0 ? item.GapBefore : 0;
-                var upright = item.Upright ?? (BodyMaker.Rule((RulePart)item.Part, item.LeastLength + share, scales) is { } body ? new PlacedPart(item.Part, body, Motion.None) : null);
+                var upright = item.Upright
+                    ?? (
+                        BodyMaker.Rule((RulePart)item.Part, item.LeastLength + share, scales) is { } body
+                            ? new PlacedPart(item.Part, body, Motion.None)
+                            : null
+                    );
                 if (upright is { Box.Width: > 0 } set)
                 {
                     spread.Add(set.Moved(x - set.Box.MinX, item.OnBaseline ? 0 : Middle - set.Box.CentreY));

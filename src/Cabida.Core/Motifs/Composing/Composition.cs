@@ -54,8 +54,15 @@ public sealed class Composition : IScaledInk
         HasMats = all.Values.OfType<MatPart>().Any();
         IsFixed = MotifLengths.Of(motif).All(l => l.Scaling != Scaling.Proportional);
         HangsOnGround = all.Values.Any(Hangs);
-        AllScales = MotifLengths.Of(motif).All(l => l.Scaling == Scaling.Proportional) && !all.Values.Any(StaysAsItIs) && with.EqualScale is null;
-        arrangement = new Arrangement(motif.Parts, motif.Alignment, new BodyMaker(lines, all, with.Graphics, with.Cache, failing), motif.Centring, AllScales);
+        AllScales =
+            MotifLengths.Of(motif).All(l => l.Scaling == Scaling.Proportional) && !all.Values.Any(StaysAsItIs) && with.EqualScale is null;
+        arrangement = new Arrangement(
+            motif.Parts,
+            motif.Alignment,
+            new BodyMaker(lines, all, with.Graphics, with.Cache, failing),
+            motif.Centring,
+            AllScales
+        );
     }
 
     /// <summary>The lines as set, by part.</summary>
@@ -63,7 +70,9 @@ public sealed class Composition : IScaledInk
 
     /// <summary>Lines with characters that their face lacks.</summary>
     public IEnumerable<LackingLine> Lacking =>
-        motif.AllParts.Where(p => lines.TryGetValue(p.Id, out var line) && line.Missing.Count > 0).Select(p => new LackingLine(p.Id, lines[p.Id]));
+        motif
+            .AllParts.Where(p => lines.TryGetValue(p.Id, out var line) && line.Missing.Count > 0)
+            .Select(p => new LackingLine(p.Id, lines[p.Id]));
 
     /// <summary>Why parts that were met so far are left out, where failing ones are.</summary>
     public IReadOnlyDictionary<string, Phrase> LeftOut => failing.Reasons;
@@ -99,15 +108,18 @@ public sealed class Composition : IScaledInk
     public IReadOnlyList<PlacedPart> PartsAt(double scale) => arrangement.At(ScalesAt(scale), with.Ground, with.Cache);
 
     /// <inheritdoc/>
-    public Box? BoxAt(double scale) => arrangement.At(ScalesAt(scale), with.Ground) is var parts && parts.All(p => p.Part is BackingPart or { Action: PartAction.Adds or PartAction.ClearsAround })
-        ? Box.Around(parts.Where(p => p.Part is not MatPart).Select(p => p.Box))
-        : Box.Of(InkAt(scale));
+    public Box? BoxAt(double scale) =>
+        arrangement.At(ScalesAt(scale), with.Ground) is var parts
+        && parts.All(p => p.Part is BackingPart or { Action: PartAction.Adds or PartAction.ClearsAround })
+            ? Box.Around(parts.Where(p => p.Part is not MatPart).Select(p => p.Box))
+            : Box.Of(InkAt(scale));
 
     /// <inheritdoc/>
     public Area InkAt(double scale) => ToFit(arrangement.At(ScalesAt(scale), with.Ground), scale);
 
     /// <summary>The ink of placed parts by film, the lowest film first; kept by content.</summary>
-    public IReadOnlyList<FilmInk> FilmsOf(IReadOnlyList<PlacedPart> parts, double scale) => FilmLayers.Of(parts, ScalesAt(scale), with.Cache, failing);
+    public IReadOnlyList<FilmInk> FilmsOf(IReadOnlyList<PlacedPart> parts, double scale) =>
+        FilmLayers.Of(parts, ScalesAt(scale), with.Cache, failing);
 
     /// <summary>The joined ink of placed parts that has to lie in the zone: all but mats, which the frame holds.</summary>
     public Area ToFit(IReadOnlyList<PlacedPart> parts, double scale) =>
@@ -117,8 +129,10 @@ public sealed class Composition : IScaledInk
 
     private static bool StaysAsItIs(Part p) => p is GraphicPart { SizedBy: GraphicSize.AsFile } || Hangs(p);
 
-    private static bool Hangs(Part p) => p is MatPart or ShapePart { TakesFromGround: true } or LetteringPart { SizedBy: LetteringSize.MatOpening }
-        || (p.Place == PartPlace.Anchored && p.Anchor.To == Anchor.Ground) || p is GroupPart { Repeat: { Kind: not RepeatKind.None, Over: RepeatOver.Ground or RepeatOver.Wrap } };
+    private static bool Hangs(Part p) =>
+        p is MatPart or ShapePart { TakesFromGround: true } or LetteringPart { SizedBy: LetteringSize.MatOpening }
+        || (p.Place == PartPlace.Anchored && p.Anchor.To == Anchor.Ground)
+        || p is GroupPart { Repeat: { Kind: not RepeatKind.None, Over: RepeatOver.Ground or RepeatOver.Wrap } };
 }
 
 /// <summary>What composing takes besides the motif and its fields.</summary>
@@ -128,4 +142,11 @@ public sealed class Composition : IScaledInk
 /// <param name="Cache">Where outlines are kept; results do not depend on it.</param>
 /// <param name="EqualScale">The scale of what is equal across the set; null for a piece's own.</param>
 /// <param name="LeavesOutFailing">Whether a part that cannot be worked out is left out, for a picture; it ends the work otherwise.</param>
-public sealed record Composing(ITypefaces Faces, IGraphics Graphics, GroundShape Ground, InkCache Cache, double? EqualScale = null, bool LeavesOutFailing = false);
+public sealed record Composing(
+    ITypefaces Faces,
+    IGraphics Graphics,
+    GroundShape Ground,
+    InkCache Cache,
+    double? EqualScale = null,
+    bool LeavesOutFailing = false
+);

@@ -17,10 +17,12 @@ public static class DoubledOutlines
     /// <summary>The area with such holes filled.</summary>
     /// <param name="area">The area.</param>
     /// <param name="within">Outlines nearer than this everywhere are one, traced twice; millimetres.</param>
-    public static Area Removed(Area area, double within) => Outlines.Join([.. Outlines.PolygonsOf(area).Select(p => IsDoubled(p, within, out var single) ? single : p)]);
+    public static Area Removed(Area area, double within) =>
+        Outlines.Join([.. Outlines.PolygonsOf(area).Select(p => IsDoubled(p, within, out var single) ? single : p)]);
 
     /// <summary>How many outlines of an area are doubled.</summary>
-    public static int Count(Area area, double within) => Outlines.PolygonsOf(area).Sum(p => p.InteriorRings.Count(h => RunsAlong(p.ExteriorRing, h, within)));
+    public static int Count(Area area, double within) =>
+        Outlines.PolygonsOf(area).Sum(p => p.InteriorRings.Count(h => RunsAlong(p.ExteriorRing, h, within)));
 
     private static bool IsDoubled(Polygon part, double within, out Polygon single)
     {
@@ -32,7 +34,10 @@ public static class DoubledOutlines
     private static bool RunsAlong(LineString outside, LineString hole, double within)
     {
         var (a, b) = (outside.EnvelopeInternal, hole.EnvelopeInternal);
-        return Math.Abs(a.MinX - b.MinX) <= within && Math.Abs(a.MaxX - b.MaxX) <= within && Math.Abs(a.MinY - b.MinY) <= within && Math.Abs(a.MaxY - b.MaxY) <= within
+        return Math.Abs(a.MinX - b.MinX) <= within
+            && Math.Abs(a.MaxX - b.MaxX) <= within
+            && Math.Abs(a.MinY - b.MinY) <= within
+            && Math.Abs(a.MaxY - b.MaxY) <= within
             && DiscreteHausdorffDistance.Distance(outside, hole) <= within * Mitre;
     }
 }

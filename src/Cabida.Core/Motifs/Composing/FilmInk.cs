@@ -23,7 +23,13 @@ public sealed class PlacedInk
     {
         (Key, Area, Motion) = (key, area, motion);
         placed = new(() => Outlines.Moved(area, motion));
-        box = new(() => motion.KeepsBoxes ? Geometry.Box.Of(area) is { } b ? motion.Of(b) : null : Geometry.Box.Of(placed.Value));
+        box = new(() =>
+            motion.KeepsBoxes
+                ? Geometry.Box.Of(area) is { } b
+                    ? motion.Of(b)
+                    : null
+                : Geometry.Box.Of(placed.Value)
+        );
     }
 
     /// <summary>Tells the area apart from any other; empty for one that nobody will ask for again.</summary>
@@ -54,14 +60,14 @@ public sealed class FilmInk
     public FilmInk(FilmPly film, IReadOnlyList<PlacedInk> pieces)
     {
         (Film, Pieces) = (film, pieces);
-        ink = new(() => pieces.Count == 1 ? pieces[0].Placed : Outlines.Together([.. pieces.SelectMany(p => Outlines.PolygonsOf(p.Placed))]));
+        ink = new(() =>
+            pieces.Count == 1 ? pieces[0].Placed : Outlines.Together([.. pieces.SelectMany(p => Outlines.PolygonsOf(p.Placed))])
+        );
     }
 
     /// <summary>Ink of one area in its place.</summary>
     public FilmInk(FilmPly film, Area ink)
-        : this(film, [new PlacedInk("", ink, Motion.None)])
-    {
-    }
+        : this(film, [new PlacedInk("", ink, Motion.None)]) { }
 
     /// <summary>The film.</summary>
     public FilmPly Film { get; }

@@ -26,7 +26,9 @@ internal sealed class FilmLayers
         for (var i = 0; i < parts.Count; i++)
         {
             var (part, before) = (parts[i], parts.Take(i));
-            foreach (var (film, ink) in (failing ?? new FailingParts(areLeftOut: false)).Try(part.Part.Id, () => all.Taken(part, before)) ?? [])
+            foreach (
+                var (film, ink) in (failing ?? new FailingParts(areLeftOut: false)).Try(part.Part.Id, () => all.Taken(part, before)) ?? []
+            )
             {
                 all.layers[film] = ink;
             }
@@ -36,12 +38,13 @@ internal sealed class FilmLayers
     }
 
     /// <summary>All films' ink as one area.</summary>
-    public static Area Joined(IReadOnlyList<FilmInk> films) => films.Count switch
-    {
-        0 => Outlines.Empty,
-        1 => films[0].Ink,
-        _ => Outlines.Join([.. films.SelectMany(f => Outlines.PolygonsOf(f.Ink))]),
-    };
+    public static Area Joined(IReadOnlyList<FilmInk> films) =>
+        films.Count switch
+        {
+            0 => Outlines.Empty,
+            1 => films[0].Ink,
+            _ => Outlines.Join([.. films.SelectMany(f => Outlines.PolygonsOf(f.Ink))]),
+        };
 
     /// <summary>The films that a part changes, as they are after it.</summary>
     private List<(FilmPly Film, IReadOnlyList<PlacedInk> Ink)> Taken(PlacedPart placed, IEnumerable<PlacedPart> before)
@@ -56,7 +59,12 @@ internal sealed class FilmLayers
                 // What takes away acts on whole films, whatever films its drawing is of.
                 var own = new FilmPly(placed.Part.FilmId, placed.Part.Ply);
                 _ = Layer(own, order.Count);
-                return [.. order.Where(f => placed.Part.TakesFrom(f) || f == own).Select(f => (f, Taken(layers[f], placed, placed.Part.TakesFrom(f), f == own)))];
+                return
+                [
+                    .. order
+                        .Where(f => placed.Part.TakesFrom(f) || f == own)
+                        .Select(f => (f, Taken(layers[f], placed, placed.Part.TakesFrom(f), f == own))),
+                ];
         }
     }
 
@@ -80,18 +88,26 @@ internal sealed class FilmLayers
     private IReadOnlyList<PlacedInk> Taken(IReadOnlyList<PlacedInk> before, PlacedPart placed, bool takes, bool stands)
     {
         var own = ink.With([], placed.Ink.SelectMany(i => i.Pieces));
-        var left = !takes ? before : placed.Part.Action switch
-        {
-            PartAction.CutsThrough => ink.Without(before, own),
-            PartAction.Confines => ink.Within(before, own),
-            _ => ink.Without(before, ink.Grown(own, placed.Part.Clearance.At(scales, LengthRange.Margin), solid: false)),
-        };
+        var left = !takes
+            ? before
+            : placed.Part.Action switch
+            {
+                PartAction.CutsThrough => ink.Without(before, own),
+                PartAction.Confines => ink.Within(before, own),
+                _ => ink.Without(before, ink.Grown(own, placed.Part.Clearance.At(scales, LengthRange.Margin), solid: false)),
+            };
         return stands && placed.Part.Action == PartAction.ClearsAround ? ink.With(left, own) : left;
     }
 
     private List<(FilmPly Film, IReadOnlyList<PlacedInk> Ink)> Back(BackingPart backing, List<PlacedPart> before)
     {
-        var from = before.Where(p => p.Part is not BackingPart && p.Part.Action is PartAction.Adds or PartAction.ClearsAround && (backing.Of.Count == 0 || backing.Of.Contains(p.Part.Id))).ToList();
+        var from = before
+            .Where(p =>
+                p.Part is not BackingPart
+                && p.Part.Action is PartAction.Adds or PartAction.ClearsAround
+                && (backing.Of.Count == 0 || backing.Of.Contains(p.Part.Id))
+            )
+            .ToList();
         if (from.Count == 0)
         {
             return [];
@@ -99,8 +115,15 @@ internal sealed class FilmLayers
 
         // It lies under the films it is grown from.
         var film = new FilmPly(backing.FilmId, backing.Ply);
-        var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film))).Where(x => x >= 0).DefaultIfEmpty(order.Count).Min();
-        var under = ink.Grown(ink.With([], from.SelectMany(p => p.Ink).SelectMany(i => i.Pieces)), backing.By.At(scales, LengthRange.Margin), backing.Solid);
+        var lowest = from.SelectMany(p => p.Body.Ink.Select(x => order.IndexOf(x.Film)))
+            .Where(x => x >= 0)
+            .DefaultIfEmpty(order.Count)
+            .Min();
+        var under = ink.Grown(
+            ink.With([], from.SelectMany(p => p.Ink).SelectMany(i => i.Pieces)),
+            backing.By.At(scales, LengthRange.Margin),
+            backing.Solid
+        );
         // What goes through other films than its own is in what lies under them, too: a hole in a plate is in its backing.
         foreach (var through in before.Where(p => p.Part.ActsOn != ActsOn.Own && p.Part.TakesFrom(film)))
         {

@@ -33,28 +33,55 @@ internal sealed class GraphicInk
     {
         (this.part, this.graphic, this.cache) = (part, graphic, cache);
         var dropped = part.Dropped.ToHashSet();
-        var uses = part.Films.DistinctBy(f => f.Colour, StringComparer.OrdinalIgnoreCase).ToDictionary(f => f.Colour, StringComparer.OrdinalIgnoreCase);
+        var uses = part
+            .Films.DistinctBy(f => f.Colour, StringComparer.OrdinalIgnoreCase)
+            .ToDictionary(f => f.Colour, StringComparer.OrdinalIgnoreCase);
         kept = [];
         for (var i = 0; i < graphic.Pieces.Count; i++)
         {
             var use = uses.GetValueOrDefault(graphic.Pieces[i].Colour);
             if (!dropped.Contains(i) && use?.Use != ColourUse.LeftOut)
             {
-                kept.Add((i, graphic.Pieces[i], use?.Use == ColourUse.CutsThrough ? null : new FilmPly(use is { FilmId.Length: > 0 } ? use.FilmId : part.FilmId, part.Ply)));
+                kept.Add(
+                    (
+                        i,
+                        graphic.Pieces[i],
+                        use?.Use == ColourUse.CutsThrough
+                            ? null
+                            : new FilmPly(use is { FilmId.Length: > 0 } ? use.FilmId : part.FilmId, part.Ply)
+                    )
+                );
             }
         }
 
         films = [.. kept.Select(k => k.Film).OfType<FilmPly>().Distinct()];
-        content = new(() => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(
-            $"{graphic.Id} {part.Open} {part.HolesFilled} {part.FilmId} {part.Ply} {string.Join(',', part.Films)} {string.Join(',', part.Dropped)}")), 0, 16));
+        content = new(() =>
+            Convert.ToHexString(
+                SHA256.HashData(
+                    Encoding.UTF8.GetBytes(
+                        $"{graphic.Id} {part.Open} {part.HolesFilled} {part.FilmId} {part.Ply} {string.Join(',', part.Films)} "
+                            + $"{string.Join(',', part.Dropped)}"
+                    )
+                ),
+                0,
+                16
+            )
+        );
     }
 
     /// <summary>The body of the graphic, its box centred on the origin; null when nothing of it is left.</summary>
     public PartBody? Body(Scales scales)
     {
         // What no line is stroked with does not tell ink apart.
-        var stroke = part.Open == OpenOutlines.Strokes && kept.Exists(k => k.Piece.Open.Count > 0) ? part.StrokeWidth.At(scales, LengthRange.Artwork) : 0;
-        var lengths = new Lengths(stroke, part.Strengthen.At(scales, LengthRange.Margin), part.DoubledRemoved ? part.DoubledWithin.At(scales, LengthRange.Margin) : 0);
+        var stroke =
+            part.Open == OpenOutlines.Strokes && kept.Exists(k => k.Piece.Open.Count > 0)
+                ? part.StrokeWidth.At(scales, LengthRange.Artwork)
+                : 0;
+        var lengths = new Lengths(
+            stroke,
+            part.Strengthen.At(scales, LengthRange.Margin),
+            part.DoubledRemoved ? part.DoubledWithin.At(scales, LengthRange.Margin) : 0
+        );
         if (FactorFor(scales, lengths) is not { } factor || BoxAt(factor, lengths) is not { } box)
         {
             return null;
@@ -63,8 +90,13 @@ internal sealed class GraphicInk
         var place = Motion.Scale(factor, factor).Then(Motion.Move(-box.CentreX, -box.CentreY));
         var key = FormattableString.Invariant($"graphic {content.Value} {factor:R} {lengths}");
         return new PartBody(key, Motion.Move(-box.CentreX, -box.CentreY).Of(box), () =>
-            [.. films.Select(f => (Film: f, Ink: InkOf(f, factor, lengths))).Where(i => !i.Ink.IsEmpty)
-                .Select(i => new FilmInk(i.Film, [new PlacedInk(KeyOf(i.Film, factor, lengths), i.Ink, place)]))]);
+            [
+                .. films
+                    .Select(f => (Film: f, Ink: InkOf(f, factor, lengths)))
+                    .Where(i => !i.Ink.IsEmpty)
+                    .Select(i => new FilmInk(i.Film, [new PlacedInk(KeyOf(i.Film, factor, lengths), i.Ink, place)])),
+            ]
+        );
     }
 
     /// <summary>What the file's millimetres are multiplied by.</summary>
@@ -76,7 +108,12 @@ internal sealed class GraphicInk
         }
 
         var wanted = part.Size.At(scales, LengthRange.Artwork);
-        double Is(double f) => BoxAt(f, lengths) is { } b ? part.SizedBy == GraphicSize.Width ? b.Width : b.Height : 0;
+        double Is(double f) =>
+            BoxAt(f, lengths) is { } b
+                ? part.SizedBy == GraphicSize.Width
+                    ? b.Width
+                    : b.Height
+                : 0;
         var factor = part.FileScale;
         if (wanted <= 0 || Is(factor) <= 0)
         {
@@ -101,17 +138,22 @@ internal sealed class GraphicInk
     {
         var bare = lengths with { Grow = 0, Within = 0 };
         var (strokes, by) = (lengths.Stroke > 0, Motion.Scale(factor, factor));
-        var around = strokes && kept.Exists(k => k.Film is null)
-            ? Box.Around(films.Select(f => Box.Of(InkOf(f, factor, bare))).OfType<Box>().Select(by.Of))
-            : Box.Around([
-                .. films.Select(f => Box.Of(InkOf(f, factor, bare with { Stroke = 0 }))).OfType<Box>().Select(by.Of),
-                .. strokes && LinesBox(factor) is { } lines ? [by.Of(lines).Grown(lengths.Stroke / 2)] : Array.Empty<Box>(),
-            ]);
+        var around =
+            strokes && kept.Exists(k => k.Film is null)
+                ? Box.Around(films.Select(f => Box.Of(InkOf(f, factor, bare))).OfType<Box>().Select(by.Of))
+                : Box.Around([
+                    .. films.Select(f => Box.Of(InkOf(f, factor, bare with { Stroke = 0 }))).OfType<Box>().Select(by.Of),
+                    .. strokes && LinesBox(factor) is { } lines ? [by.Of(lines).Grown(lengths.Stroke / 2)] : Array.Empty<Box>(),
+                ]);
         return around?.Grown(lengths.Grow);
     }
 
-    private Box? LinesBox(double factor) => Box.Of(cache.Derived(FormattableString.Invariant($"lines {content.Value} {InkCache.LevelFor(factor)}"), () =>
-        Outlines.Factory.CreateMultiLineString([.. kept.Where(k => k.Film is not null).SelectMany(k => LinesOf(k.Piece, factor))])));
+    private Box? LinesBox(double factor) =>
+        Box.Of(
+            cache.Derived(FormattableString.Invariant($"lines {content.Value} {InkCache.LevelFor(factor)}"), () =>
+                Outlines.Factory.CreateMultiLineString([.. kept.Where(k => k.Film is not null).SelectMany(k => LinesOf(k.Piece, factor))])
+            )
+        );
 
     /// <summary>The ink of one film in the file's millimetres.</summary>
     private Area InkOf(FilmPly film, double factor, Lengths lengths)
@@ -119,14 +161,21 @@ internal sealed class GraphicInk
         var own = lengths.At(factor);
         return cache.Derived(KeyOf(film, factor, lengths), () =>
         {
-            var joined = own.Grow == 0 && own.Within == 0 ? Joined(film, factor, own.Stroke) : InkOf(film, factor, lengths with { Grow = 0, Within = 0 });
+            var joined =
+                own.Grow == 0 && own.Within == 0
+                    ? Joined(film, factor, own.Stroke)
+                    : InkOf(film, factor, lengths with { Grow = 0, Within = 0 });
             var clean = own.Within > 0 && !part.HolesFilled ? DoubledOutlines.Removed(joined, own.Within) : joined;
             return Outlines.Grown(clean, own.Grow, PieceInk.ErrorAt(factor));
         });
     }
 
-    private string KeyOf(FilmPly film, double factor, Lengths lengths) => lengths.At(factor) is var own
-        ? FormattableString.Invariant($"graphic {content.Value} {films.IndexOf(film)} {InkCache.LevelFor(factor)} {own.Stroke:G12} {own.Within:G12} {own.Grow:G12}") : "";
+    private string KeyOf(FilmPly film, double factor, Lengths lengths) =>
+        lengths.At(factor) is var own
+            ? FormattableString.Invariant(
+                $"graphic {content.Value} {films.IndexOf(film)} {InkCache.LevelFor(factor)} {own.Stroke:G12} {own.Within:G12} {own.Grow:G12}"
+            )
+            : "";
 
     /// <summary>
     /// The pieces of a film in order: those that follow one another are joined at once, and what cuts through is taken out of what came
@@ -135,7 +184,7 @@ internal sealed class GraphicInk
     private Area Joined(FilmPly film, double factor, double stroke)
     {
         var ink = Outlines.Empty;
-        for (var i = 0; i < kept.Count;)
+        for (var i = 0; i < kept.Count; )
         {
             var from = i;
             bool Same(int k) => kept[k].Film is null == kept[from].Film is null;
@@ -148,7 +197,9 @@ internal sealed class GraphicInk
                 }
             }
 
-            ink = kept[from].Film is null ? Outlines.Without(ink, Outlines.Join(group)) : Outlines.Join([.. Outlines.PolygonsOf(ink), .. group]);
+            ink = kept[from].Film is null
+                ? Outlines.Without(ink, Outlines.Join(group))
+                : Outlines.Join([.. Outlines.PolygonsOf(ink), .. group]);
         }
 
         return part.HolesFilled ? Outlines.Filled(ink) : ink;
@@ -157,10 +208,16 @@ internal sealed class GraphicInk
     private Area AreaOf(int index, double factor, double stroke)
     {
         var piece = graphic.Pieces[index];
-        var filled = part.Open == OpenOutlines.Closed && piece.Open.Count > 0
-            ? PieceInk.Filled(piece, [.. piece.Closed, .. piece.Open], factor) : PieceInk.Of(graphic, index, factor, cache).Area;
-        return part.Open != OpenOutlines.Strokes || piece.Open.Count == 0 || stroke <= 0 ? filled
-            : Outlines.Join([.. Outlines.PolygonsOf(filled), .. LinesOf(piece, factor).SelectMany(l => Outlines.PolygonsOf(Outlines.Grown(l, stroke / 2, PieceInk.ErrorAt(factor))))]);
+        var filled =
+            part.Open == OpenOutlines.Closed && piece.Open.Count > 0
+                ? PieceInk.Filled(piece, [.. piece.Closed, .. piece.Open], factor)
+                : PieceInk.Of(graphic, index, factor, cache).Area;
+        return part.Open != OpenOutlines.Strokes || piece.Open.Count == 0 || stroke <= 0
+            ? filled
+            : Outlines.Join([
+                .. Outlines.PolygonsOf(filled),
+                .. LinesOf(piece, factor).SelectMany(l => Outlines.PolygonsOf(Outlines.Grown(l, stroke / 2, PieceInk.ErrorAt(factor)))),
+            ]);
     }
 
     private static IEnumerable<LineString> LinesOf(GraphicPiece piece, double factor) =>

@@ -31,27 +31,59 @@ internal sealed class LayerInk(InkCache? cache)
         }
 
         // What stood there before is known not to touch.
-        return [.. Clusters.Of([.. all.Select(p => p.Box!.Value.Grown(Slack).ToEnvelope())], (i, j) => j >= before.Count && Touch(all[i], all[j]))
-            .Select(g => g.Count == 1 ? all[g[0]] : Made("join", [.. g.Select(i => all[i])], areas => Outlines.Join([.. areas.SelectMany(Outlines.PolygonsOf)])))];
+        return
+        [
+            .. Clusters
+                .Of([.. all.Select(p => p.Box!.Value.Grown(Slack).ToEnvelope())], (i, j) => j >= before.Count && Touch(all[i], all[j]))
+                .Select(g =>
+                    g.Count == 1
+                        ? all[g[0]]
+                        : Made("join", [.. g.Select(i => all[i])], areas => Outlines.Join([.. areas.SelectMany(Outlines.PolygonsOf)]))
+                ),
+        ];
     }
 
     /// <summary>Ink with other ink taken out of it.</summary>
-    public IReadOnlyList<PlacedInk> Without(IReadOnlyList<PlacedInk> before, IReadOnlyList<PlacedInk> away) => [.. before
-        .Select(p => Near(p, away) is { Count: > 0 } near ? Made("without", [p, .. near], areas => Outlines.Without(areas[0], Outlines.Join([.. areas.Skip(1).SelectMany(Outlines.PolygonsOf)]))) : p)
-        .Where(p => !p.Area.IsEmpty)];
+    public IReadOnlyList<PlacedInk> Without(IReadOnlyList<PlacedInk> before, IReadOnlyList<PlacedInk> away) =>
+        [
+            .. before
+                .Select(p =>
+                    Near(p, away) is { Count: > 0 } near
+                        ? Made("without", [p, .. near], areas =>
+                            Outlines.Without(areas[0], Outlines.Join([.. areas.Skip(1).SelectMany(Outlines.PolygonsOf)]))
+                        )
+                        : p
+                )
+                .Where(p => !p.Area.IsEmpty),
+        ];
 
     /// <summary>What of ink lies inside other ink.</summary>
-    public IReadOnlyList<PlacedInk> Within(IReadOnlyList<PlacedInk> before, IReadOnlyList<PlacedInk> inside) => [.. before
-        .Select(p => (Piece: p, Near: Near(p, inside))).Where(p => p.Near.Count > 0)
-        .Select(p => Made("within", [p.Piece, .. p.Near], areas => Outlines.Within(areas[0], Outlines.Join([.. areas.Skip(1).SelectMany(Outlines.PolygonsOf)]))))
-        .Where(p => !p.Area.IsEmpty)];
+    public IReadOnlyList<PlacedInk> Within(IReadOnlyList<PlacedInk> before, IReadOnlyList<PlacedInk> inside) =>
+        [
+            .. before
+                .Select(p => (Piece: p, Near: Near(p, inside)))
+                .Where(p => p.Near.Count > 0)
+                .Select(p =>
+                    Made("within", [p.Piece, .. p.Near], areas =>
+                        Outlines.Within(areas[0], Outlines.Join([.. areas.Skip(1).SelectMany(Outlines.PolygonsOf)]))
+                    )
+                )
+                .Where(p => !p.Area.IsEmpty),
+        ];
 
     /// <summary>Ink grown at every side by millimetres, with its holes filled where it shall be solid.</summary>
     public IReadOnlyList<PlacedInk> Grown(IReadOnlyList<PlacedInk> ink, double by, bool solid)
     {
         Area Solid(Area area) => solid ? Outlines.Filled(area) : area;
-        var grown = ink.Count == 0 || (by == 0 && !solid) ? ink : [Made(FormattableString.Invariant($"grown {by:R} {solid}"), ink, areas =>
-            Solid(Outlines.Grown(Outlines.Join([.. areas.SelectMany(Outlines.PolygonsOf)]), by, Tolerances.Ink)))];
+        var grown =
+            ink.Count == 0 || (by == 0 && !solid)
+                ? ink
+                :
+                [
+                    Made(FormattableString.Invariant($"grown {by:R} {solid}"), ink, areas =>
+                        Solid(Outlines.Grown(Outlines.Join([.. areas.SelectMany(Outlines.PolygonsOf)]), by, Tolerances.Ink))
+                    ),
+                ];
         return [.. grown.Where(p => !p.Area.IsEmpty)];
     }
 
@@ -61,7 +93,8 @@ internal sealed class LayerInk(InkCache? cache)
     /// <summary>Whether two pieces have a point in common, as seen from the first.</summary>
     private static bool Touch(PlacedInk a, PlacedInk b)
     {
-        List<Polygon> Near(PlacedInk of, PlacedInk other) => Outlines.MovedNear(of.Area, Relative(of, a), other.Box!.Value.Moved(-a.Motion.C, -a.Motion.F).Grown(Slack));
+        List<Polygon> Near(PlacedInk of, PlacedInk other) =>
+            Outlines.MovedNear(of.Area, Relative(of, a), other.Box!.Value.Moved(-a.Motion.C, -a.Motion.F).Grown(Slack));
         return Outlines.Touch(Near(a, b), Near(b, a));
     }
 
@@ -81,11 +114,12 @@ internal sealed class LayerInk(InkCache? cache)
 
     private static Area Seen(PlacedInk piece, PlacedInk from) => Outlines.Moved(piece.Area, Relative(piece, from));
 
-    private static Motion Relative(PlacedInk piece, PlacedInk from) => piece.Motion with
-    {
-        C = Math.Round(piece.Motion.C - from.Motion.C, Digits),
-        F = Math.Round(piece.Motion.F - from.Motion.F, Digits),
-    };
+    private static Motion Relative(PlacedInk piece, PlacedInk from) =>
+        piece.Motion with
+        {
+            C = Math.Round(piece.Motion.C - from.Motion.C, Digits),
+            F = Math.Round(piece.Motion.F - from.Motion.F, Digits),
+        };
 
     private static string Hash(string text) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(text)), 0, 16);
 }

@@ -23,9 +23,7 @@ public sealed class PartBody
 
     /// <summary>A body of one area, drawn in its coordinates.</summary>
     internal PartBody(string key, Box box, FilmPly film, Func<Area> ink)
-        : this(key, box, () => [new FilmInk(film, [new PlacedInk(key, ink(), Motion.None)])])
-    {
-    }
+        : this(key, box, () => [new FilmInk(film, [new PlacedInk(key, ink(), Motion.None)])]) { }
 
     /// <summary>The box of its ink.</summary>
     public Box Box { get; }
@@ -86,10 +84,16 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
     public PlacedPart Moved(double dx, double dy) => this with { Motion = Motion.Moved(dx, dy), Box = Box.Moved(dx, dy) };
 
     /// <summary>The part turned a quarter to the left about the origin.</summary>
-    public PlacedPart QuarterTurned() => this with { Motion = Motion.Then(Motion.TurnLeft(90)), Box = new Box(-Box.MaxY, Box.MinX, -Box.MinY, Box.MaxX) };
+    public PlacedPart QuarterTurned() =>
+        this with
+        {
+            Motion = Motion.Then(Motion.TurnLeft(90)),
+            Box = new Box(-Box.MaxY, Box.MinX, -Box.MinY, Box.MaxX),
+        };
 
     /// <summary>The same part with its origin somewhere else.</summary>
-    internal PlacedPart At(double x, double y) => Moved(x - Motion.C, y - Motion.F) is var moved ? moved with { Motion = Motion with { C = x, F = y } } : this;
+    internal PlacedPart At(double x, double y) =>
+        Moved(x - Motion.C, y - Motion.F) is var moved ? moved with { Motion = Motion with { C = x, F = y } } : this;
 
     /// <summary>A part of a group where the placed group brings it.</summary>
     public PlacedPart Within(PlacedPart group)
@@ -102,7 +106,10 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
     internal PlacedPart Then(Motion next) => new(Part, Body, Motion.Then(next));
 
     /// <summary>The letter whose drawing lies round a place, when it is lettering and there is one.</summary>
-    public string? LetterAt(PlanePoint at) => Body.Line is { } line && line.LetterAt(Body.Straight?.Invoke(at) ?? Motion.Back(at)) is { } index ? line.Line.LetterOf(index) : null;
+    public string? LetterAt(PlanePoint at) =>
+        Body.Line is { } line && line.LetterAt(Body.Straight?.Invoke(at) ?? Motion.Back(at)) is { } index
+            ? line.Line.LetterOf(index)
+            : null;
 
     /// <summary>It, and the parts inside it where they stand; of a group that is repeated those of one copy.</summary>
     public IEnumerable<PlacedPart> WithInner => Body.Inner.SelectMany(p => p.Within(this).WithInner).Prepend(this);

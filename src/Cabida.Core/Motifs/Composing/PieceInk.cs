@@ -17,7 +17,11 @@ public static class PieceInk
         ArgumentNullException.ThrowIfNull(graphic);
         ArgumentNullException.ThrowIfNull(cache);
         var key = FormattableString.Invariant($"piece {graphic.Id} {index} {InkCache.LevelFor(factor)}");
-        return new PlacedInk(key, cache.Derived(key, () => Filled(graphic.Pieces[index], graphic.Pieces[index].Closed, factor)), Motion.Scale(factor, factor));
+        return new PlacedInk(
+            key,
+            cache.Derived(key, () => Filled(graphic.Pieces[index], graphic.Pieces[index].Closed, factor)),
+            Motion.Scale(factor, factor)
+        );
     }
 
     /// <summary>Closed outlines filled as a piece is, in the file's millimetres.</summary>

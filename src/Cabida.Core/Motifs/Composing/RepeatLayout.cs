@@ -39,21 +39,36 @@ internal static class RepeatLayout
                 var half = repeat.Kind == RepeatKind.HalfDrop;
                 var across = area is { } a ? Holds(a.Width, box.Width, gapX) : Math.Clamp(repeat.Across, 1, MostCopies);
                 var up = area is { } b ? Holds(b.Height, box.Height, gapY) : Math.Clamp(repeat.Up, 1, MostCopies);
-                var rows = Rows(Math.Min(across, MostCopies), Math.Min(up, MostCopies / Math.Min(across, MostCopies)), box.Width + gapX, box.Height + gapY, half, shorter: area is not null);
+                var rows = Rows(
+                    Math.Min(across, MostCopies),
+                    Math.Min(up, MostCopies / Math.Min(across, MostCopies)),
+                    box.Width + gapX,
+                    box.Height + gapY,
+                    half,
+                    shorter: area is not null
+                );
                 return (rows, new RepeatResult(rows.Count, 1, null, rows.Count));
             case RepeatKind.Ring:
                 var n = Math.Clamp(repeat.Across, 1, MostCopies);
                 var radius = repeat.Circle.At(scales, LengthRange.Artwork) / 2;
-                var ring = Enumerable.Range(0, n).Select(i => Motion.TurnLeft(-360.0 * i / n).Of(new PlanePoint(0, radius)) is var p
-                    ? (repeat.Turning ? Motion.TurnLeft(-360.0 * i / n) : Motion.None).Moved(p.X, p.Y) : default).ToList();
+                var ring = Enumerable
+                    .Range(0, n)
+                    .Select(i =>
+                        Motion.TurnLeft(-360.0 * i / n).Of(new PlanePoint(0, radius)) is var p
+                            ? (repeat.Turning ? Motion.TurnLeft(-360.0 * i / n) : Motion.None).Moved(p.X, p.Y)
+                            : default
+                    )
+                    .ToList();
                 return (ring, new RepeatResult(n, 1, null, n));
             case RepeatKind.Corners:
                 var size = area ?? SizeOf(repeat, scales);
                 var (dx, dy) = ((size.Width - box.Width) / 2, (size.Height - box.Height) / 2);
                 Motion[] corners =
                 [
-                    Motion.Move(-dx, dy), Motion.Flip.Moved(dx, dy),
-                    Motion.Scale(1, -1).Moved(-dx, -dy), Motion.Scale(-1, -1).Moved(dx, -dy),
+                    Motion.Move(-dx, dy),
+                    Motion.Flip.Moved(dx, dy),
+                    Motion.Scale(1, -1).Moved(-dx, -dy),
+                    Motion.Scale(-1, -1).Moved(dx, -dy),
                 ];
                 return ([.. corners.Select(c => c.Moved(size.CentreX, size.CentreY))], new RepeatResult(4, 1, null, 4));
             case RepeatKind.Scatter:
@@ -76,7 +91,14 @@ internal static class RepeatLayout
         return (n, x / n);
     }
 
-    private static (IReadOnlyList<Motion> Copies, RepeatResult Result) Wrap(Repeat repeat, Box box, double gapX, double gapY, double girth, double ring)
+    private static (IReadOnlyList<Motion> Copies, RepeatResult Result) Wrap(
+        Repeat repeat,
+        Box box,
+        double gapX,
+        double gapY,
+        double girth,
+        double ring
+    )
     {
         var period = box.Width + gapX;
         if (period <= 0 || girth / period > MostCopies)
@@ -154,14 +176,16 @@ internal static class RepeatLayout
         }
     }
 
-    private static int Holds(double room, double one, double gap) => Math.Max(1, (int)Math.Floor((room + gap + 1e-9) / Math.Max(one + gap, 1e-6)));
+    private static int Holds(double room, double one, double gap) =>
+        Math.Max(1, (int)Math.Floor((room + gap + 1e-9) / Math.Max(one + gap, 1e-6)));
 
-    private static Box? AreaOf(Repeat repeat, Scales scales, GroundShape ground) => repeat.Over switch
-    {
-        RepeatOver.Area => SizeOf(repeat, scales),
-        RepeatOver.Ground => ground.Box ?? SizeOf(repeat, scales),
-        _ => null,
-    };
+    private static Box? AreaOf(Repeat repeat, Scales scales, GroundShape ground) =>
+        repeat.Over switch
+        {
+            RepeatOver.Area => SizeOf(repeat, scales),
+            RepeatOver.Ground => ground.Box ?? SizeOf(repeat, scales),
+            _ => null,
+        };
 
     private static Box SizeOf(Repeat repeat, Scales scales)
     {

@@ -27,12 +27,16 @@ internal static class SeenMiddle
 
     /// <summary>The middle of the parts of one row: as the first of them that asks for another than the box.</summary>
     public static PlanePoint? OfRow(IReadOnlyList<PlacedPart> row) =>
-        Of(row, row.Select(p => p.Part.Centring).FirstOrDefault(c => c != Centring.InkBox), () => row.SelectMany(p => p.Ink).Select(i => i.Ink));
+        Of(row, row.Select(p => p.Part.Centring).FirstOrDefault(c => c != Centring.InkBox), () =>
+            row.SelectMany(p => p.Ink).Select(i => i.Ink)
+        );
 
     /// <summary>The centre of gravity of areas; null when they have no extent.</summary>
     private static PlanePoint? Weight(IEnumerable<Area> areas)
     {
-        double x = 0, y = 0, all = 0;
+        double x = 0,
+            y = 0,
+            all = 0;
         foreach (var area in areas)
         {
             var (centre, size) = (area.Centroid, area.Area);

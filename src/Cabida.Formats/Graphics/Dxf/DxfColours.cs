@@ -13,7 +13,19 @@ internal static class DxfColours
     /// <summary>What is drawn in black or white, whichever is seen.</summary>
     public const int Plain = 7;
 
-    private static readonly string[] Named = ["#000000", "#ff0000", "#ffff00", "#00ff00", "#00ffff", "#0000ff", "#ff00ff", "#000000", "#808080", "#c0c0c0"];
+    private static readonly string[] Named =
+    [
+        "#000000",
+        "#ff0000",
+        "#ffff00",
+        "#00ff00",
+        "#00ffff",
+        "#0000ff",
+        "#ff00ff",
+        "#000000",
+        "#808080",
+        "#c0c0c0",
+    ];
     private static readonly float[] Depths = [100, 80, 60, 50, 30];
     private static readonly int[] Greys = [51, 91, 132, 173, 214, 255];
 
@@ -30,8 +42,10 @@ internal static class DxfColours
             return "#808080";
         }
 
-        var colour = number >= 250 ? new SKColor((byte)Greys[number - 250], (byte)Greys[number - 250], (byte)Greys[number - 250])
-            : SKColor.FromHsv(((number / 10) - 1) * 15, number % 2 == 0 ? 100 : 50, Depths[number % 10 / 2]);
+        var colour =
+            number >= 250
+                ? new SKColor((byte)Greys[number - 250], (byte)Greys[number - 250], (byte)Greys[number - 250])
+                : SKColor.FromHsv(((number / 10) - 1) * 15, number % 2 == 0 ? 100 : 50, Depths[number % 10 / 2]);
         return $"#{colour.Red:x2}{colour.Green:x2}{colour.Blue:x2}";
     }
 

@@ -18,18 +18,32 @@ internal static class DxfCurves
             case "CIRCLE":
                 return Arc(e.Point(10), new(e.Of(40), 0), 1, 0, 2 * Math.PI, true);
             case "ARC":
-                double from = e.Of(50) * Math.PI / 180, to = e.Of(51) * Math.PI / 180;
+                double from = e.Of(50) * Math.PI / 180,
+                    to = e.Of(51) * Math.PI / 180;
                 return Arc(e.Point(10), new(e.Of(40), 0), 1, from, to > from ? to : to + (2 * Math.PI), false);
             case "ELLIPSE":
                 var end = e.Of(42, 2 * Math.PI);
                 // Its axes are of the page; seen from behind it runs the other way round.
-                return Arc(e.Point(10), e.Point(11), e.Of(40, 1) * (e.FacesAway ? -1 : 1), e.Of(41), end > e.Of(41) ? end : end + (2 * Math.PI), Math.Abs(end - e.Of(41) - (2 * Math.PI)) < 1e-6);
+                return Arc(
+                    e.Point(10),
+                    e.Point(11),
+                    e.Of(40, 1) * (e.FacesAway ? -1 : 1),
+                    e.Of(41),
+                    end > e.Of(41) ? end : end + (2 * Math.PI),
+                    Math.Abs(end - e.Of(41) - (2 * Math.PI)) < 1e-6
+                );
             case "LWPOLYLINE":
                 return Polyline(e);
             case "SPLINE":
                 return Spline(e);
             case "SOLID" or "TRACE":
-                return e.Points(10) is { Count: > 0 } ? new LineChain(e.Point(10), [new LineSegmentTo(e.Point(11)), new LineSegmentTo(e.Point(13)), new LineSegmentTo(e.Point(12))], true) : null;
+                return e.Points(10) is { Count: > 0 }
+                    ? new LineChain(
+                        e.Point(10),
+                        [new LineSegmentTo(e.Point(11)), new LineSegmentTo(e.Point(13)), new LineSegmentTo(e.Point(12))],
+                        true
+                    )
+                    : null;
             default:
                 return null;
         }
@@ -61,7 +75,8 @@ internal static class DxfCurves
         var segments = new List<CurveSegment>();
         for (var i = 0; i + (closed ? 0 : 1) < vertices.Count; i++)
         {
-            PlanePoint a = vertices[i].At, b = vertices[(i + 1) % vertices.Count].At;
+            PlanePoint a = vertices[i].At,
+                b = vertices[(i + 1) % vertices.Count].At;
             var bulge = vertices[i].Bulge;
             if (Math.Abs(bulge) < Flat || a.To(b) < Flat)
             {
@@ -75,7 +90,10 @@ internal static class DxfCurves
             var height = radius * Math.Cos(angle / 2);
             var centre = new PlanePoint(((a.X + b.X) / 2) + (height * Math.Cos(normal)), ((a.Y + b.Y) / 2) + (height * Math.Sin(normal)));
             var start = Math.Atan2(a.Y - centre.Y, a.X - centre.X);
-            var arc = angle > 0 ? Arc(centre, new(radius, 0), 1, start, start + angle, false)! : Arc(centre, new(radius, 0), 1, start + angle, start, false)!.Reversed();
+            var arc =
+                angle > 0
+                    ? Arc(centre, new(radius, 0), 1, start, start + angle, false)!
+                    : Arc(centre, new(radius, 0), 1, start + angle, start, false)!.Reversed();
             segments.AddRange(arc.Segments.SkipLast(1));
             segments.Add(arc.Segments[^1] is CubicTo last ? last with { End = b } : new LineSegmentTo(b));
         }
@@ -140,16 +158,22 @@ internal static class DxfCurves
             if (degree <= 3 && !rational)
             {
                 // The Bézier points of a span are its blossom at the span's ends.
-                segments.Add(degree switch
-                {
-                    1 => new LineSegmentTo(Blossom(span, [b])),
-                    2 => new QuadraticTo(Blossom(span, [a, b]), Blossom(span, [b, b])),
-                    _ => new CubicTo(Blossom(span, [a, a, b]), Blossom(span, [a, b, b]), Blossom(span, [b, b, b])),
-                });
+                segments.Add(
+                    degree switch
+                    {
+                        1 => new LineSegmentTo(Blossom(span, [b])),
+                        2 => new QuadraticTo(Blossom(span, [a, b]), Blossom(span, [b, b])),
+                        _ => new CubicTo(Blossom(span, [a, a, b]), Blossom(span, [a, b, b]), Blossom(span, [b, b, b])),
+                    }
+                );
             }
             else
             {
-                segments.AddRange(Enumerable.Range(1, RationalStepsPerSpan).Select(i => new LineSegmentTo(At(span, a + ((b - a) * i / RationalStepsPerSpan)))));
+                segments.AddRange(
+                    Enumerable
+                        .Range(1, RationalStepsPerSpan)
+                        .Select(i => new LineSegmentTo(At(span, a + ((b - a) * i / RationalStepsPerSpan))))
+                );
             }
         }
 
@@ -171,13 +195,21 @@ internal static class DxfCurves
 
         PlanePoint At(int span, double t)
         {
-            var d = Enumerable.Range(span - degree, degree + 1).Select(j => (control[j].X, control[j].Y, W: rational ? weights[j] : 1)).Select(c => (X: c.X * c.W, Y: c.Y * c.W, c.W)).ToArray();
+            var d = Enumerable
+                .Range(span - degree, degree + 1)
+                .Select(j => (control[j].X, control[j].Y, W: rational ? weights[j] : 1))
+                .Select(c => (X: c.X * c.W, Y: c.Y * c.W, c.W))
+                .ToArray();
             for (var r = 1; r <= degree; r++)
             {
                 for (var j = degree; j >= r; j--)
                 {
                     var s = Share(span - degree + j, r, t);
-                    d[j] = (d[j - 1].X + (s * (d[j].X - d[j - 1].X)), d[j - 1].Y + (s * (d[j].Y - d[j - 1].Y)), d[j - 1].W + (s * (d[j].W - d[j - 1].W)));
+                    d[j] = (
+                        d[j - 1].X + (s * (d[j].X - d[j - 1].X)),
+                        d[j - 1].Y + (s * (d[j].Y - d[j - 1].Y)),
+                        d[j - 1].W + (s * (d[j].W - d[j - 1].W))
+                    );
                 }
             }
 

@@ -10,7 +10,8 @@ namespace Cabida.Formats.Graphics.Dxf;
 internal sealed record DxfEntity(string Kind, List<(int Code, string Value)> Values)
 {
     /// <summary>The first value of a code as a number; zero when there is none.</summary>
-    public double Of(int code, double otherwise = 0) => Values.FirstOrDefault(v => v.Code == code).Value is { } text ? DxfTags.Number(text) : otherwise;
+    public double Of(int code, double otherwise = 0) =>
+        Values.FirstOrDefault(v => v.Code == code).Value is { } text ? DxfTags.Number(text) : otherwise;
 
     /// <summary>The first value of a code as text; empty when there is none.</summary>
     public string Text(int code) => Values.FirstOrDefault(v => v.Code == code).Value ?? "";
@@ -29,7 +30,11 @@ internal sealed record DxfEntity(string Kind, List<(int Code, string Value)> Val
 
     /// <summary>All points by the code of their x.</summary>
     public IReadOnlyList<PlanePoint> Points(int code) =>
-        [.. Values.Where(v => v.Code == code).Zip(Values.Where(v => v.Code == code + 10), (x, y) => new PlanePoint(DxfTags.Number(x.Value), DxfTags.Number(y.Value)))];
+        [
+            .. Values
+                .Where(v => v.Code == code)
+                .Zip(Values.Where(v => v.Code == code + 10), (x, y) => new PlanePoint(DxfTags.Number(x.Value), DxfTags.Number(y.Value))),
+        ];
 
     /// <summary>All values of a code as numbers.</summary>
     public double[] All(int code) => [.. Values.Where(v => v.Code == code).Select(v => DxfTags.Number(v.Value))];
@@ -53,7 +58,12 @@ internal sealed record DxfBlock(PlanePoint Base, IReadOnlyList<DxfEntity> Entiti
 /// <param name="Blocks">By name.</param>
 /// <param name="Entities">What is drawn.</param>
 internal sealed record DxfTags(
-    string Version, int Unit, IReadOnlyDictionary<string, DxfLayer> Layers, IReadOnlyDictionary<string, DxfBlock> Blocks, IReadOnlyList<DxfEntity> Entities)
+    string Version,
+    int Unit,
+    IReadOnlyDictionary<string, DxfLayer> Layers,
+    IReadOnlyDictionary<string, DxfBlock> Blocks,
+    IReadOnlyList<DxfEntity> Entities
+)
 {
     private const int MostPairs = 12_000_000;
 
@@ -132,14 +142,30 @@ internal sealed record DxfTags(
         }
 
         var version = variables.GetValueOrDefault("$ACADVER", "");
-        if (version.Length > 0 && (!version.StartsWith("AC1", StringComparison.Ordinal) || !int.TryParse(version.AsSpan(2), NumberStyles.Integer, CultureInfo.InvariantCulture, out var number) || number is < 1001 or > 1099))
+        if (
+            version.Length > 0
+            && (
+                !version.StartsWith("AC1", StringComparison.Ordinal)
+                || !int.TryParse(version.AsSpan(2), NumberStyles.Integer, CultureInfo.InvariantCulture, out var number)
+                || number is < 1001 or > 1099
+            )
+        )
         {
-            return Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} says it is of version “{version}”, which is not known. Save it as DXF R12 or a later release."));
+            return Outcome<DxfTags>.Fail(
+                Phrase.Say($"{name:strong} says it is of version “{version}”, which is not known. Save it as DXF R12 or a later release.")
+            );
         }
 
         return sections.TryGetValue("ENTITIES", out var entities)
-            ? Outcome<DxfTags>.Of(new DxfTags(
-                version, (int)Number(variables.GetValueOrDefault("$INSUNITS", "0")), LayersOf(sections.GetValueOrDefault("TABLES", [])), BlocksOf(sections.GetValueOrDefault("BLOCKS", [])), Joined(entities)))
+            ? Outcome<DxfTags>.Of(
+                new DxfTags(
+                    version,
+                    (int)Number(variables.GetValueOrDefault("$INSUNITS", "0")),
+                    LayersOf(sections.GetValueOrDefault("TABLES", [])),
+                    BlocksOf(sections.GetValueOrDefault("BLOCKS", [])),
+                    Joined(entities)
+                )
+            )
             : Outcome<DxfTags>.Fail(Phrase.Say($"{name:strong} has no section of entities, so there is nothing to bring in."));
     }
 
@@ -184,7 +210,10 @@ internal sealed record DxfTags(
             var entity = entities[i];
             if (entity.Kind == "POLYLINE")
             {
-                var line = new DxfEntity("LWPOLYLINE", [.. entity.Values.Where(v => v.Code is 6 or 8 or 40 or 41 or 60 or 62 or 67 or 70 or 210 or 220 or 230 or 420)]);
+                var line = new DxfEntity(
+                    "LWPOLYLINE",
+                    [.. entity.Values.Where(v => v.Code is 6 or 8 or 40 or 41 or 60 or 62 or 67 or 70 or 210 or 220 or 230 or 420)]
+                );
                 for (; i + 1 < entities.Count && entities[i + 1].Kind == "VERTEX"; i++)
                 {
                     line.Values.AddRange(entities[i + 1].Values.Where(v => v.Code is 10 or 20 or 40 or 41 or 42));

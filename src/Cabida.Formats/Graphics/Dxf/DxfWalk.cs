@@ -31,7 +31,8 @@ internal sealed class DxfWalk(DxfTags tags)
     public List<(string Colour, IReadOnlyList<Contour> Outline)> Wide { get; } = [];
 
     /// <summary>What was left out, in words, with how many.</summary>
-    public IEnumerable<string> LeftOut => leftOut.Select(l => l.Value == 1 ? $"{l.Key} (1)" : string.Create(CultureInfo.InvariantCulture, $"{l.Key} ({l.Value:#,0})"));
+    public IEnumerable<string> LeftOut =>
+        leftOut.Select(l => l.Value == 1 ? $"{l.Key} (1)" : string.Create(CultureInfo.InvariantCulture, $"{l.Key} ({l.Value:#,0})"));
 
     /// <summary>Why the file is refused; null while it is not.</summary>
     public Phrase? Refused { get; private set; }
@@ -62,18 +63,24 @@ internal sealed class DxfWalk(DxfTags tags)
             else if (DxfCurves.Of(e) is { Segments.Count: > 0 } chain)
             {
                 // A line, a spline and an ellipse stand in the drawing's coordinates; others in their own, seen from behind.
-                Add(e, chain.Moved(e.FacesAway && e.Kind is not ("LINE" or "SPLINE" or "ELLIPSE") ? Motion.Flip.Then(place) : place), ColourOf(e, byBlock));
+                Add(
+                    e,
+                    chain.Moved(e.FacesAway && e.Kind is not ("LINE" or "SPLINE" or "ELLIPSE") ? Motion.Flip.Then(place) : place),
+                    ColourOf(e, byBlock)
+                );
             }
             else if (e.Kind is not ("ATTDEF" or "VIEWPORT" or "POINT" or "SEQEND"))
             {
-                Leave(e.Kind switch
-                {
-                    "TEXT" or "MTEXT" or "ATTRIB" => "text (letter it anew, or turn it into outlines first)",
-                    "HATCH" => "hatching",
-                    "IMAGE" => "pictures",
-                    "DIMENSION" => "dimensions",
-                    _ => e.Kind.ToLowerInvariant(),
-                });
+                Leave(
+                    e.Kind switch
+                    {
+                        "TEXT" or "MTEXT" or "ATTRIB" => "text (letter it anew, or turn it into outlines first)",
+                        "HATCH" => "hatching",
+                        "IMAGE" => "pictures",
+                        "DIMENSION" => "dimensions",
+                        _ => e.Kind.ToLowerInvariant(),
+                    }
+                );
             }
         }
     }
@@ -94,8 +101,15 @@ internal sealed class DxfWalk(DxfTags tags)
         {
             Leave("widths that change along a line, which is cut as a plain one");
         }
-        else if (widths is [> 0 and var width] && StrokeOutlines.Of(
-            [new DrawnLine(chain.Contour, chain.Closed)], new StrokeSetting(width, SKStrokeCap.Butt, SKStrokeJoin.Miter, 10, [], 0), StrokeScale) is { Count: > 0 } outline)
+        else if (
+            widths is [> 0 and var width]
+            && StrokeOutlines.Of(
+                [new DrawnLine(chain.Contour, chain.Closed)],
+                new StrokeSetting(width, SKStrokeCap.Butt, SKStrokeJoin.Miter, 10, [], 0),
+                StrokeScale
+            )
+                is { Count: > 0 } outline
+        )
         {
             points += outline.Sum(c => c.Segments.Count);
             Wide.Add((colour, outline));
@@ -130,9 +144,13 @@ internal sealed class DxfWalk(DxfTags tags)
         Effort.Spend(StepsPerEntity);
         if (Refused is null && (++visited > MostEntities || points > MostPoints))
         {
-            Refused = visited > MostEntities
-                ? Phrase.Say($"draws more than {MostEntities:#,0} entities, those of blocks counted each time. Simplify it, and bring it in again.")
-                : Phrase.Say($"has more than {MostPoints:#,0} points. Simplify it, and bring it in again.");
+            Refused =
+                visited > MostEntities
+                    ? Phrase.Say(
+                        $"draws more than {MostEntities:#,0} entities, those of blocks counted each time. Simplify it, and bring it "
+                            + $"in again."
+                    )
+                    : Phrase.Say($"has more than {MostPoints:#,0} points. Simplify it, and bring it in again.");
         }
 
         return Refused is null;

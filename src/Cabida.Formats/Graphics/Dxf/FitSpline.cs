@@ -30,12 +30,28 @@ internal static class FitSpline
         }
 
         var h = Enumerable.Range(0, p.Count - 1).Select(i => p[i].To(p[i + 1])).ToArray();
-        var (x, y) = (Slopes([.. p.Select(q => q.X)], h, Along(start)?.X, Along(end)?.X, closed), Slopes([.. p.Select(q => q.Y)], h, Along(start)?.Y, Along(end)?.Y, closed));
-        return new LineChain(p[0], [.. h.Select((step, i) => new CubicTo(
-            new(p[i].X + (x[i] * step / 3), p[i].Y + (y[i] * step / 3)), new(p[i + 1].X - (x[i + 1] * step / 3), p[i + 1].Y - (y[i + 1] * step / 3)), p[i + 1]))], closed);
+        var (x, y) = (
+            Slopes([.. p.Select(q => q.X)], h, Along(start)?.X, Along(end)?.X, closed),
+            Slopes([.. p.Select(q => q.Y)], h, Along(start)?.Y, Along(end)?.Y, closed)
+        );
+        return new LineChain(
+            p[0],
+            [
+                .. h.Select(
+                    (step, i) =>
+                        new CubicTo(
+                            new(p[i].X + (x[i] * step / 3), p[i].Y + (y[i] * step / 3)),
+                            new(p[i + 1].X - (x[i + 1] * step / 3), p[i + 1].Y - (y[i + 1] * step / 3)),
+                            p[i + 1]
+                        )
+                ),
+            ],
+            closed
+        );
 
         // Chords are as long as the parameter runs, so a direction has the length 1.
-        static PlanePoint? Along(PlanePoint? d) => d is { } v && new PlanePoint(0, 0).To(v) is > Near and var l ? new PlanePoint(v.X / l, v.Y / l) : null;
+        static PlanePoint? Along(PlanePoint? d) =>
+            d is { } v && new PlanePoint(0, 0).To(v) is > Near and var l ? new PlanePoint(v.X / l, v.Y / l) : null;
     }
 
     /// <summary>The slopes at the points: a system of three diagonals, with two corners more for a closed curve.</summary>
@@ -55,7 +71,8 @@ internal static class FitSpline
             // The first slope is also the last; it is found by superposing a solution with it zero and one with it one.
             var free = Solve(below, on, above, right, 0, 0, n);
             var one = Solve(below, on, above, new double[n], 1, 1, n);
-            double last = h[^1], first = h[0];
+            double last = h[^1],
+                first = h[0];
             double Fault(double[] s) => (last * ((2 * s[0]) + s[1])) + (first * ((2 * s[0]) + s[n - 2]));
             var wanted = 3 * ((last * Rise(0)) + (first * Rise(n - 2)));
             var slope = (wanted - Fault(free)) / Fault(one);

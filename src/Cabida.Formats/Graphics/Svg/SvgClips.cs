@@ -23,7 +23,8 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
     /// <param name="matrix">How its coordinates come to the page.</param>
     /// <param name="port">The view that it is drawn in.</param>
     /// <param name="ownBox">The box of what it draws, in its own coordinates.</param>
-    public Area? Of(SvgStyle style, Motion matrix, (double Width, double Height) port, Func<Box> ownBox) => Of(style, matrix, port, ownBox, 0);
+    public Area? Of(SvgStyle style, Motion matrix, (double Width, double Height) port, Func<Box> ownBox) =>
+        Of(style, matrix, port, ownBox, 0);
 
     private Area? Of(SvgStyle style, Motion matrix, (double Width, double Height) port, Func<Box> ownBox, int depth)
     {
@@ -62,7 +63,8 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
     private Area OfChild(SvgNode child, SvgStyle outer, Motion inside, (double Width, double Height) port, int depth)
     {
         var style = styles.Of(child, outer);
-        var shape = child.Name == "use" && child.Of("href").StartsWith('#') && byId.TryGetValue(child.Of("href")[1..], out var used) ? used : child;
+        var shape =
+            child.Name == "use" && child.Of("href").StartsWith('#') && byId.TryGetValue(child.Of("href")[1..], out var used) ? used : child;
         if (shape.Name == "text" || shape.Name == "tspan")
         {
             leftOut.Add("clipping by text");
@@ -77,8 +79,10 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
         if (shape != child)
         {
             drawn = styles.Of(shape, style);
-            move = SvgTransforms.Of(shape, drawn, port, () => default)
-                .Then(Motion.Move(SvgValues.Length(child.Of("x"), port.Width), SvgValues.Length(child.Of("y"), port.Height))).Then(move);
+            move = SvgTransforms
+                .Of(shape, drawn, port, () => default)
+                .Then(Motion.Move(SvgValues.Length(child.Of("x"), port.Width), SvgValues.Length(child.Of("y"), port.Height)))
+                .Then(move);
         }
 
         if (drawn.Of("visibility") is "hidden" or "collapse")
@@ -88,8 +92,13 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
 
         var matrix = move.Then(inside);
         var lines = SvgShapes.Of(shape, drawn, port, m => leftOut.Add(m));
-        var area = Filled([.. lines.Select(l => l.Line.Moved(matrix))], drawn.Of("clip-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero);
-        return Of(style, matrix, port, () => ContourBoxes.Around(lines.Select(l => l.Line)), depth + 1) is { } own ? Outlines.Within(area, own) : area;
+        var area = Filled(
+            [.. lines.Select(l => l.Line.Moved(matrix))],
+            drawn.Of("clip-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero
+        );
+        return Of(style, matrix, port, () => ContourBoxes.Around(lines.Select(l => l.Line)), depth + 1) is { } own
+            ? Outlines.Within(area, own)
+            : area;
     }
 
     /// <summary>The outlines of something drawn that lie in an area; null when nothing does.</summary>
@@ -108,12 +117,19 @@ internal sealed class SvgClips(Dictionary<string, SvgNode> byId, SvgStyles style
         }
 
         var left = Outlines.Within(Filled(drawn.Contours, drawn.Rule), area);
-        return left.IsEmpty ? null : drawn with { Contours = [.. Outlines.RingsOf(left).Select(r => CurveFitting.Fit(r, Within))], Rule = FillRule.EvenOdd };
+        return left.IsEmpty
+            ? null
+            : drawn with
+            {
+                Contours = [.. Outlines.RingsOf(left).Select(r => CurveFitting.Fit(r, Within))],
+                Rule = FillRule.EvenOdd,
+            };
     }
 
     /// <summary>A rectangle of a view as an area of the page.</summary>
     public static Area Window(double x, double y, double width, double height, Motion matrix) =>
         Outlines.Moved(Outlines.Rectangle(new Box(x, y, x + width, y + height)), matrix);
 
-    private static Area Filled(IReadOnlyList<Contour> contours, FillRule rule) => Outlines.FromContours(contours, Within, Tolerances.InkTurn, rule == FillRule.EvenOdd);
+    private static Area Filled(IReadOnlyList<Contour> contours, FillRule rule) =>
+        Outlines.FromContours(contours, Within, Tolerances.InkTurn, rule == FillRule.EvenOdd);
 }

@@ -10,7 +10,10 @@ internal static class SvgGraphic
     /// <summary>What a pixel of a file may be that does not say: the usual habits of drawing programs.</summary>
     private static readonly (string Words, double PerUnit)[] Habits =
     [
-        ("96 units to the inch", 25.4 / 96), ("72 units to the inch", 25.4 / 72), ("90 units to the inch", 25.4 / 90), ("a unit is a millimetre", 1),
+        ("96 units to the inch", 25.4 / 96),
+        ("72 units to the inch", 25.4 / 72),
+        ("90 units to the inch", 25.4 / 90),
+        ("a unit is a millimetre", 1),
     ];
 
     public static Outcome<ReadGraphic> Read(string name, byte[] file, bool linesOnly)
@@ -37,7 +40,8 @@ internal static class SvgGraphic
         }
 
         var up = Motion.Scale(SvgValues.MillimetresPerUnit, -SvgValues.MillimetresPerUnit);
-        IReadOnlyList<GraphicPiece> pieces = linesOnly ? LinesOf(walk.Lines, up)
+        IReadOnlyList<GraphicPiece> pieces = linesOnly
+            ? LinesOf(walk.Lines, up)
             : [.. walk.Drawn.Select(d => new GraphicPiece(d.Colour, d.Rule, [.. d.Contours.Select(c => c.Moved(up))], []))];
         if (GraphicFile.TooMany(name, pieces.Count) is { } tooMany)
         {
@@ -46,16 +50,22 @@ internal static class SvgGraphic
 
         if (pieces.Count == 0)
         {
-            return GraphicFile.Fail(leftOut.Count > 0
-                ? Phrase.Say($"{name:strong} holds nothing that can be cut, only {string.Join(" and ", leftOut)}.")
-                : Phrase.Say($"{name:strong} holds nothing that can be cut."));
+            return GraphicFile.Fail(
+                leftOut.Count > 0
+                    ? Phrase.Say($"{name:strong} holds nothing that can be cut, only {string.Join(" and ", leftOut)}.")
+                    : Phrase.Say($"{name:strong} holds nothing that can be cut.")
+            );
         }
 
         List<Phrase> notes = [.. leftOut.Select(l => Phrase.Say($"Left out: {l}."))];
         if (walk.SeenThrough > 0)
         {
-            notes.Add(Phrase.Say(
-                $"{(walk.SeenThrough == 1 ? "A shape is" : $"{walk.SeenThrough} shapes are")} seen through, as shades are. Film is not: say of each such colour whether it is cut, cuts through, or is left out."));
+            notes.Add(
+                Phrase.Say(
+                    $"{(walk.SeenThrough == 1 ? "A shape is" : $"{walk.SeenThrough} shapes are")} seen through, as shades are. Film "
+                        + $"is not: say of each such colour whether it is cut, cuts through, or is left out."
+                )
+            );
         }
 
         return Outcome<ReadGraphic>.Of(new ReadGraphic(pieces, page.Stated, page.PerUnit, Habits[0].Words, Habits, notes));
@@ -67,12 +77,16 @@ internal static class SvgGraphic
     /// </summary>
     private static IReadOnlyList<GraphicPiece> LinesOf(IReadOnlyList<(DrawnLine Line, bool IsFilled)> lines, Motion up)
     {
-        var chains = lines.Where(l => l.Line.Line.Segments.Count > 0)
-            .Select(l => (Chain: new LineChain(l.Line.Line.Start, l.Line.Line.Segments, l.Line.Closed).Moved(up), l.IsFilled)).ToList();
+        var chains = lines
+            .Where(l => l.Line.Line.Segments.Count > 0)
+            .Select(l => (Chain: new LineChain(l.Line.Line.Start, l.Line.Line.Segments, l.Line.Closed).Moved(up), l.IsFilled))
+            .ToList();
         var filled = chains.Where(c => c.IsFilled).Select(c => c.Chain).ToHashSet(ReferenceEqualityComparer.Instance);
         var (closed, open) = LineChains.Join([.. chains.Select(c => c.Chain)]);
-        return [
+        return
+        [
             .. closed.Concat(open.Where(filled.Contains)).Select(c => new GraphicPiece("#000000", FillRule.NonZero, [c.Contour], [])),
-            .. open.Where(c => !filled.Contains(c)).Select(c => new GraphicPiece("#000000", FillRule.NonZero, [], [c.Contour]))];
+            .. open.Where(c => !filled.Contains(c)).Select(c => new GraphicPiece("#000000", FillRule.NonZero, [], [c.Contour])),
+        ];
     }
 }

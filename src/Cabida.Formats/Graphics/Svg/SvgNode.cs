@@ -21,7 +21,8 @@ internal sealed record SvgNode(string Name, SvgNode? Parent, int Depth)
     public string Text { get; set; } = "";
 
     /// <summary>Its classes.</summary>
-    public IReadOnlySet<string> Classes => classes ??= new HashSet<string>(Of("class").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries), StringComparer.Ordinal);
+    public IReadOnlySet<string> Classes =>
+        classes ??= new HashSet<string>(Of("class").Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries), StringComparer.Ordinal);
 
     /// <summary>An attribute, or nothing.</summary>
     public string Of(string name) => Attributes.GetValueOrDefault(name, "");
@@ -56,7 +57,10 @@ internal sealed record SvgNode(string Name, SvgNode? Parent, int Depth)
         }
 
         var all = Parent.Children;
-        return !ofItsName ? fromEnd ? all.Count - Index : Index + 1
+        return !ofItsName
+            ? fromEnd
+                ? all.Count - Index
+                : Index + 1
             : (fromEnd ? all.Skip(Index) : all.Take(Index + 1)).Count(s => s.Name == Name);
     }
 

@@ -26,7 +26,11 @@ internal sealed class SvgPaints(Dictionary<string, SvgNode> byId, SvgStyles styl
             var id = end < 0 ? "" : value[4..end].Trim(' ', '"', '\'').TrimStart('#');
             if (byId.TryGetValue(id, out var server))
             {
-                leftOut.Add(server.Name == "pattern" ? "the pattern of a fill, which is cut as a plain one" : "the shades of a gradient, which is cut in its first colour");
+                leftOut.Add(
+                    server.Name == "pattern"
+                        ? "the pattern of a fill, which is cut as a plain one"
+                        : "the shades of a gradient, which is cut in its first colour"
+                );
                 return server.Name == "pattern" ? new SvgPaint("#808080", seen) : Stop(server, seen);
             }
 
@@ -57,11 +61,19 @@ internal sealed class SvgPaints(Dictionary<string, SvgNode> byId, SvgStyles styl
     {
         for (var depth = 0; depth < DeepestReferences; depth++)
         {
-            var stops = server.Children.Where(c => c.Name == "stop").Select(c => styles.Of(c, null))
-                .Select(s => (Paint: SvgValues.Paint(s.Of("stop-color", "black")) ?? ("#000000", 1), Seen: SvgValues.Share(s.Of("stop-opacity")))).ToList();
+            var stops = server
+                .Children.Where(c => c.Name == "stop")
+                .Select(c => styles.Of(c, null))
+                .Select(s =>
+                    (Paint: SvgValues.Paint(s.Of("stop-color", "black")) ?? ("#000000", 1), Seen: SvgValues.Share(s.Of("stop-opacity")))
+                )
+                .ToList();
             if (stops.Count > 0)
             {
-                return stops.Where(s => s.Paint.Alpha * s.Seen > 0).Select(s => (SvgPaint?)new SvgPaint(s.Paint.Colour, seen)).FirstOrDefault();
+                return stops
+                    .Where(s => s.Paint.Alpha * s.Seen > 0)
+                    .Select(s => (SvgPaint?)new SvgPaint(s.Paint.Colour, seen))
+                    .FirstOrDefault();
             }
 
             if (!server.Of("href").StartsWith('#') || !byId.TryGetValue(server.Of("href")[1..], out var other))

@@ -16,10 +16,18 @@ internal static class SvgParse
     {
         if (Declares(file, "<!ENTITY"))
         {
-            return Outcome<SvgNode>.Fail(Phrase.Say($"{name:strong} declares entities, which a drawing needs none of. Save it as plain SVG."));
+            return Outcome<SvgNode>.Fail(
+                Phrase.Say($"{name:strong} declares entities, which a drawing needs none of. Save it as plain SVG.")
+            );
         }
 
-        var settings = new XmlReaderSettings { DtdProcessing = DtdProcessing.Ignore, XmlResolver = null, IgnoreComments = true, IgnoreProcessingInstructions = true };
+        var settings = new XmlReaderSettings
+        {
+            DtdProcessing = DtdProcessing.Ignore,
+            XmlResolver = null,
+            IgnoreComments = true,
+            IgnoreProcessingInstructions = true,
+        };
         SvgNode? root = null;
         SvgNode? at = null;
         var elements = 0;
@@ -34,9 +42,15 @@ internal static class SvgParse
                         var node = new SvgNode(reader.LocalName, at, (at?.Depth ?? 0) + 1) { Index = at?.Children.Count ?? 0 };
                         if (node.Depth > Deepest || ++elements > MostElements)
                         {
-                            return Outcome<SvgNode>.Fail(node.Depth > Deepest
-                                ? Phrase.Say($"{name:strong} nests its groups deeper than {Deepest}. Ungroup it, and bring it in again.")
-                                : Phrase.Say($"{name:strong} has more than {MostElements:#,0} elements. Simplify it, and bring it in again."));
+                            return Outcome<SvgNode>.Fail(
+                                node.Depth > Deepest
+                                    ? Phrase.Say(
+                                        $"{name:strong} nests its groups deeper than {Deepest}. Ungroup it, and bring it in again."
+                                    )
+                                    : Phrase.Say(
+                                        $"{name:strong} has more than {MostElements:#,0} elements. Simplify it, and bring it in again."
+                                    )
+                            );
                         }
 
                         var empty = reader.IsEmptyElement;
@@ -65,9 +79,13 @@ internal static class SvgParse
             return Outcome<SvgNode>.Fail(Phrase.Say($"{name:strong} is damaged in line {e.LineNumber}."));
         }
 
-        return root is { Name: "svg" } ? Outcome<SvgNode>.Of(root) : Outcome<SvgNode>.Fail(Phrase.Say($"{name:strong} holds no SVG drawing."));
+        return root is { Name: "svg" }
+            ? Outcome<SvgNode>.Of(root)
+            : Outcome<SvgNode>.Fail(Phrase.Say($"{name:strong} holds no SVG drawing."));
     }
 
     private static bool Declares(byte[] file, string what) =>
-        file.AsSpan().IndexOf(Encoding.ASCII.GetBytes(what)) >= 0 || file.AsSpan().IndexOf(Encoding.Unicode.GetBytes(what)) >= 0 || file.AsSpan().IndexOf(Encoding.BigEndianUnicode.GetBytes(what)) >= 0;
+        file.AsSpan().IndexOf(Encoding.ASCII.GetBytes(what)) >= 0
+        || file.AsSpan().IndexOf(Encoding.Unicode.GetBytes(what)) >= 0
+        || file.AsSpan().IndexOf(Encoding.BigEndianUnicode.GetBytes(what)) >= 0;
 }

@@ -28,7 +28,15 @@ internal sealed class SvgPathData
     }
 
     /// <summary>An arc of an ellipse as cubics, by where it goes from and to (appendix B.2.4).</summary>
-    public static IEnumerable<CurveSegment> Arc(PlanePoint from, double rx, double ry, double degrees, bool large, bool sweep, PlanePoint to)
+    public static IEnumerable<CurveSegment> Arc(
+        PlanePoint from,
+        double rx,
+        double ry,
+        double degrees,
+        bool large,
+        bool sweep,
+        PlanePoint to
+    )
     {
         (rx, ry) = (Math.Abs(rx), Math.Abs(ry));
         if (from == to)
@@ -42,8 +50,10 @@ internal sealed class SvgPathData
         }
 
         var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
-        double dx = (from.X - to.X) / 2, dy = (from.Y - to.Y) / 2;
-        double x = (cos * dx) + (sin * dy), y = (cos * dy) - (sin * dx);
+        double dx = (from.X - to.X) / 2,
+            dy = (from.Y - to.Y) / 2;
+        double x = (cos * dx) + (sin * dy),
+            y = (cos * dy) - (sin * dx);
         var reach = (x * x / (rx * rx)) + (y * y / (ry * ry));
         if (reach > 1)
         {
@@ -52,11 +62,22 @@ internal sealed class SvgPathData
 
         var square = ((rx * rx * ry * ry) - (rx * rx * y * y) - (ry * ry * x * x)) / ((rx * rx * y * y) + (ry * ry * x * x));
         var way = Math.Sqrt(Math.Max(0, square)) * (large == sweep ? -1 : 1);
-        double cx = way * rx * y / ry, cy = -way * ry * x / rx;
+        double cx = way * rx * y / ry,
+            cy = -way * ry * x / rx;
         var first = Math.Atan2((y - cy) / ry, (x - cx) / rx);
         var turn = Math.Atan2((-y - cy) / ry, (-x - cx) / rx) - first;
-        turn += sweep && turn < 0 ? 2 * Math.PI : !sweep && turn > 0 ? -2 * Math.PI : 0;
-        var place = new Motion(cos * rx, -sin * ry, (cos * cx) - (sin * cy) + ((from.X + to.X) / 2), sin * rx, cos * ry, (sin * cx) + (cos * cy) + ((from.Y + to.Y) / 2));
+        turn +=
+            sweep && turn < 0 ? 2 * Math.PI
+            : !sweep && turn > 0 ? -2 * Math.PI
+            : 0;
+        var place = new Motion(
+            cos * rx,
+            -sin * ry,
+            (cos * cx) - (sin * cy) + ((from.X + to.X) / 2),
+            sin * rx,
+            cos * ry,
+            (sin * cx) + (cos * cy) + ((from.Y + to.Y) / 2)
+        );
         return ArcCubics.Of(first, turn, place, to);
     }
 
@@ -67,7 +88,10 @@ internal sealed class SvgPathData
         {
             var begun = i;
             var command = text[i];
-            if (!"MmZzLlHhVvCcSsQqTtAa".Contains(command, StringComparison.Ordinal) || (done.Count == 0 && segments.Count == 0 && !moved && command is not ('M' or 'm')))
+            if (
+                !"MmZzLlHhVvCcSsQqTtAa".Contains(command, StringComparison.Ordinal)
+                || (done.Count == 0 && segments.Count == 0 && !moved && command is not ('M' or 'm'))
+            )
             {
                 return false;
             }
@@ -90,7 +114,18 @@ internal sealed class SvgPathData
                     break;
                 }
 
-                if (!Step(pairs == 0 ? command : command switch { 'M' => 'L', 'm' => 'l', _ => command }))
+                if (
+                    !Step(
+                        pairs == 0
+                            ? command
+                            : command switch
+                            {
+                                'M' => 'L',
+                                'm' => 'l',
+                                _ => command,
+                            }
+                    )
+                )
                 {
                     i = pairs == 0 ? begun : i;
                     return false;
@@ -118,7 +153,8 @@ internal sealed class SvgPathData
             return true;
         }
 
-        PlanePoint Mirrored(string after) => lastControl is { } c && after.Contains(last, StringComparison.Ordinal) ? new((2 * at.X) - c.X, (2 * at.Y) - c.Y) : at;
+        PlanePoint Mirrored(string after) =>
+            lastControl is { } c && after.Contains(last, StringComparison.Ordinal) ? new((2 * at.X) - c.X, (2 * at.Y) - c.Y) : at;
         PlanePoint to;
         PlanePoint? control = null;
         switch (char.ToUpperInvariant(command))
@@ -170,7 +206,14 @@ internal sealed class SvgPathData
                 control = middle;
                 break;
             default:
-                if (!Number(out var rx) || !Number(out var ry) || !Number(out var turn) || !Flag(out var large) || !Flag(out var sweep) || !Point(out to))
+                if (
+                    !Number(out var rx)
+                    || !Number(out var ry)
+                    || !Number(out var turn)
+                    || !Flag(out var large)
+                    || !Flag(out var sweep)
+                    || !Point(out to)
+                )
                 {
                     return false;
                 }

@@ -6,7 +6,16 @@ namespace Cabida.Formats.Graphics.Svg;
 internal static class SvgShapes
 {
     /// <summary>The names of the elements that draw.</summary>
-    public static readonly HashSet<string> Names = new(StringComparer.Ordinal) { "path", "rect", "circle", "ellipse", "line", "polyline", "polygon" };
+    public static readonly HashSet<string> Names = new(StringComparer.Ordinal)
+    {
+        "path",
+        "rect",
+        "circle",
+        "ellipse",
+        "line",
+        "polyline",
+        "polygon",
+    };
 
     /// <summary>The lines of an element.</summary>
     /// <param name="node">The element.</param>
@@ -43,7 +52,17 @@ internal static class SvgShapes
                 return lines;
             case "rect" when X("width") > 0 && Y("height") > 0:
                 var (rx, ry) = (Has("rx") ? X("rx") : Y("ry"), Has("ry") ? Y("ry") : X("rx"));
-                return [Rectangle(X("x"), Y("y"), X("width"), Y("height"), Math.Clamp(rx, 0, X("width") / 2), Math.Clamp(ry, 0, Y("height") / 2))];
+                return
+                [
+                    Rectangle(
+                        X("x"),
+                        Y("y"),
+                        X("width"),
+                        Y("height"),
+                        Math.Clamp(rx, 0, X("width") / 2),
+                        Math.Clamp(ry, 0, Y("height") / 2)
+                    ),
+                ];
             case "circle" when R("r") > 0:
                 return [Ellipse(X("cx"), Y("cy"), R("r"), R("r"))];
             case "ellipse":
@@ -57,8 +76,16 @@ internal static class SvgShapes
                     mistake("a point that has no second figure");
                 }
 
-                return [new DrawnLine(
-                    new Contour(new(n[0], n[1]), [.. Enumerable.Range(1, (n.Length / 2) - 1).Select(i => new LineSegmentTo(new(n[2 * i], n[(2 * i) + 1])))]), node.Name == "polygon")];
+                return
+                [
+                    new DrawnLine(
+                        new Contour(
+                            new(n[0], n[1]),
+                            [.. Enumerable.Range(1, (n.Length / 2) - 1).Select(i => new LineSegmentTo(new(n[2 * i], n[(2 * i) + 1])))]
+                        ),
+                        node.Name == "polygon"
+                    ),
+                ];
             default:
                 return [];
         }
@@ -72,16 +99,32 @@ internal static class SvgShapes
         var (right, foot) = (x + w, y + h);
         if (rx == 0 || ry == 0)
         {
-            return new(new Contour(new(x, y), [new LineSegmentTo(new(right, y)), new LineSegmentTo(new(right, foot)), new LineSegmentTo(new(x, foot))]), true);
+            return new(
+                new Contour(
+                    new(x, y),
+                    [new LineSegmentTo(new(right, y)), new LineSegmentTo(new(right, foot)), new LineSegmentTo(new(x, foot))]
+                ),
+                true
+            );
         }
 
-        IEnumerable<CurveSegment> Corner(double cx, double cy, double from, PlanePoint to) => ArcCubics.Of(from, Math.PI / 2, new Motion(rx, 0, cx, 0, ry, cy), to);
+        IEnumerable<CurveSegment> Corner(double cx, double cy, double from, PlanePoint to) =>
+            ArcCubics.Of(from, Math.PI / 2, new Motion(rx, 0, cx, 0, ry, cy), to);
         return new(
-            new Contour(new(x + rx, y), [
-                new LineSegmentTo(new(right - rx, y)), .. Corner(right - rx, y + ry, -Math.PI / 2, new(right, y + ry)),
-                new LineSegmentTo(new(right, foot - ry)), .. Corner(right - rx, foot - ry, 0, new(right - rx, foot)),
-                new LineSegmentTo(new(x + rx, foot)), .. Corner(x + rx, foot - ry, Math.PI / 2, new(x, foot - ry)),
-                new LineSegmentTo(new(x, y + ry)), .. Corner(x + rx, y + ry, Math.PI, new(x + rx, y)),
-            ]), true);
+            new Contour(
+                new(x + rx, y),
+                [
+                    new LineSegmentTo(new(right - rx, y)),
+                    .. Corner(right - rx, y + ry, -Math.PI / 2, new(right, y + ry)),
+                    new LineSegmentTo(new(right, foot - ry)),
+                    .. Corner(right - rx, foot - ry, 0, new(right - rx, foot)),
+                    new LineSegmentTo(new(x + rx, foot)),
+                    .. Corner(x + rx, foot - ry, Math.PI / 2, new(x, foot - ry)),
+                    new LineSegmentTo(new(x, y + ry)),
+                    .. Corner(x + rx, y + ry, Math.PI, new(x + rx, y)),
+                ]
+            ),
+            true
+        );
     }
 }

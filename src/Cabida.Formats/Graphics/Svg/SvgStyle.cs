@@ -49,7 +49,10 @@ internal sealed partial class SvgStyle(IReadOnlyDictionary<string, string> value
     {
         for (var (i, open) = (from, 1); i < text.Length; i++)
         {
-            open += text[i] == '(' ? 1 : text[i] == ')' ? -1 : 0;
+            open +=
+                text[i] == '(' ? 1
+                : text[i] == ')' ? -1
+                : 0;
             if (open == 0)
             {
                 return i;

@@ -11,19 +11,59 @@ internal sealed class SvgStyles
 {
     private static readonly HashSet<string> Inherited = new(StringComparer.Ordinal)
     {
-        "fill", "fill-rule", "fill-opacity", "stroke", "stroke-width", "stroke-linecap", "stroke-linejoin", "stroke-miterlimit", "stroke-dasharray", "stroke-dashoffset", "stroke-opacity", "clip-rule", "visibility", "color",
-        "marker", "marker-start", "marker-mid", "marker-end",
+        "fill",
+        "fill-rule",
+        "fill-opacity",
+        "stroke",
+        "stroke-width",
+        "stroke-linecap",
+        "stroke-linejoin",
+        "stroke-miterlimit",
+        "stroke-dasharray",
+        "stroke-dashoffset",
+        "stroke-opacity",
+        "clip-rule",
+        "visibility",
+        "color",
+        "marker",
+        "marker-start",
+        "marker-mid",
+        "marker-end",
     };
 
     private static readonly HashSet<string> Own = new(StringComparer.Ordinal)
     {
-        "display", "opacity", "clip-path", "mask", "filter", "stop-color", "stop-opacity", "vector-effect", "overflow", "transform-origin", "transform-box", "mix-blend-mode",
+        "display",
+        "opacity",
+        "clip-path",
+        "mask",
+        "filter",
+        "stop-color",
+        "stop-opacity",
+        "vector-effect",
+        "overflow",
+        "transform-origin",
+        "transform-box",
+        "mix-blend-mode",
     };
 
     /// <summary>What only a style sheet or an own style may say of shapes; as attributes they are read where shapes are.</summary>
     private static readonly HashSet<string> OnlyOfStyles = new(StringComparer.Ordinal)
     {
-        "transform", "translate", "rotate", "scale", "x", "y", "width", "height", "cx", "cy", "r", "rx", "ry", "d",
+        "transform",
+        "translate",
+        "rotate",
+        "scale",
+        "x",
+        "y",
+        "width",
+        "height",
+        "cx",
+        "cy",
+        "r",
+        "rx",
+        "ry",
+        "d",
     };
 
     private readonly Dictionary<string, List<Rule>> byKey = new(StringComparer.Ordinal);
@@ -44,7 +84,12 @@ internal sealed class SvgStyles
         var sheets = root.All().Where(n => n.Name == "style" && n.Text.Length > 0).ToList();
         if (sheets.Sum(s => s.Text.Count(c => c is '{' or ',')) > MostRules)
         {
-            return Outcome<SvgStyles>.Fail(Phrase.Say($"{name:strong} has more than {MostRules:#,0} style rules. Save it with plain colours on its shapes, and bring it in again."));
+            return Outcome<SvgStyles>.Fail(
+                Phrase.Say(
+                    $"{name:strong} has more than {MostRules:#,0} style rules. Save it with plain colours on its shapes, and bring "
+                        + $"it in again."
+                )
+            );
         }
 
         var styles = new SvgStyles(notes);
@@ -93,8 +138,13 @@ internal sealed class SvgStyles
 
     private void Take(IStyleRule rule, StylesheetParser parser)
     {
-        var declarations = rule.Style.Declarations.Select(d => new Declaration(
-            d.Name.StartsWith("--", StringComparison.Ordinal) ? d.Name : d.Name.ToLowerInvariant(), d.Original is { Length: > 0 } typed ? typed.Trim() : d.Value, d.IsImportant)).ToList();
+        var declarations = rule
+            .Style.Declarations.Select(d => new Declaration(
+                d.Name.StartsWith("--", StringComparison.Ordinal) ? d.Name : d.Name.ToLowerInvariant(),
+                d.Original is { Length: > 0 } typed ? typed.Trim() : d.Value,
+                d.IsImportant
+            ))
+            .ToList();
         foreach (var text in SvgValues.Split(rule.SelectorText, ','))
         {
             if (parser.ParseSelector(text) is not { } selector || !SvgSelectors.IsKnown(selector))
@@ -109,15 +159,23 @@ internal sealed class SvgStyles
     }
 
     /// <summary>What an element must have to be meant by a selector: an id, a class or a name; empty when that cannot be told.</summary>
-    private static string KeyOf(ISelector selector) => selector switch
-    {
-        ComplexSelector c => KeyOf(c.Last().Selector),
-        CompoundSelector c => c.Select(KeyOf).OrderBy(k => k.Length == 0 ? 3 : k[0] == '#' ? 0 : k[0] == '.' ? 1 : 2).First(),
-        IdSelector i => "#" + i.Id,
-        ClassSelector c => "." + c.Class,
-        TypeSelector t => t.Name,
-        _ => "",
-    };
+    private static string KeyOf(ISelector selector) =>
+        selector switch
+        {
+            ComplexSelector c => KeyOf(c.Last().Selector),
+            CompoundSelector c => c.Select(KeyOf)
+                .OrderBy(k =>
+                    k.Length == 0 ? 3
+                    : k[0] == '#' ? 0
+                    : k[0] == '.' ? 1
+                    : 2
+                )
+                .First(),
+            IdSelector i => "#" + i.Id,
+            ClassSelector c => "." + c.Class,
+            TypeSelector t => t.Name,
+            _ => "",
+        };
 
     /// <summary>The style of an element.</summary>
     /// <param name="node">The element.</param>
@@ -151,7 +209,10 @@ internal sealed class SvgStyles
         {
             if (declaration.IndexOf(':', StringComparison.Ordinal) is var colon && colon > 0 && declaration[..colon].Trim() is var name)
             {
-                Set(name.StartsWith("--", StringComparison.Ordinal) ? name : name.ToLowerInvariant(), declaration[(colon + 1)..].Replace("!important", "", StringComparison.OrdinalIgnoreCase).Trim());
+                Set(
+                    name.StartsWith("--", StringComparison.Ordinal) ? name : name.ToLowerInvariant(),
+                    declaration[(colon + 1)..].Replace("!important", "", StringComparison.OrdinalIgnoreCase).Trim()
+                );
             }
         }
 
@@ -164,7 +225,15 @@ internal sealed class SvgStyles
 
         void Set(string name, string value)
         {
-            if (value.Length == 0 || !(Inherited.Contains(name) || Own.Contains(name) || OnlyOfStyles.Contains(name) || name.StartsWith("--", StringComparison.Ordinal)))
+            if (
+                value.Length == 0
+                || !(
+                    Inherited.Contains(name)
+                    || Own.Contains(name)
+                    || OnlyOfStyles.Contains(name)
+                    || name.StartsWith("--", StringComparison.Ordinal)
+                )
+            )
             {
                 return;
             }
@@ -196,7 +265,13 @@ internal sealed class SvgStyles
             return [];
         }
 
-        var near = node.Classes.Select(c => "." + c).Append("#" + node.Of("id")).Append(node.Name).Append("").SelectMany(k => byKey.GetValueOrDefault(k, [])).ToList();
+        var near = node
+            .Classes.Select(c => "." + c)
+            .Append("#" + node.Of("id"))
+            .Append(node.Name)
+            .Append("")
+            .SelectMany(k => byKey.GetValueOrDefault(k, []))
+            .ToList();
         Effort.Spend(StepsPerRule * (long)near.Count);
         return [.. near.Where(r => SvgSelectors.Matches(r.Selector, node)).OrderBy(r => r.Selector.Specificity).ThenBy(r => r.Order)];
     }

@@ -8,11 +8,23 @@ internal static partial class SvgTransforms
 {
     private static readonly HashSet<string> Flat = new(StringComparer.Ordinal)
     {
-        "translate", "translateX", "translateY", "scale", "scaleX", "scaleY", "rotate", "rotateZ", "skew", "skewX", "skewY", "matrix",
+        "translate",
+        "translateX",
+        "translateY",
+        "scale",
+        "scaleX",
+        "scaleY",
+        "rotate",
+        "rotateZ",
+        "skew",
+        "skewX",
+        "skewY",
+        "matrix",
     };
 
     /// <summary>A function of a list that is none of the plane; null when all are.</summary>
-    public static string? Unflat(string text) => Function().Matches(text).Select(m => m.Groups["name"].Value).FirstOrDefault(n => !Flat.Contains(n));
+    public static string? Unflat(string text) =>
+        Function().Matches(text).Select(m => m.Groups["name"].Value).FirstOrDefault(n => !Flat.Contains(n));
 
     /// <summary>A list of transforms as one motion, y down.</summary>
     /// <param name="text">The list; lengths and angles may have units.</param>
@@ -46,7 +58,9 @@ internal static partial class SvgTransforms
             return Motion.None;
         }
 
-        var box = style.Of("transform-box") is "fill-box" or "stroke-box" or "content-box" or "border-box" ? ownBox() : new Box(0, 0, port.Width, port.Height);
+        var box = style.Of("transform-box") is "fill-box" or "stroke-box" or "content-box" or "border-box"
+            ? ownBox()
+            : new Box(0, 0, port.Width, port.Height);
         // Without a box of its own an origin counts from where the view's coordinates begin.
         var origin = Origin(style.Of("transform-origin"), box, style.Of("transform-box") is "" or "view-box");
         var all = Of($"{Function("translate", move)} {Function("rotate", turn)} {Function("scale", scale)} {list}", box);
@@ -68,13 +82,15 @@ internal static partial class SvgTransforms
             words = [words.ElementAtOrDefault(1) ?? "center", words[0]];
         }
 
-        double At(string word, double least, double length) => least + word switch
-        {
-            "left" or "top" => 0,
-            "right" or "bottom" => length,
-            "center" => length / 2,
-            _ => SvgValues.Length(word, length),
-        };
+        double At(string word, double least, double length) =>
+            least
+            + word switch
+            {
+                "left" or "top" => 0,
+                "right" or "bottom" => length,
+                "center" => length / 2,
+                _ => SvgValues.Length(word, length),
+            };
         return new(At(words[0], box.MinX, box.Width), At(words.ElementAtOrDefault(1) ?? "center", box.MinY, box.Height));
     }
 

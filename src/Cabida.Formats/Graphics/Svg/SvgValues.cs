@@ -17,7 +17,8 @@ internal static partial class SvgValues
     private const double UsualFontSize = 16;
 
     /// <summary>All numbers of a text.</summary>
-    public static double[] Numbers(string text) => [.. Number().Matches(text).Select(m => double.Parse(m.Value, CultureInfo.InvariantCulture))];
+    public static double[] Numbers(string text) =>
+        [.. Number().Matches(text).Select(m => double.Parse(m.Value, CultureInfo.InvariantCulture))];
 
     /// <summary>About how many numbers a text holds: runs of digits, a point within one not counted apart.</summary>
     public static int Count(string text)
@@ -46,29 +47,34 @@ internal static partial class SvgValues
         }
 
         var n = double.Parse(match.Groups["number"].Value, CultureInfo.InvariantCulture);
-        return n * (match.Groups["unit"].Value.ToLowerInvariant() switch
-        {
-            "%" => whole / 100,
-            "em" or "rem" => UsualFontSize,
-            "ex" => UsualFontSize / 2,
-            var unit => (Millimetres(unit) ?? MillimetresPerUnit) / MillimetresPerUnit,
-        });
+        return n
+            * (
+                match.Groups["unit"].Value.ToLowerInvariant() switch
+                {
+                    "%" => whole / 100,
+                    "em" or "rem" => UsualFontSize,
+                    "ex" => UsualFontSize / 2,
+                    var unit => (Millimetres(unit) ?? MillimetresPerUnit) / MillimetresPerUnit,
+                }
+            );
     }
 
     /// <summary>The unit of a length; empty for user units, null when it is no length.</summary>
-    public static string? UnitOf(string text) => WithUnit().Match(text) is { Success: true } match ? match.Groups["unit"].Value.ToLowerInvariant() : null;
+    public static string? UnitOf(string text) =>
+        WithUnit().Match(text) is { Success: true } match ? match.Groups["unit"].Value.ToLowerInvariant() : null;
 
     /// <summary>Millimetres in a physical unit; null for one that is none.</summary>
-    public static double? Millimetres(string unit) => unit switch
-    {
-        "mm" => 1,
-        "cm" => 10,
-        "in" => 25.4,
-        "pt" => 25.4 / 72,
-        "pc" => 25.4 / 6,
-        "q" => 0.25,
-        _ => null,
-    };
+    public static double? Millimetres(string unit) =>
+        unit switch
+        {
+            "mm" => 1,
+            "cm" => 10,
+            "in" => 25.4,
+            "pt" => 25.4 / 72,
+            "pc" => 25.4 / 6,
+            "q" => 0.25,
+            _ => null,
+        };
 
     /// <summary>How a view box comes to a viewport, as its preserveAspectRatio says.</summary>
     public static Motion ViewBox(string viewBox, string aspect, double x, double y, double width, double height)
@@ -84,10 +90,18 @@ internal static partial class SvgValues
             sx = sy = aspect.Contains("slice", StringComparison.Ordinal) ? Math.Max(sx, sy) : Math.Min(sx, sy);
         }
 
-        double Share(string least, string most) => aspect.Contains(least, StringComparison.Ordinal) ? 0 : aspect.Contains(most, StringComparison.Ordinal) ? 1 : 0.5;
+        double Share(string least, string most) =>
+            aspect.Contains(least, StringComparison.Ordinal) ? 0
+            : aspect.Contains(most, StringComparison.Ordinal) ? 1
+            : 0.5;
         return new Motion(
-            sx, 0, x + ((width - (w * sx)) * Share("xMin", "xMax")) - (minX * sx),
-            0, sy, y + ((height - (h * sy)) * Share("YMin", "YMax")) - (minY * sy));
+            sx,
+            0,
+            x + ((width - (w * sx)) * Share("xMin", "xMax")) - (minX * sx),
+            0,
+            sy,
+            y + ((height - (h * sy)) * Share("YMin", "YMax")) - (minY * sy)
+        );
     }
 
     /// <summary>The parts of a text between marks that stand in no brackets and no quotes; comments are left out.</summary>
@@ -113,7 +127,10 @@ internal static partial class SvgValues
             }
             else
             {
-                open += c is '(' or '[' ? 1 : c is ')' or ']' ? -1 : 0;
+                open +=
+                    c is '(' or '[' ? 1
+                    : c is ')' or ']' ? -1
+                    : 0;
             }
         }
 
@@ -125,12 +142,26 @@ internal static partial class SvgValues
 
     /// <summary>A share from 0 to 1, as a number or in percent; <paramref name="otherwise"/> for one that is not read.</summary>
     public static double Share(string text, double otherwise = 1) =>
-        WithUnit().Match(text) is { Success: true } m && m.Groups["unit"].Value is "" or "%" && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
-            ? Math.Clamp(m.Groups["unit"].Value == "%" ? n / 100 : n, 0, 1) : otherwise;
+        WithUnit().Match(text) is { Success: true } m
+        && m.Groups["unit"].Value is "" or "%"
+        && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
+            ? Math.Clamp(m.Groups["unit"].Value == "%" ? n / 100 : n, 0, 1)
+            : otherwise;
 
     /// <summary>An angle in degrees; zero for one that is not read.</summary>
-    public static double Degrees(string text) => WithUnit().Match(text) is { Success: true } m && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
-        ? n * (m.Groups["unit"].Value.ToLowerInvariant() switch { "rad" => 180 / Math.PI, "grad" => 0.9, "turn" => 360, _ => 1 }) : 0;
+    public static double Degrees(string text) =>
+        WithUnit().Match(text) is { Success: true } m && double.Parse(m.Groups["number"].Value, CultureInfo.InvariantCulture) is var n
+            ? n
+                * (
+                    m.Groups["unit"].Value.ToLowerInvariant() switch
+                    {
+                        "rad" => 180 / Math.PI,
+                        "grad" => 0.9,
+                        "turn" => 360,
+                        _ => 1,
+                    }
+                )
+            : 0;
 
     /// <summary>A colour as <c>#rrggbb</c>, with how much of it is seen, from 0 to 1; null for one that is not read.</summary>
     public static (string Colour, double Alpha)? Paint(string text)
@@ -141,10 +172,14 @@ internal static partial class SvgValues
             ['#', _, _, _, var a] => Convert.ToInt32($"{Hex(a)}{Hex(a)}", 16) / 255.0,
             ['#', _, _, _, _, _, _, var a, var b] => Convert.ToInt32($"{Hex(a)}{Hex(b)}", 16) / 255.0,
             "transparent" => 0,
-            _ when t.Contains('(', StringComparison.Ordinal) && Last().Match(t) is { Success: true } last => Share(last.Groups["alpha"].Value),
+            _ when t.Contains('(', StringComparison.Ordinal) && Last().Match(t) is { Success: true } last => Share(
+                last.Groups["alpha"].Value
+            ),
             _ => 1,
         };
-        return t == "transparent" ? ("#000000", 0) : Colour(t) is { } colour ? (colour, alpha) : null;
+        return t == "transparent" ? ("#000000", 0)
+            : Colour(t) is { } colour ? (colour, alpha)
+            : null;
 
         static char Hex(char c) => char.IsAsciiHexDigit(c) ? c : '0';
     }

@@ -57,7 +57,10 @@ internal sealed class SvgWalk
     public SvgWalk(SvgNode root, SvgStyles styles, SvgPage page, SortedSet<string> leftOut, bool linesOnly)
     {
         (this.styles, this.linesOnly, LeftOut) = (styles, linesOnly, leftOut);
-        byId = root.All().Where(n => n.Of("id").Length > 0).GroupBy(n => n.Of("id"), StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
+        byId = root.All()
+            .Where(n => n.Of("id").Length > 0)
+            .GroupBy(n => n.Of("id"), StringComparer.Ordinal)
+            .ToDictionary(g => g.Key, g => g.First(), StringComparer.Ordinal);
         paints = new SvgPaints(byId, styles, leftOut);
         clips = new SvgClips(byId, styles, leftOut);
         resolution = Math.Max(1, FineUnits / Math.Max(Math.Max(page.Width, page.Height), 1e-3));
@@ -113,7 +116,12 @@ internal sealed class SvgWalk
         }
 
         Box OwnBox() => ContourBoxes.Around(OutlinesOf(node, outer.Style, outer.Port, 0, own: false));
-        var place = outer with { Matrix = SvgTransforms.Of(node, style, outer.Port, OwnBox).Then(outer.Matrix), Style = style, Alpha = alpha };
+        var place = outer with
+        {
+            Matrix = SvgTransforms.Of(node, style, outer.Port, OwnBox).Then(outer.Matrix),
+            Style = style,
+            Alpha = alpha,
+        };
         var first = drawn.Count;
         switch (node.Name)
         {
@@ -206,16 +214,25 @@ internal sealed class SvgWalk
 
     private static readonly (string Property, string Words)[] Unfollowed =
     [
-        ("mask", "masks"), ("filter", "filters"), ("mix-blend-mode", "colours that mix with what lies below"),
-        ("marker", "markers on lines"), ("marker-start", "markers on lines"), ("marker-mid", "markers on lines"), ("marker-end", "markers on lines"),
+        ("mask", "masks"),
+        ("filter", "filters"),
+        ("mix-blend-mode", "colours that mix with what lies below"),
+        ("marker", "markers on lines"),
+        ("marker-start", "markers on lines"),
+        ("marker-mid", "markers on lines"),
+        ("marker-end", "markers on lines"),
     ];
 
     /// <summary>
     /// Whether the conditions of a child of a switch hold: nothing that a plain drawing lacks, and words in English where they are of a
     /// tongue.
     /// </summary>
-    private static bool IsWanted(SvgNode node) => node.Of("requiredExtensions").Length == 0
-        && (!node.Attributes.TryGetValue("systemLanguage", out var tongues) || tongues.Split(',').Any(t => t.Trim().StartsWith("en", StringComparison.OrdinalIgnoreCase)));
+    private static bool IsWanted(SvgNode node) =>
+        node.Of("requiredExtensions").Length == 0
+        && (
+            !node.Attributes.TryGetValue("systemLanguage", out var tongues)
+            || tongues.Split(',').Any(t => t.Trim().StartsWith("en", StringComparison.OrdinalIgnoreCase))
+        );
 
     private void Nested(SvgNode node, Place place, string widthText, string heightText)
     {
@@ -248,7 +265,11 @@ internal sealed class SvgWalk
         var reference = node.Of("href");
         if (!reference.StartsWith('#') || !byId.TryGetValue(reference[1..], out var of))
         {
-            LeftOut.Add(reference.StartsWith('#') ? "copies of something that is not in it" : "copies of something outside the file, which is never fetched");
+            LeftOut.Add(
+                reference.StartsWith('#')
+                    ? "copies of something that is not in it"
+                    : "copies of something outside the file, which is never fetched"
+            );
             return;
         }
 
@@ -261,7 +282,15 @@ internal sealed class SvgWalk
         var moved = place with { Matrix = MoveOf(node, place.Port).Then(place.Matrix), Copies = place.Copies + 1 };
         if (of.Name is "symbol" or "svg")
         {
-            Nested(of, moved with { Style = styles.Of(of, place.Style) }, node.Of("width") is { Length: > 0 } w ? w : of.Of("width"), node.Of("height") is { Length: > 0 } h ? h : of.Of("height"));
+            Nested(
+                of,
+                moved with
+                {
+                    Style = styles.Of(of, place.Style),
+                },
+                node.Of("width") is { Length: > 0 } w ? w : of.Of("width"),
+                node.Of("height") is { Length: > 0 } h ? h : of.Of("height")
+            );
         }
         else
         {
@@ -269,7 +298,8 @@ internal sealed class SvgWalk
         }
     }
 
-    private static Motion MoveOf(SvgNode copy, (double Width, double Height) port) => Motion.Move(SvgValues.Length(copy.Of("x"), port.Width), SvgValues.Length(copy.Of("y"), port.Height));
+    private static Motion MoveOf(SvgNode copy, (double Width, double Height) port) =>
+        Motion.Move(SvgValues.Length(copy.Of("x"), port.Width), SvgValues.Length(copy.Of("y"), port.Height));
 
     private void Shape(SvgNode node, Place place)
     {
@@ -300,7 +330,12 @@ internal sealed class SvgWalk
 
         if (node.Name != "line" && paints.Of(style, "fill", "black") is { } fill)
         {
-            Add([.. lines.Select(l => l.Line.Moved(matrix))], fill, place.Alpha, style.Of("fill-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero);
+            Add(
+                [.. lines.Select(l => l.Line.Moved(matrix))],
+                fill,
+                place.Alpha,
+                style.Of("fill-rule") == "evenodd" ? FillRule.EvenOdd : FillRule.NonZero
+            );
         }
 
         if (paints.Of(style, "stroke", "none") is not { } stroke)
@@ -318,7 +353,10 @@ internal sealed class SvgWalk
             return;
         }
 
-        if (SvgStrokes.Of(along, style, SvgValues.Length(node.Of("pathLength"), 1), diagonal, resolution * Math.Max(size, 1e-3)) is not { } outline)
+        if (
+            SvgStrokes.Of(along, style, SvgValues.Length(node.Of("pathLength"), 1), diagonal, resolution * Math.Max(size, 1e-3))
+            is not { } outline
+        )
         {
             Refused = Phrase.Say($"has a line of more than {StrokeOutlines.MostDashes:#,0} dashes. Simplify it, and bring it in again.");
             return;
@@ -364,12 +402,17 @@ internal sealed class SvgWalk
         return true;
     }
 
-    private static IEnumerable<PlanePoint> PointsOf(Contour contour) => contour.Segments.SelectMany(s => s switch
-    {
-        CubicTo c => new[] { c.Control1, c.Control2, c.End },
-        QuadraticTo q => [q.Control, q.End],
-        _ => [s.End],
-    }).Prepend(contour.Start);
+    private static IEnumerable<PlanePoint> PointsOf(Contour contour) =>
+        contour
+            .Segments.SelectMany(s =>
+                s switch
+                {
+                    CubicTo c => new[] { c.Control1, c.Control2, c.End },
+                    QuadraticTo q => [q.Control, q.End],
+                    _ => [s.End],
+                }
+            )
+            .Prepend(contour.Start);
 
     /// <summary>The outlines of an element and of what stands in it, in its own coordinates: those that its box is round.</summary>
     private IEnumerable<Contour> OutlinesOf(SvgNode node, SvgStyle outer, (double Width, double Height) port, int copies, bool own)
@@ -386,7 +429,8 @@ internal sealed class SvgWalk
         }
 
         IEnumerable<Contour> Inside(SvgNode child) => OutlinesOf(child, style, port, copies, own: true);
-        var inner = SvgShapes.Names.Contains(node.Name) ? SvgShapes.Of(node, style, port, _ => { }).Select(l => l.Line)
+        var inner =
+            SvgShapes.Names.Contains(node.Name) ? SvgShapes.Of(node, style, port, _ => { }).Select(l => l.Line)
             : node.Name is "g" or "a" or "svg" or "switch" ? node.Children.SelectMany(Inside)
             : node.Name == "use" && node.Of("href").StartsWith('#') && byId.TryGetValue(node.Of("href")[1..], out var of)
                 ? OutlinesOf(of, style, port, copies + 1, own: true).Select(c => c.Moved(MoveOf(node, port)))

@@ -13,9 +13,14 @@ interface Props<T extends string> {
 /** One of a few words. */
 export function Choice<T extends string>({ label, value, of, wrong = false, onChange }: Props<T>) {
   return (
-    <label>{label}
+    <label>
+      {label}
       <Form.Select size="sm" value={value} isInvalid={wrong} onChange={(e) => onChange(e.target.value as T)}>
-        {of.map(([key, words]) => <option key={key} value={key}>{words}</option>)}
+        {of.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
       </Form.Select>
     </label>
   );
@@ -35,9 +40,17 @@ interface NumberProps {
 export function NumberField({ label, value, step = 1, min, max, wrong = false, onChange }: NumberProps) {
   const [typed, setTyped] = useState<string>();
   return (
-    <label>{label}
+    <label>
+      {label}
       <Form.Control
-        size="sm" type="number" className="narrow" step={step} min={min} max={max} value={typed ?? String(value)} isInvalid={wrong}
+        size="sm"
+        type="number"
+        className="narrow"
+        step={step}
+        min={min}
+        max={max}
+        value={typed ?? String(value)}
+        isInvalid={wrong}
         onChange={(e: React.ChangeEvent<HTMLInputElement>) => {
           setTyped(e.target.value);
           if (e.target.value !== '' && Number.isFinite(Number(e.target.value))) onChange(Number(e.target.value));
@@ -51,5 +64,7 @@ export function NumberField({ label, value, step = 1, min, max, wrong = false, o
 /** Something that is so or not. */
 export function Check({ label, value, onChange }: { label: string; value: boolean; onChange: (value: boolean) => void }) {
   const id = useId();
-  return <Form.Check type="checkbox" className="part-check" label={label} id={id} checked={value} onChange={(e) => onChange(e.target.checked)} />;
+  return (
+    <Form.Check type="checkbox" className="part-check" label={label} id={id} checked={value} onChange={(e) => onChange(e.target.checked)} />
+  );
 }

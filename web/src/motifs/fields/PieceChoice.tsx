@@ -7,7 +7,9 @@ interface Props {
   onChange: (dropped: number[]) => void;
 }
 
-/** The pieces of a graphic as a picture: pointing at one drops or keeps it. By keyboard it is one stop, and arrows go from piece to piece. */
+/**
+ * The pieces of a graphic as a picture: pointing at one drops or keeps it. By keyboard it is one stop, and arrows go from piece to piece.
+ */
 export function PieceChoice({ graphic, dropped, onChange }: Props) {
   const gone = useMemo(() => new Set(dropped), [dropped]);
   const [at, setAt] = useState(0);
@@ -16,7 +18,10 @@ export function PieceChoice({ graphic, dropped, onChange }: Props) {
   useEffect(() => {
     toggle.current = (index) => onChange(gone.has(index) ? dropped.filter((d) => d !== index) : [...dropped, index]);
   });
-  const [choose] = useState(() => (index: number) => { setAt(index); toggle.current(index); });
+  const [choose] = useState(() => (index: number) => {
+    setAt(index);
+    toggle.current(index);
+  });
   const box = graphic.box;
   if (!box) return null;
   const count = graphic.pieces.length;
@@ -30,26 +35,66 @@ export function PieceChoice({ graphic, dropped, onChange }: Props) {
   };
   return (
     <>
-      <svg className="piece-choice" viewBox={`${box.minX} ${-box.maxY} ${box.width} ${box.height}`} role="group" aria-label="Pieces; point at one to drop or keep it" onKeyDown={move}>
+      <svg
+        className="piece-choice"
+        viewBox={`${box.minX} ${-box.maxY} ${box.width} ${box.height}`}
+        role="group"
+        aria-label="Pieces; point at one to drop or keep it"
+        onKeyDown={move}
+      >
         <g transform="scale(1 -1)">
-          {graphic.pieces.map((p) => <Piece key={p.index} piece={p} kept={!gone.has(p.index)} here={p.index === at} choose={choose} />)}
+          {graphic.pieces.map((p) => (
+            <Piece key={p.index} piece={p} kept={!gone.has(p.index)} here={p.index === at} choose={choose} />
+          ))}
         </g>
       </svg>
       {count > 1 && (
         <p className="soft small piece-count">
-          {count} pieces{gone.size > 0 && <>, {gone.size} dropped. <button type="button" className="quiet" onClick={() => onChange([])}>Keep all</button></>}
+          {count} pieces
+          {gone.size > 0 && (
+            <>
+              , {gone.size} dropped.{' '}
+              <button type="button" className="quiet" onClick={() => onChange([])}>
+                Keep all
+              </button>
+            </>
+          )}
         </p>
       )}
     </>
   );
 }
 
-const Piece = memo(function Piece({ piece, kept, here, choose }: { piece: Schemas['GraphicPieceView']; kept: boolean; here: boolean; choose: (index: number) => void }) {
+const Piece = memo(function Piece({
+  piece,
+  kept,
+  here,
+  choose,
+}: {
+  piece: Schemas['GraphicPieceView'];
+  kept: boolean;
+  here: boolean;
+  choose: (index: number) => void;
+}) {
   return (
     <path
-      d={piece.path || piece.lines} data-piece={piece.index} tabIndex={here ? 0 : -1} role="checkbox" aria-checked={kept} aria-label={`Piece ${piece.index + 1}, ${kept ? 'kept' : 'dropped'}`}
-      className={`${kept ? 'piece-kept' : 'piece-dropped'}${piece.path ? '' : ' piece-lines'}`} fill={piece.colour} fillRule="evenodd" vectorEffect="non-scaling-stroke"
-      onClick={() => choose(piece.index)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); choose(piece.index); } }}
+      d={piece.path || piece.lines}
+      data-piece={piece.index}
+      tabIndex={here ? 0 : -1}
+      role="checkbox"
+      aria-checked={kept}
+      aria-label={`Piece ${piece.index + 1}, ${kept ? 'kept' : 'dropped'}`}
+      className={`${kept ? 'piece-kept' : 'piece-dropped'}${piece.path ? '' : ' piece-lines'}`}
+      fill={piece.colour}
+      fillRule="evenodd"
+      vectorEffect="non-scaling-stroke"
+      onClick={() => choose(piece.index)}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter' || e.key === ' ') {
+          e.preventDefault();
+          choose(piece.index);
+        }
+      }}
     />
   );
 });

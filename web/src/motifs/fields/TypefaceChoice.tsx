@@ -15,12 +15,27 @@ export function TypefaceChoice({ value, typefaces, wrong = false, onChange }: Pr
   const { favourites } = useFavourites();
   const liked = typefaces.filter((t) => favourites.includes(t.id));
   return (
-    <label>Typeface
+    <label>
+      Typeface
       <Form.Select size="sm" value={value} isInvalid={wrong} onChange={(e) => onChange(e.target.value)}>
         {!typefaces.some((t) => t.id === value) && <option value={value}>one that is gone</option>}
-        {liked.length > 0 && <optgroup label="favourites">{liked.map((t) => <option key={t.id} value={t.id}>{t.name} ({t.kind})</option>)}</optgroup>}
+        {liked.length > 0 && (
+          <optgroup label="favourites">
+            {liked.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name} ({t.kind})
+              </option>
+            ))}
+          </optgroup>
+        )}
         {byKind(typefaces.filter((t) => !favourites.includes(t.id))).map(([kind, faces]) => (
-          <optgroup key={kind} label={kind}>{faces.map((t) => <option key={t.id} value={t.id}>{t.name} ({t.kind})</option>)}</optgroup>
+          <optgroup key={kind} label={kind}>
+            {faces.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name} ({t.kind})
+              </option>
+            ))}
+          </optgroup>
         ))}
       </Form.Select>
     </label>

@@ -22,7 +22,13 @@ export function ListCard({ id, run, view, document, lack }: Props) {
   const made = list.made === list.pieces ? '' : ` · ${list.made} made`;
   return (
     <section className="card names" aria-label="Names">
-      <h2>Names<span className="hint">one a line, typed or pasted · {list.pieces} {list.pieces === 1 ? 'piece' : 'pieces'}{made}</span></h2>
+      <h2>
+        Names
+        <span className="hint">
+          one a line, typed or pasted · {list.pieces} {list.pieces === 1 ? 'piece' : 'pieces'}
+          {made}
+        </span>
+      </h2>
       {document.columns.length > 0 && <ColumnsRow view={view} run={document} edit={run.edit} />}
       <Form.Control
         as="textarea"
@@ -33,14 +39,39 @@ export function ListCard({ id, run, view, document, lack }: Props) {
         onChange={(e) => run.edit((r) => ({ ...r, namesTyped: e.target.value }))}
       />
       <div className="list-deeds">
-        <label className="btn btn-sm btn-line">Bring in a file
-          <input type="file" className="visually-hidden" aria-label="List file" accept=".csv,.txt,.tsv,.xlsx,.xls" onChange={(e) => { setFile(e.target.files?.[0]); e.target.value = ''; }} />
+        <label className="btn btn-sm btn-line">
+          Bring in a file
+          <input
+            type="file"
+            className="visually-hidden"
+            aria-label="List file"
+            accept=".csv,.txt,.tsv,.xlsx,.xls"
+            onChange={(e) => {
+              setFile(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
         </label>
         <span className="soft small">CSV or spreadsheet</span>
       </div>
       <ListNotes list={list} typed={document.namesTyped} onMend={(namesTyped) => run.edit((r) => ({ ...r, namesTyped }))} />
-      {lack && <p className="finding" role="status"><Words of={lack} /></p>}
-      {file && <ListFileDialog id={id} file={file} view={view} onClose={() => setFile(undefined)} onTake={(taken) => { run.edit((r) => ({ ...r, ...taken })); setFile(undefined); }} />}
+      {lack && (
+        <p className="finding" role="status">
+          <Words of={lack} />
+        </p>
+      )}
+      {file && (
+        <ListFileDialog
+          id={id}
+          file={file}
+          view={view}
+          onClose={() => setFile(undefined)}
+          onTake={(taken) => {
+            run.edit((r) => ({ ...r, ...taken }));
+            setFile(undefined);
+          }}
+        />
+      )}
     </section>
   );
 }

@@ -5,7 +5,13 @@ import { ListNotes } from './ListNotes';
 import { mended, withColumn } from './mending';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
-const note = (line: number, instead: string | null, kind: Schemas['NoteKind'] = 'suspicious'): Schemas['NameNote'] => ({ line, kind, stops: false, message: { parts: [{ text: `Line ${line} is odd.`, strong: false, fine: false, millimetres: null }] }, remedy: { label: `Make it ${instead}`, instead } });
+const note = (line: number, instead: string | null, kind: Schemas['NoteKind'] = 'suspicious'): Schemas['NameNote'] => ({
+  line,
+  kind,
+  stops: false,
+  message: { parts: [{ text: `Line ${line} is odd.`, strong: false, fine: false, millimetres: null }] },
+  remedy: { label: `Make it ${instead}`, instead },
+});
 
 describe('mending a list', () => {
   it('changes the lines that are meant and no other', () => {
@@ -30,7 +36,17 @@ describe('columns', () => {
 
 describe('notes of a list', () => {
   it('say what they are in a word and offer all cleaned lines at once', () => {
-    const list = { lines: 3, pieces: 3, made: 3, fields: ['name'], head: [], notes: [note(1, null, 'wrong'), note(2, 'b', 'cleaned'), note(3, 'c', 'cleaned')], beyond: 7, missing: [], groups: [] };
+    const list = {
+      lines: 3,
+      pieces: 3,
+      made: 3,
+      fields: ['name'],
+      head: [],
+      notes: [note(1, null, 'wrong'), note(2, 'b', 'cleaned'), note(3, 'c', 'cleaned')],
+      beyond: 7,
+      missing: [],
+      groups: [],
+    };
     const html = renderToStaticMarkup(<ListNotes list={list} typed={'a\n b\n c'} onMend={() => undefined} />);
     expect(html).toContain('makes no piece');
     expect(html).toContain('Write all 2 cleaned lines so');

@@ -27,9 +27,15 @@ export function Body({ view, turn, tilt, onDrag }: Props) {
   useEffect(() => stage.current?.turn(turn, tilt), [turn, tilt, view]);
   return (
     <div
-      ref={place} className="stage"
-      onPointerDown={(e) => { held.current = { x: e.clientX, y: e.clientY }; e.currentTarget.setPointerCapture(e.pointerId); }}
-      onPointerUp={() => { held.current = undefined; }}
+      ref={place}
+      className="stage"
+      onPointerDown={(e) => {
+        held.current = { x: e.clientX, y: e.clientY };
+        e.currentTarget.setPointerCapture(e.pointerId);
+      }}
+      onPointerUp={() => {
+        held.current = undefined;
+      }}
       onPointerMove={(e) => {
         if (!held.current) return;
         onDrag((held.current.x - e.clientX) * 0.5, (e.clientY - held.current.y) * 0.3);

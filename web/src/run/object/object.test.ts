@@ -3,7 +3,11 @@ import { skinSvg } from './skin';
 import { handleOf, wallOf } from './stage';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
-const profile = [{ radius: 35, up: 0, along: 0 }, { radius: 40, up: 70, along: 70.2 }, { radius: 44, up: 149.7, along: 150 }];
+const profile = [
+  { radius: 35, up: 0, along: 0 },
+  { radius: 40, up: 70, along: 70.2 },
+  { radius: 44, up: 149.7, along: 150 },
+];
 
 describe('the body of a blank', () => {
   it('has its measured radii, with the middle of its skin at the front', () => {
@@ -21,14 +25,26 @@ describe('the body of a blank', () => {
 
   it('has a handle at the back only where there is one', () => {
     expect(handleOf({ handle: [], handleThick: 8 })).toBeUndefined();
-    const handle = handleOf({ handle: [{ radius: 41, up: 80, along: 0 }, { radius: 70, up: 50, along: 0 }, { radius: 41, up: 20, along: 0 }], handleThick: 8 });
+    const handle = handleOf({
+      handle: [
+        { radius: 41, up: 80, along: 0 },
+        { radius: 70, up: 50, along: 0 },
+        { radius: 41, up: 20, along: 0 },
+      ],
+      handleThick: 8,
+    });
     handle?.computeBoundingBox();
     expect(handle?.boundingBox?.max.z).toBeLessThan(0);
     expect(handle?.boundingBox?.min.z).toBeLessThan(-70);
   });
 
   it('carries the ink as the flat drawing fills it, patterns too', () => {
-    const svg = skinSvg({ skinWidth: 260, skinHeight: 94 }, [{ filmId: '', ply: 1, film: 'spots', colour: '#102030', pattern: 'dots', patternColour: '#ffffff', path: 'M0 0H9V9Z' }], 4096, 1481);
+    const svg = skinSvg(
+      { skinWidth: 260, skinHeight: 94 },
+      [{ filmId: '', ply: 1, film: 'spots', colour: '#102030', pattern: 'dots', patternColour: '#ffffff', path: 'M0 0H9V9Z' }],
+      4096,
+      1481,
+    );
     expect(svg).toContain('viewBox="-130 -94 260 94"');
     expect(svg).toContain('<pattern');
     expect(svg).toContain('d="M0 0H9V9Z"');

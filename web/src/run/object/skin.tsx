@@ -5,8 +5,16 @@ import { Ink } from '../../board/Ink';
 /** The longer side of the painted skin, in pixels: about fifteen to the millimetre of a mug. */
 const LONG = 4096;
 
-/** The skin of a body unrolled, x round it with the front in the middle: painted in the goods' colour at once, and with the ink as soon as that is drawn. */
-export function skin(body: Pick<Schemas['RoundObject'], 'skinWidth' | 'skinHeight'>, inks: readonly Schemas['InkView'][], goods: string, onDrawn: () => void): HTMLCanvasElement {
+/**
+ * The skin of a body unrolled, x round it with the front in the middle: painted in the goods' colour at once, and with the ink as soon as
+ * that is drawn.
+ */
+export function skin(
+  body: Pick<Schemas['RoundObject'], 'skinWidth' | 'skinHeight'>,
+  inks: readonly Schemas['InkView'][],
+  goods: string,
+  onDrawn: () => void,
+): HTMLCanvasElement {
   const canvas = document.createElement('canvas');
   const k = LONG / Math.max(body.skinWidth, body.skinHeight);
   canvas.width = Math.round(body.skinWidth * k);
@@ -25,10 +33,23 @@ export function skin(body: Pick<Schemas['RoundObject'], 'skinWidth' | 'skinHeigh
 }
 
 /** The ink on the skin as the flat drawing fills it, patterns too. */
-export function skinSvg(body: Pick<Schemas['RoundObject'], 'skinWidth' | 'skinHeight'>, inks: readonly Schemas['InkView'][], width: number, height: number): string {
+export function skinSvg(
+  body: Pick<Schemas['RoundObject'], 'skinWidth' | 'skinHeight'>,
+  inks: readonly Schemas['InkView'][],
+  width: number,
+  height: number,
+): string {
   return renderToStaticMarkup(
-    <svg xmlns="http://www.w3.org/2000/svg" width={width} height={height} viewBox={`${-body.skinWidth / 2} ${-body.skinHeight} ${body.skinWidth} ${body.skinHeight}`} preserveAspectRatio="none">
-      <g transform="scale(1 -1)"><Ink inks={inks} /></g>
+    <svg
+      xmlns="http://www.w3.org/2000/svg"
+      width={width}
+      height={height}
+      viewBox={`${-body.skinWidth / 2} ${-body.skinHeight} ${body.skinWidth} ${body.skinHeight}`}
+      preserveAspectRatio="none"
+    >
+      <g transform="scale(1 -1)">
+        <Ink inks={inks} />
+      </g>
     </svg>,
   );
 }

@@ -1,4 +1,23 @@
-import { AmbientLight, CanvasTexture, CatmullRomCurve3, CircleGeometry, Color, DirectionalLight, DoubleSide, Group, LatheGeometry, Mesh, MeshStandardMaterial, PerspectiveCamera, Scene, SRGBColorSpace, TubeGeometry, Vector2, Vector3, WebGLRenderer } from 'three';
+import {
+  AmbientLight,
+  CanvasTexture,
+  CatmullRomCurve3,
+  CircleGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  LatheGeometry,
+  Mesh,
+  MeshStandardMaterial,
+  PerspectiveCamera,
+  Scene,
+  SRGBColorSpace,
+  TubeGeometry,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
 import type { Schemas } from '../../api/client';
 import { skin } from './skin';
 
@@ -35,18 +54,26 @@ export class Stage {
   /** Puts another body on the stage, its skin painted with its ink. */
   show({ body, inks, goods }: Schemas['ObjectView']) {
     this.#clear();
-    const texture = new CanvasTexture(skin(body, inks, goods.colour, () => {
-      texture.needsUpdate = true;
-      this.#draw();
-      this.#place.dataset.painted = 'true';
-    }));
+    const texture = new CanvasTexture(
+      skin(body, inks, goods.colour, () => {
+        texture.needsUpdate = true;
+        this.#draw();
+        this.#place.dataset.painted = 'true';
+      }),
+    );
     texture.colorSpace = SRGBColorSpace;
     texture.anisotropy = this.#renderer.capabilities.getMaxAnisotropy();
     const colour = new Color(goods.colour || UNKNOWN_GOODS);
-    const floor = new Mesh(new CircleGeometry(body.profile[0]?.radius ?? 1, SEGMENTS), new MeshStandardMaterial({ color: colour, side: DoubleSide }));
+    const floor = new Mesh(
+      new CircleGeometry(body.profile[0]?.radius ?? 1, SEGMENTS),
+      new MeshStandardMaterial({ color: colour, side: DoubleSide }),
+    );
     floor.rotation.x = -Math.PI / 2;
     floor.position.y = 0.4;
-    this.#turned.add(new Mesh(wallOf(body), new MeshStandardMaterial({ map: texture, roughness: 0.55, metalness: 0.05, side: DoubleSide })), floor);
+    this.#turned.add(
+      new Mesh(wallOf(body), new MeshStandardMaterial({ map: texture, roughness: 0.55, metalness: 0.05, side: DoubleSide })),
+      floor,
+    );
     const handle = handleOf(body);
     if (handle) this.#turned.add(new Mesh(handle, new MeshStandardMaterial({ color: colour, roughness: 0.55 })));
     const height = Math.max(...body.profile.map((p) => p.up));
@@ -76,7 +103,8 @@ export class Stage {
     this.#renderer.setPixelRatio(window.devicePixelRatio);
     this.#renderer.setSize(width, height);
     this.#camera.aspect = width / height;
-    this.#camera.position.z = Math.max(this.#size.height, this.#size.width / this.#camera.aspect) / (2 * Math.tan(rad(FIELD / 2))) + this.#size.width / 2;
+    this.#camera.position.z =
+      Math.max(this.#size.height, this.#size.width / this.#camera.aspect) / (2 * Math.tan(rad(FIELD / 2))) + this.#size.width / 2;
     this.#camera.updateProjectionMatrix();
     this.#draw();
   }
@@ -102,7 +130,12 @@ export class Stage {
 /** The wall turned about its axis; its texture runs along the wall, not upright. */
 export function wallOf(body: Pick<Body, 'profile' | 'skinHeight'>): LatheGeometry {
   // Starting at the back, so that the middle of the skin comes to the front.
-  const wall = new LatheGeometry(body.profile.map((p) => new Vector2(p.radius, p.up)), SEGMENTS, Math.PI, 2 * Math.PI);
+  const wall = new LatheGeometry(
+    body.profile.map((p) => new Vector2(p.radius, p.up)),
+    SEGMENTS,
+    Math.PI,
+    2 * Math.PI,
+  );
   const uv = wall.getAttribute('uv');
   const rows = body.profile.length;
   for (let i = 0; i < uv.count; i++) uv.setY(i, (body.profile[i % rows]?.along ?? 0) / body.skinHeight);

@@ -9,7 +9,16 @@ import type { RunDocument } from '../useRun';
 import { PieceLetters } from './PieceLetters';
 
 const EMPTY: Schemas['TypedLength'] = { text: '', unit: 'millimetre' };
-const NONE: Schemas['Overrides'] = { right: EMPTY, up: EMPTY, letterHeight: EMPTY, spacing: 0, typefaceId: '', twoLines: '', letters: [], noConcessions: false };
+const NONE: Schemas['Overrides'] = {
+  right: EMPTY,
+  up: EMPTY,
+  letterHeight: EMPTY,
+  spacing: 0,
+  typefaceId: '',
+  twoLines: '',
+  letters: [],
+  noConcessions: false,
+};
 
 interface Props {
   id: string;
@@ -30,16 +39,40 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
   const sides = [['', 'First side'] as const, ...piece.sides.map((s) => [s.id, s.zone] as const)];
   const side = sides.some(([s]) => s === wanted) ? wanted : '';
   const own = ownOn(of, side);
-  const change = (to: (p: Schemas['Piece']) => Schemas['Piece']) => edit((r) => ({ ...r, pieces: r.pieces.map((p) => (p.id === piece.id ? to(p) : p)) }));
+  const change = (to: (p: Schemas['Piece']) => Schemas['Piece']) =>
+    edit((r) => ({ ...r, pieces: r.pieces.map((p) => (p.id === piece.id ? to(p) : p)) }));
   const set = (to: Partial<Schemas['Overrides']>) => change((p) => withOwn(p, side, { ...ownOn(p, side), ...to }));
   const line = side === '' ? piece.nameLine : piece.sides.find((s) => s.id === side)?.nameLine;
   const shown = open || piece.byHand;
   return (
     <section className="card" aria-label="By hand">
-      <h2>By hand<span className="count">{piece.byHand ? <button type="button" className="quiet" onClick={() => change((p) => ({ ...p, own: NONE, ownOnSides: {} }))}>as the set again</button> : <button type="button" className="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>{open ? 'close' : 'for this piece alone'}</button>}</span></h2>
+      <h2>
+        By hand
+        <span className="count">
+          {piece.byHand ? (
+            <button type="button" className="quiet" onClick={() => change((p) => ({ ...p, own: NONE, ownOnSides: {} }))}>
+              as the set again
+            </button>
+          ) : (
+            <button type="button" className="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+              {open ? 'close' : 'for this piece alone'}
+            </button>
+          )}
+        </span>
+      </h2>
       {shown && sides.length > 1 && (
         <div className="views" role="group" aria-label="Side">
-          {sides.map(([key, words]) => <button key={key} type="button" className={key === side ? 'view here' : 'view'} aria-pressed={key === side} onClick={() => setWanted(key)}>{words}</button>)}
+          {sides.map(([key, words]) => (
+            <button
+              key={key}
+              type="button"
+              className={key === side ? 'view here' : 'view'}
+              aria-pressed={key === side}
+              onClick={() => setWanted(key)}
+            >
+              {words}
+            </button>
+          ))}
         </div>
       )}
       {shown && (
@@ -48,19 +81,36 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
           <LengthField label="Moved up" value={own.up} onChange={(up) => set({ up })} />
           <LengthField label="Letter height of its own" value={own.letterHeight} onChange={(letterHeight) => set({ letterHeight })} />
           <NumberField label="Letters opened, ‰ of an em" value={own.spacing} step={5} onChange={(spacing) => set({ spacing })} />
-          <label>Typeface
+          <label>
+            Typeface
             <Form.Select size="sm" value={own.typefaceId} onChange={(e) => set({ typefaceId: e.target.value })}>
               <option value="">the motif’s</option>
-              {faces.map((f) => <option key={f.id} value={f.id}>{f.name}</option>)}
+              {faces.map((f) => (
+                <option key={f.id} value={f.id}>
+                  {f.name}
+                </option>
+              ))}
             </Form.Select>
           </label>
-          <label>On two lines
+          <label>
+            On two lines
             <Form.Select size="sm" value={own.twoLines} onChange={(e) => set({ twoLines: e.target.value })}>
               <option value="">no</option>
-              {breaks(line?.words ?? piece.name, own.twoLines).map((b) => <option key={b} value={b}>{b.replace('\n', ' / ')}</option>)}
+              {breaks(line?.words ?? piece.name, own.twoLines).map((b) => (
+                <option key={b} value={b}>
+                  {b.replace('\n', ' / ')}
+                </option>
+              ))}
             </Form.Select>
           </label>
-          <PieceLetters id={id} pieceId={piece.id} side={side} name={line ?? undefined} own={own} onChange={(letters) => set({ letters })} />
+          <PieceLetters
+            id={id}
+            pieceId={piece.id}
+            side={side}
+            name={line ?? undefined}
+            own={own}
+            onChange={(letters) => set({ letters })}
+          />
           <Check label="No concessions for it" value={own.noConcessions} onChange={(noConcessions) => set({ noConcessions })} />
         </div>
       )}
@@ -85,9 +135,11 @@ export function movedTo(own: Schemas['Overrides'], to: Partial<Schemas['PlanePoi
 
 /** The ways to break a name into two lines, after a space or a hyphen, and the one that is chosen. */
 export function breaks(name: string, chosen: string): string[] {
-  const ways = [...name.matchAll(/[ \-‐–]/g)].map((m) => {
-    const at = m.index;
-    return `${name.slice(0, m[0] === ' ' ? at : at + 1).trim()}\n${name.slice(at + 1).trim()}`;
-  }).filter((b) => b.split('\n').every((l) => /[\p{L}\p{N}]/u.test(l)));
+  const ways = [...name.matchAll(/[ \-‐–]/g)]
+    .map((m) => {
+      const at = m.index;
+      return `${name.slice(0, m[0] === ' ' ? at : at + 1).trim()}\n${name.slice(at + 1).trim()}`;
+    })
+    .filter((b) => b.split('\n').every((l) => /[\p{L}\p{N}]/u.test(l)));
   return chosen === '' || ways.includes(chosen) ? ways : [...ways, chosen];
 }

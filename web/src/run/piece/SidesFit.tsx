@@ -13,7 +13,10 @@ export function SidesFit({ piece }: { piece: Schemas['PieceView'] }) {
       <h2>Other sides</h2>
       {piece.sides.map((s) => (
         <div key={s.id}>
-          <p><b>{s.motif}</b> on {s.zone}: {figure(s.width, units)} × {length(s.height, units)}, room {length(Math.min(...s.rooms.map((r) => r.distance)), units)} <StateMark piece={s} /></p>
+          <p>
+            <b>{s.motif}</b> on {s.zone}: {figure(s.width, units)} × {length(s.height, units)}, room{' '}
+            {length(Math.min(...s.rooms.map((r) => r.distance)), units)} <StateMark piece={s} />
+          </p>
           {s.round && <Figures rows={roundRows(s.round, units)} />}
         </div>
       ))}

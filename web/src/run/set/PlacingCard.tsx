@@ -14,9 +14,20 @@ interface Props {
   onGhost: (ghost?: Ghost) => void;
 }
 
-const CENTRES: readonly (readonly [Schemas['Centring'], string])[] = [['inkBox', 'the box of its ink'], ['weight', 'its weight'], ['withoutTails', 'its letters without tails and flourishes']];
-const TAPERS: readonly (readonly [Schemas['TaperWay'], string])[] = [['ignored', 'stay straight'], ['followed', 'follow the taper, bent'], ['rigidLetters', 'follow it, letters rigid']];
-const PLACES: readonly (readonly [Schemas['Placing'], string])[] = [['anchored', 'centred on the zone'], ['free', 'wherever it is largest']];
+const CENTRES: readonly (readonly [Schemas['Centring'], string])[] = [
+  ['inkBox', 'the box of its ink'],
+  ['weight', 'its weight'],
+  ['withoutTails', 'its letters without tails and flourishes'],
+];
+const TAPERS: readonly (readonly [Schemas['TaperWay'], string])[] = [
+  ['ignored', 'stay straight'],
+  ['followed', 'follow the taper, bent'],
+  ['rigidLetters', 'follow it, letters rigid'],
+];
+const PLACES: readonly (readonly [Schemas['Placing'], string])[] = [
+  ['anchored', 'centred on the zone'],
+  ['free', 'wherever it is largest'],
+];
 
 /** How artwork stands in its zone. Pointing at a choice shows its effect as a ghost on the board before it is chosen. */
 export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
@@ -27,14 +38,48 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
   return (
     <section className="card" aria-label="Where it stands">
       <h2>Where it stands</h2>
-      <PointedChoice title="It stands" now={document.placing} of={PLACES} onChoose={(placing) => edit((r) => ({ ...r, placing }))} onPoint={(placing) => onGhost(placing && { placing })} />
-      <PointedChoice title="Its centre is" now={document.centring ?? 'inkBox'} of={CENTRES} onChoose={(centring) => edit((r) => ({ ...r, centring }))} onPoint={(centring) => onGhost(centring && { centring })} />
-      {tapered && <PointedChoice title="On the taper lines" now={document.taper} of={TAPERS} onChoose={(taper) => edit((r) => ({ ...r, taper }))} onPoint={(taper) => onGhost(taper && { taper })} />}
-      <p className="soft small ghost-says" role="status">{ghost ? said(ghost, (mm) => length(mm, units)) : 'Point at a choice to see what it would change.'}</p>
+      <PointedChoice
+        title="It stands"
+        now={document.placing}
+        of={PLACES}
+        onChoose={(placing) => edit((r) => ({ ...r, placing }))}
+        onPoint={(placing) => onGhost(placing && { placing })}
+      />
+      <PointedChoice
+        title="Its centre is"
+        now={document.centring ?? 'inkBox'}
+        of={CENTRES}
+        onChoose={(centring) => edit((r) => ({ ...r, centring }))}
+        onPoint={(centring) => onGhost(centring && { centring })}
+      />
+      {tapered && (
+        <PointedChoice
+          title="On the taper lines"
+          now={document.taper}
+          of={TAPERS}
+          onChoose={(taper) => edit((r) => ({ ...r, taper }))}
+          onPoint={(taper) => onGhost(taper && { taper })}
+        />
+      )}
+      <p className="soft small ghost-says" role="status">
+        {ghost ? said(ghost, (mm) => length(mm, units)) : 'Point at a choice to see what it would change.'}
+      </p>
       <div className="margins">
-        <LengthField label="All moved right" value={document.right} echo={view.right} onChange={(right) => edit((r) => ({ ...r, right }))} />
+        <LengthField
+          label="All moved right"
+          value={document.right}
+          echo={view.right}
+          onChange={(right) => edit((r) => ({ ...r, right }))}
+        />
         <LengthField label="All moved up" value={document.up} echo={view.up} onChange={(up) => edit((r) => ({ ...r, up }))} />
-        {tapered && document.taper === 'ignored' && <LengthField label="Bow still taken for straight" value={document.mostBow} echo={view.mostBow} onChange={(mostBow) => edit((r) => ({ ...r, mostBow }))} />}
+        {tapered && document.taper === 'ignored' && (
+          <LengthField
+            label="Bow still taken for straight"
+            value={document.mostBow}
+            echo={view.mostBow}
+            onChange={(mostBow) => edit((r) => ({ ...r, mostBow }))}
+          />
+        )}
       </div>
     </section>
   );
@@ -43,7 +88,10 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
 /** What a ghost says of itself. */
 export function said(ghost: Schemas['GhostView'], length: (mm: number) => string): string {
   const moves = movesSaid(ghost.right, ghost.up, length);
-  const size = Math.abs(ghost.taller) >= 0.05 ? `its letters ${length(Math.abs(ghost.taller))} ${ghost.taller > 0 ? 'larger' : 'smaller'}` : '';
+  const size =
+    Math.abs(ghost.taller) >= 0.05 ? `its letters ${length(Math.abs(ghost.taller))} ${ghost.taller > 0 ? 'larger' : 'smaller'}` : '';
   const what = [moves && `moves ${moves}`, size].filter(Boolean).join(', ');
-  return what ? `It ${moves ? what : `would be ${size.replace('its letters ', 'lettered ')}`}${ghost.state === 'over' ? '; it would stand out of the zone' : ''}.` : 'It would stand as it does.';
+  return what
+    ? `It ${moves ? what : `would be ${size.replace('its letters ', 'lettered ')}`}${ghost.state === 'over' ? '; it would stand out of the zone' : ''}.`
+    : 'It would stand as it does.';
 }

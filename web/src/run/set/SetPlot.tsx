@@ -29,28 +29,63 @@ export function SetPlot({ gains, height, onChoose, onAccept }: Props) {
   return (
     <div className="set-plot">
       <p className="field-row-title">Letter height against names left out</p>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`With all names ${length(first, units)}${gains.slice(1).map((g) => `, without ${g.count} ${length(g.height, units)}`).join('')}`}>
-        <text x={LEFT - 5} y={y(first)} textAnchor="end" dy="0.32em">{figure(first, units)}</text>
-        {gains.length > 1 && y(gains[gains.length - 1]?.height ?? 0) < y(first) - 14 && <text x={LEFT - 5} y={y(gains[gains.length - 1]?.height ?? 0)} textAnchor="end" dy="0.32em">{figure(gains[gains.length - 1]?.height ?? 0, units)}</text>}
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`With all names ${length(first, units)}${gains
+          .slice(1)
+          .map((g) => `, without ${g.count} ${length(g.height, units)}`)
+          .join('')}`}
+      >
+        <text x={LEFT - 5} y={y(first)} textAnchor="end" dy="0.32em">
+          {figure(first, units)}
+        </text>
+        {gains.length > 1 && y(gains[gains.length - 1]?.height ?? 0) < y(first) - 14 && (
+          <text x={LEFT - 5} y={y(gains[gains.length - 1]?.height ?? 0)} textAnchor="end" dy="0.32em">
+            {figure(gains[gains.length - 1]?.height ?? 0, units)}
+          </text>
+        )}
         {typeof height === 'number' && height <= most && <line className="given" x1={LEFT} x2={WIDTH} y1={y(height)} y2={y(height)} />}
         <path d={line} className="steps" />
         {gains.map((g, i) => (
           <g key={g.count} className={i === at ? 'gain here' : 'gain'} onClick={() => setAt(i)}>
             <rect x={LEFT + i * step} y={0} width={step} height={HEIGHT} />
             <circle cx={LEFT + (i + 0.5) * step} cy={y(g.height)} r={i === at ? 4.5 : 3} />
-            <text x={LEFT + (i + 0.5) * step} y={HEIGHT - 4} textAnchor="middle">{g.count}</text>
+            <text x={LEFT + (i + 0.5) * step} y={HEIGHT - 4} textAnchor="middle">
+              {g.count}
+            </text>
           </g>
         ))}
       </svg>
       <div className="plot-choice">
-        <label className="visually-hidden" htmlFor="left-out">Names left out</label>
+        <label className="visually-hidden" htmlFor="left-out">
+          Names left out
+        </label>
         <input id="left-out" type="range" min={0} max={gains.length - 1} value={at} onChange={(e) => setAt(Number(e.target.value))} />
         {chosen && (
           <p role="status">
-            {chosen.count === 0 ? <>With all names <b>{length(chosen.height, units)}</b>.</> : <>Without {gains.slice(1, at + 1).map((g) => <button key={g.pieceId} type="button" className="quiet name" onClick={() => onChoose(g.pieceId)}>{g.leftOut}</button>)} <b>{length(chosen.height, units)}</b>, {figure(chosen.height - first, units)} more.</>}
+            {chosen.count === 0 ? (
+              <>
+                With all names <b>{length(chosen.height, units)}</b>.
+              </>
+            ) : (
+              <>
+                Without{' '}
+                {gains.slice(1, at + 1).map((g) => (
+                  <button key={g.pieceId} type="button" className="quiet name" onClick={() => onChoose(g.pieceId)}>
+                    {g.leftOut}
+                  </button>
+                ))}{' '}
+                <b>{length(chosen.height, units)}</b>, {figure(chosen.height - first, units)} more.
+              </>
+            )}
           </p>
         )}
-        {chosen && chosen.count > 0 && chosen.height !== height && <button type="button" className="btn btn-sm btn-line" onClick={() => onAccept(chosen.height)}>Give all {figure(chosen.height, units)}; concede for the rest</button>}
+        {chosen && chosen.count > 0 && chosen.height !== height && (
+          <button type="button" className="btn btn-sm btn-line" onClick={() => onAccept(chosen.height)}>
+            Give all {figure(chosen.height, units)}; concede for the rest
+          </button>
+        )}
       </div>
     </div>
   );

@@ -18,7 +18,8 @@ export function useGhost(id: string, pieceId: string | undefined, revision: numb
   return useQuery({
     queryKey: ['ghost', id, pieceId, revision, ghost],
     enabled: !!ghost && !!pieceId,
-    queryFn: ({ signal }) => answer(api.GET('/api/runs/{id}/pieces/{pieceId}/ghost', { params: { path: { id, pieceId: pieceId ?? '' }, query: ghost }, signal })),
+    queryFn: ({ signal }) =>
+      answer(api.GET('/api/runs/{id}/pieces/{pieceId}/ghost', { params: { path: { id, pieceId: pieceId ?? '' }, query: ghost }, signal })),
     staleTime: Infinity,
     // While something is dragged the figures before stay until the next are there.
     placeholderData: ghost?.movedRight === undefined ? undefined : keepPreviousData,
