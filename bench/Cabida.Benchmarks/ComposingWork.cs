@@ -143,7 +143,7 @@ internal static class ComposingWork
                 + $"one core {Medians.Of(alone):0} ms"
         );
 
-        RunGround Fresh() => Ground.Of(new InkCache()) with { Faces = faces };
+        RunGround Fresh() => Ground.Of(new AtHand(faces, new InkCache()));
 
         List<(Piece Piece, RunGround Ground)> Singles(RunGround ground) =>
             [

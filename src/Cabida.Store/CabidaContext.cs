@@ -49,6 +49,7 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
                 r.Revision,
             });
             e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
+            e.HasIndex(r => r.ChangeSetId);
         });
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<OutlinesRow>().HasKey(p => p.Id);

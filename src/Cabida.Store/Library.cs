@@ -4,88 +4,64 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Store;
 
-/// <summary>A document with its place in the library.</summary>
-/// <param name="Id">Which one.</param>
-/// <param name="Revision">Its revision.</param>
-/// <param name="CreatedAt">When it was first kept, in UTC.</param>
-/// <param name="ChangedAt">When it was last changed, in UTC.</param>
-/// <param name="Document">The document.</param>
-public sealed record Stored<T>(string Id, int Revision, DateTime CreatedAt, DateTime ChangedAt, T Document);
-
-/// <summary>Why a write was refused.</summary>
-public enum Refusal
-{
-    /// <summary>There is no such document.</summary>
-    Missing,
-
-    /// <summary>It was changed meanwhile.</summary>
-    Stale,
-
-    /// <summary>Something refers to it.</summary>
-    InUse,
-
-    /// <summary>There is nothing to undo or redo.</summary>
-    NothingThere,
-}
-
-/// <summary>What became of a write.</summary>
-/// <param name="Stored">The document as it stands now; null when there is none.</param>
-/// <param name="Refused">Why it was not written, when it was not.</param>
-/// <param name="UsedBy">Names of what refers to it, when that is why.</param>
-/// <param name="Changed">The fields that were changed elsewhere, when that is why.</param>
-/// <param name="Revision">The revision there is now, also of what was removed; 0 when there never was any.</param>
-public sealed record Written<T>(
-    Stored<T>? Stored,
-    Refusal? Refused = null,
-    IReadOnlyList<string>? UsedBy = null,
-    IReadOnlyList<string>? Changed = null,
-    int Revision = 0
-);
-
-/// <summary>A document in a list: itself, or why it cannot be read.</summary>
-/// <param name="Id">Which one.</param>
-/// <param name="Name">What it is called.</param>
-/// <param name="Revision">Its revision.</param>
-/// <param name="Read">It, or why it cannot be read.</param>
-public sealed record Listed<T>(string Id, string Name, int Revision, Outcome<Stored<T>> Read);
-
 /// <summary>
 /// Reads and writes documents. Every write adds a revision and a change-set in the same transaction as the document and
 /// its references, so that any state can be brought back and a run can name the revision it was made with.
 /// </summary>
 public sealed class Library(CabidaContext db, TimeProvider clock)
 {
+    private readonly RevisionTexts texts = new(db);
+
     /// <summary>All documents of a kind that can be read, the oldest first.</summary>
-    public async Task<IReadOnlyList<Stored<T>>> All<T>(DocumentKind<T> kind, CancellationToken stop = default) =>
-        [.. (await List(kind, stop)).Where(l => l.Read.Ok).Select(l => l.Read.Value)];
+    public async Task<IReadOnlyList<Stored<T>>> All<T>(DocumentKind<T> kind, CancellationToken stop = default)
+        where T : class => [.. (await List(kind, stop)).Where(l => l.Read.Ok).Select(l => l.Read.Value)];
 
     /// <summary>All documents of a kind, the oldest first; one that cannot be read takes no other with it.</summary>
     public async Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, CancellationToken stop = default)
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        var rows = await db
-            .Documents.AsNoTracking()
-            .Where(d => d.Kind == kind.Kind)
-            .OrderBy(d => d.CreatedAt)
-            .ThenBy(d => d.Id)
-            .ToListAsync(stop);
-        return [.. rows.Select(r => new Listed<T>(r.Id, r.Name, r.Revision, Outcome<Stored<T>>.Try(() => Read<T>(r))))];
+        var kinds = kind.Rows.Select(r => r.Kind).ToList();
+        var rows = await db.Documents.AsNoTracking().Where(d => kinds.Contains(d.Kind)).ToListAsync(stop);
+        return
+        [
+            .. rows.GroupBy(r => r.Id, StringComparer.Ordinal)
+                .Select(g => g.ToList())
+                .Where(g => g.Exists(r => r.Kind == kind.Kind))
+                .Select(g => (Main: g.First(r => r.Kind == kind.Kind), Rows: g))
+                .OrderBy(g => g.Main.CreatedAt)
+                .ThenBy(g => g.Main.Id, StringComparer.Ordinal)
+                .Select(g => new Listed<T>(
+                    g.Main.Id,
+                    g.Main.Name,
+                    g.Rows.Sum(r => r.Revision),
+                    Outcome<Stored<T>>.Try(() => Read(kind, g.Rows))
+                )),
+        ];
     }
 
     /// <summary>A document as it stands.</summary>
     public async Task<Stored<T>?> Find<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        return await db.Documents.AsNoTracking().FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop) is { } row
-            ? Read<T>(row)
-            : null;
+        var rows = await RowsOf(kind, id, stop);
+        return rows.Exists(r => r.Kind == kind.Kind) ? Read(kind, rows) : null;
     }
 
     /// <summary>The last revision of a document, also of one that was removed; 0 when there never was any.</summary>
-    public async Task<int> RevisionOf<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
+    public async Task<int> RevisionOf(DocumentKind kind, string id, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        return (await LastRevision(kind.Kind, id, stop))?.Revision ?? 0;
+        var kinds = kind.Rows.Select(r => r.Kind).ToList();
+        return (
+            await db
+                .Revisions.AsNoTracking()
+                .Where(r => kinds.Contains(r.Kind) && r.Id == id)
+                .GroupBy(r => r.Kind)
+                .Select(g => g.Max(r => r.Revision))
+                .ToListAsync(stop)
+        ).Sum();
     }
 
     /// <summary>A document as it was at a revision; also one that was removed since.</summary>
@@ -93,10 +69,7 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        var row = await db
-            .Revisions.AsNoTracking()
-            .FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == revision, stop);
-        return row?.Json is { } json ? DocumentJson.Read<T>(row.Form, json) : null;
+        return await TextsAt(kind, id, revision, stop) is { } rows ? kind.Read(rows) : null;
     }
 
     /// <summary>Adds a document.</summary>
@@ -105,6 +78,7 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <param name="id">Its id; a fresh one when none is given.</param>
     /// <param name="proof">Works it out before it is kept; what it throws is thrown, and nothing is kept then.</param>
     /// <param name="stop">Ends it.</param>
+    /// <exception cref="NotWorkableException">It refers to something that is not there.</exception>
     public async Task<Stored<T>> Add<T>(
         DocumentKind<T> kind,
         T document,
@@ -112,17 +86,22 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         Func<Stored<T>, Task>? proof = null,
         CancellationToken stop = default
     )
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        id ??= Guid.NewGuid().ToString("N")[..12];
+        id ??= FreshId();
         var now = Now;
         if (proof is not null)
         {
-            await proof(new Stored<T>(id, 1, now, now, document));
+            await proof(new Stored<T>(id, kind.Rows.Count, now, now, document));
         }
 
-        var written = await Write(kind, id, document, new Change($"Add {kind.NameOf(document)}", now), stop);
-        return written.Stored!;
+        var made = await Make(new UnitOfWork($"Add {kind.NameOf(document)}").Put(kind, id, document), stop);
+        return made.Refused is null
+            ? (await Find(kind, id, stop))!
+            : throw new NotWorkableException(
+                Phrase.Say($"It names something that is not here any more: {string.Join(", ", (made.Missing ?? []).Select(Said))}.")
+            );
     }
 
     /// <summary>
@@ -143,30 +122,34 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         Func<Stored<T>, Task>? proof = null,
         CancellationToken stop = default
     )
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        if (await RowOf(kind.Kind, id, stop) is not { } row)
+        var rows = await RowsOf(kind, id, stop);
+        if (!rows.Exists(r => r.Kind == kind.Kind))
         {
             return new(default, Refusal.Missing);
         }
 
-        if (row.Form == DocumentJson.CurrentForm && row.Json == DocumentJson.Write(document))
+        var changed = Differing(kind, kind.StatesOf(document), rows);
+        var revision = rows.Sum(r => r.Revision);
+        if (changed == 0)
         {
-            return new(Read<T>(row), Revision: row.Revision);
+            return new(Read(kind, rows), Revision: revision);
         }
 
-        if (row.Revision != madeFrom)
+        if (revision != madeFrom)
         {
-            return await Stale<T>(kind, id, madeFrom, stop);
+            return await Stale(kind, id, madeFrom, stop);
         }
 
-        var now = Now;
         if (proof is not null)
         {
-            await proof(new Stored<T>(id, madeFrom + 1, row.CreatedAt, now, document));
+            await proof(new Stored<T>(id, madeFrom + changed, rows.Min(r => r.CreatedAt), Now, document));
         }
 
-        return await Write(kind, id, document, new Change($"Change {kind.NameOf(document)}", now) { MadeFrom = madeFrom }, stop);
+        var made = await Make(new UnitOfWork($"Change {kind.NameOf(document)}").Put(kind, id, document, madeFrom), stop);
+        return await Answer(kind, id, made, madeFrom, stop);
     }
 
     /// <summary>Removes a document that nothing refers to; its revisions stay.</summary>
@@ -175,217 +158,245 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <param name="madeFrom">The revision that was seen; null for whatever it is.</param>
     /// <param name="stop">Ends it.</param>
     public async Task<Written<T>> Remove<T>(DocumentKind<T> kind, string id, int? madeFrom = null, CancellationToken stop = default)
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        if (await RowOf(kind.Kind, id, stop) is not { } now)
+        var name = (await RowsOf(kind, id, stop)).FirstOrDefault(r => r.Kind == kind.Kind)?.Name ?? "";
+        var made = await Make(new UnitOfWork($"Remove {name}").Remove(kind, id, madeFrom), stop);
+        return await Answer(kind, id, made, madeFrom, stop);
+    }
+
+    /// <summary>Makes a change of one or several documents: all of it, or none.</summary>
+    /// <param name="unit">The change.</param>
+    /// <param name="stop">Ends it.</param>
+    public async Task<UnitWritten> Make(UnitOfWork unit, CancellationToken stop = default)
+    {
+        ArgumentNullException.ThrowIfNull(unit);
+        await using var transaction = await db.Database.BeginTransactionAsync(stop);
+        var changes = new List<RowChange>();
+        foreach (var change in unit.Changes)
         {
-            return new(default, Refusal.Missing);
+            if (change.MadeFrom is { } expected && expected != await RevisionOf(change.Kind, change.Id, stop))
+            {
+                return new UnitWritten(Refusal.Stale, change.Kind.Kind, change.Id);
+            }
+
+            var rows = await RowsOf(change.Kind, change.Id, stop);
+            if (change.States is null && rows.Count == 0)
+            {
+                return new UnitWritten(Refusal.Missing, change.Kind.Kind, change.Id);
+            }
+
+            changes.AddRange(
+                change.Kind.Rows.Select((row, i) => new RowChange(row, change.Id, change.States?[i])).Where(c => IsChange(c, rows))
+            );
         }
 
-        return await Write(kind, id, default, new Change($"Remove {now.Name}", Now) { MadeFrom = madeFrom }, stop);
+        if (changes.Count == 0)
+        {
+            return new UnitWritten();
+        }
+
+        return await Write(unit.Words, changes, transaction, stop);
     }
 
     /// <summary>Names of the documents that refer to one.</summary>
-    public Task<IReadOnlyList<string>> UsedBy<T>(DocumentKind<T> kind, string id, CancellationToken stop = default)
+    public Task<IReadOnlyList<string>> UsedBy(DocumentKind kind, string id, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
         return UsedBy(kind.Kind, id, stop);
     }
 
     /// <summary>Names of the documents that refer to something of a kind.</summary>
-    public async Task<IReadOnlyList<string>> UsedBy(string kind, string id, CancellationToken stop = default)
-    {
-        return await db
-            .References.AsNoTracking()
-            .Where(r => r.ToKind == kind && r.ToId == id)
-            .Join(db.Documents, r => new { Kind = r.FromKind, Id = r.FromId }, d => new { d.Kind, d.Id }, (r, d) => d.Name)
-            .OrderBy(n => n)
-            .ToListAsync(stop);
-    }
+    public Task<IReadOnlyList<string>> UsedBy(string kind, string id, CancellationToken stop = default) => Users.Of(db, kind, id, stop);
 
-    /// <summary>Brings back the state before the last change that is not undone yet; also of a removed document.</summary>
+    /// <summary>
+    /// Takes back the last change that is not undone yet, in all documents that it changed; also that a document was removed.
+    /// </summary>
     /// <param name="kind">What it is.</param>
     /// <param name="id">Which one.</param>
     /// <param name="madeFrom">The revision that was seen; null for whatever it is.</param>
     /// <param name="stop">Ends it.</param>
-    public async Task<Written<T>> Undo<T>(DocumentKind<T> kind, string id, int? madeFrom = null, CancellationToken stop = default)
-    {
-        ArgumentNullException.ThrowIfNull(kind);
-        var current = await CurrentState(kind.Kind, id, stop);
-        return current?.Replaced is { } before ? await Restore(kind, id, before, "Undo", madeFrom, stop) : await Nothing(kind, id, stop);
-    }
+    public Task<Written<T>> Undo<T>(DocumentKind<T> kind, string id, int? madeFrom = null, CancellationToken stop = default)
+        where T : class => Travel(kind, id, undo: true, madeFrom, stop);
 
-    /// <summary>Brings back the state that was undone last, as long as nothing else was changed since.</summary>
+    /// <summary>Makes the change again that was undone last, as long as nothing else was changed since.</summary>
     /// <param name="kind">What it is.</param>
     /// <param name="id">Which one.</param>
     /// <param name="madeFrom">The revision that was seen; null for whatever it is.</param>
     /// <param name="stop">Ends it.</param>
-    public async Task<Written<T>> Redo<T>(DocumentKind<T> kind, string id, int? madeFrom = null, CancellationToken stop = default)
+    public Task<Written<T>> Redo<T>(DocumentKind<T> kind, string id, int? madeFrom = null, CancellationToken stop = default)
+        where T : class => Travel(kind, id, undo: false, madeFrom, stop);
+
+    private async Task<Written<T>> Travel<T>(DocumentKind<T> kind, string id, bool undo, int? madeFrom, CancellationToken stop)
+        where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
-        var current = await CurrentState(kind.Kind, id, stop);
-        var next = current is null
-            ? null
-            : await db
-                .Revisions.AsNoTracking()
-                .Where(r => r.Kind == kind.Kind && r.Id == id && r.Restored == null && r.Replaced == current.Revision)
-                .OrderByDescending(r => r.Revision)
-                .FirstOrDefaultAsync(stop);
-        return next is null ? await Nothing(kind, id, stop) : await Restore(kind, id, next.Revision, "Redo", madeFrom, stop);
+        await using var transaction = await db.Database.BeginTransactionAsync(stop);
+        var revision = await RevisionOf(kind, id, stop);
+        if (madeFrom is { } expected && expected != revision)
+        {
+            return await Stale(kind, id, expected, stop);
+        }
+
+        var history = await DocumentHistory.Of(db, kind, id, stop);
+        if ((undo ? history.ToUndo : history.ToRedo) is not { } set)
+        {
+            return new(default, revision == 0 ? Refusal.Missing : Refusal.NothingThere, Revision: revision);
+        }
+
+        var changes = new List<RowChange>();
+        var overtaken = new List<string>();
+        foreach (var step in await DocumentHistory.Of(db, set, stop))
+        {
+            var (from, to) = undo ? (step.Revision, step.Replaced ?? 0) : (step.Replaced ?? 0, step.Revision);
+            var last = await DocumentHistory.Last(db, step.Kind, step.Id, stop);
+            var (document, row) = DocumentKinds.OfRow(step.Kind);
+            if ((last is null ? 0 : last.Restored ?? last.Revision) != from)
+            {
+                var name = await db
+                    .Documents.Where(d => d.Kind == document.Kind && d.Id == step.Id)
+                    .Select(d => d.Name)
+                    .FirstOrDefaultAsync(stop);
+                overtaken.Add(name ?? $"a {document.Kind}");
+                continue;
+            }
+
+            changes.Add(new RowChange(row, step.Id, await StateAt(row, step.Id, to, stop), to));
+        }
+
+        if (overtaken.Count > 0)
+        {
+            return new(default, Refusal.OvertakenElsewhere, [.. overtaken.Distinct()], Revision: revision);
+        }
+
+        var name0 = changes.Select(c => c.State?.Name).FirstOrDefault(n => !string.IsNullOrEmpty(n));
+        var made = await Write($"{(undo ? "Undo" : "Redo")} {name0}".TrimEnd(), changes, transaction, stop);
+        return await Answer(kind, id, made, madeFrom, stop);
     }
 
-    private async Task<Written<T>> Nothing<T>(DocumentKind<T> kind, string id, CancellationToken stop) =>
-        new(default, await LastRevision(kind.Kind, id, stop) is null ? Refusal.Missing : Refusal.NothingThere);
-
-    private async Task<Written<T>> Restore<T>(
-        DocumentKind<T> kind,
-        string id,
-        int revision,
-        string word,
-        int? madeFrom,
+    private async Task<UnitWritten> Write(
+        string words,
+        IReadOnlyList<RowChange> changes,
+        Microsoft.EntityFrameworkCore.Storage.IDbContextTransaction transaction,
         CancellationToken stop
     )
     {
-        var row = await db.Revisions.AsNoTracking().FirstAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == revision, stop);
-        var document = row.Json is { } json ? DocumentJson.Read<T>(row.Form, json) : default;
-        return await Write(
-            kind,
-            id,
-            document,
-            new Change(document is null ? word : $"{word} {kind.NameOf(document)}", Now) { Restored = revision, MadeFrom = madeFrom },
-            stop
-        );
+        var writer = new UnitWriter(db, Now);
+        try
+        {
+            await writer.Write(words, changes, stop);
+            if (await writer.Fault(stop) is { } fault)
+            {
+                await transaction.RollbackAsync(stop);
+                return fault;
+            }
+
+            await transaction.CommitAsync(stop);
+            return new UnitWritten();
+        }
+        finally
+        {
+            // What was not kept must not be written along with what is next.
+            db.ChangeTracker.Clear();
+        }
+    }
+
+    private async Task<Written<T>> Answer<T>(DocumentKind<T> kind, string id, UnitWritten made, int? madeFrom, CancellationToken stop)
+        where T : class
+    {
+        if (made.Refused == Refusal.Stale)
+        {
+            return await Stale(kind, id, madeFrom ?? 0, stop);
+        }
+
+        var revision = await RevisionOf(kind, id, stop);
+        return made.Refused is null
+            ? new(await Find(kind, id, stop), Revision: revision)
+            : new(default, made.Refused, made.UsedBy, Revision: revision) { Lacking = made.Missing ?? [] };
     }
 
     /// <summary>It was changed since: what in.</summary>
     private async Task<Written<T>> Stale<T>(DocumentKind<T> kind, string id, int madeFrom, CancellationToken stop)
+        where T : class
     {
-        var last = await LastRevision(kind.Kind, id, stop);
-        var from = await db
-            .Revisions.AsNoTracking()
-            .FirstOrDefaultAsync(r => r.Kind == kind.Kind && r.Id == id && r.Revision == madeFrom, stop);
+        var revision = await RevisionOf(kind, id, stop);
+        var (now, then) = (await TextsAt(kind, id, revision, stop), await TextsAt(kind, id, madeFrom, stop));
         return new(
             default,
             Refusal.Stale,
-            Changed: last?.Json is { } now && from?.Json is { } then ? DocumentJson.Differing(then, now) : [],
-            Revision: last?.Revision ?? 0
+            Changed: now is null || then is null
+                ? []
+                : [.. now.Zip(then).SelectMany(t => DocumentJson.Differing(t.First.Json, t.Second.Json))],
+            Revision: revision
         );
     }
 
-    /// <summary>The revision that first held the state the document is in now: an undo leads back to an older one.</summary>
-    private async Task<RevisionRow?> CurrentState(string kind, string id, CancellationToken stop)
+    /// <summary>The texts of a document's rows at a revision; null where it was not there.</summary>
+    private async Task<IReadOnlyList<(int Form, string Json)>?> TextsAt(DocumentKind kind, string id, int revision, CancellationToken stop)
     {
-        var last = await LastRevision(kind, id, stop);
-        return last?.Restored is { } restored
-            ? await db.Revisions.AsNoTracking().FirstAsync(r => r.Kind == kind && r.Id == id && r.Revision == restored, stop)
-            : last;
+        // Most are kept in one row, and its revision is theirs.
+        var at =
+            kind.Rows.Count == 1
+                ? new Dictionary<string, int>(StringComparer.Ordinal) { [kind.Kind] = revision }
+                : (await DocumentHistory.Of(db, kind, id, stop)).At(revision);
+        var all = new List<(int, string)>();
+        foreach (var row in kind.Rows)
+        {
+            if (at is null || !at.TryGetValue(row.Kind, out var of) || await TextAt(row, id, of, stop) is not { } text)
+            {
+                return null;
+            }
+
+            all.Add(text);
+        }
+
+        return all;
     }
 
-    private Task<RevisionRow?> LastRevision(string kind, string id, CancellationToken stop) =>
-        db.Revisions.AsNoTracking().Where(r => r.Kind == kind && r.Id == id).OrderByDescending(r => r.Revision).FirstOrDefaultAsync(stop);
+    private async Task<(int Form, string Json)?> TextAt(RowKind row, string id, int revision, CancellationToken stop) =>
+        await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Kind == row.Kind && r.Id == id && r.Revision == revision, stop)
+            is { } kept
+        && await texts.Of(kept, stop) is { } json
+            ? (kept.Form, json)
+            : null;
 
-    private Task<DocumentRow?> RowOf(string kind, string id, CancellationToken stop) =>
-        db.Documents.AsNoTracking().FirstOrDefaultAsync(d => d.Kind == kind && d.Id == id, stop);
+    private async Task<RowState?> StateAt(RowKind row, string id, int revision, CancellationToken stop) =>
+        await TextAt(row, id, revision, stop) is { } text ? row.StateOf(text.Form, text.Json) : null;
+
+    private Task<List<DocumentRow>> RowsOf(DocumentKind kind, string id, CancellationToken stop)
+    {
+        var kinds = kind.Rows.Select(r => r.Kind).ToList();
+        return db.Documents.AsNoTracking().Where(d => kinds.Contains(d.Kind) && d.Id == id).ToListAsync(stop);
+    }
+
+    private static int Differing(DocumentKind kind, IReadOnlyList<RowState> states, List<DocumentRow> rows) =>
+        kind.Rows.Where((row, i) => IsChange(new RowChange(row, "", states[i]), rows)).Count();
+
+    private static bool IsChange(RowChange change, List<DocumentRow> rows) =>
+        rows.Find(r => r.Kind == change.Kind.Kind) is not { } row
+            ? change.State is not null
+            : change.State is not { } state || row.Form != change.Kind.Forms.Current || row.Json != state.Json;
+
+    private static Stored<T> Read<T>(DocumentKind<T> kind, List<DocumentRow> rows)
+        where T : class
+    {
+        var all = kind
+            .Rows.Select(k => rows.Find(r => r.Kind == k.Kind) ?? throw new NotWorkableException(Phrase.Say($"Its {k.Kind} is not there.")))
+            .ToList();
+        return new(
+            all[0].Id,
+            all.Sum(r => r.Revision),
+            all.Min(r => r.CreatedAt),
+            all.Max(r => r.ChangedAt),
+            kind.Read(all.Select(r => (r.Form, r.Json)))
+        );
+    }
+
+    /// <summary>What is lacking, in words: “the film Navy”.</summary>
+    private static string Said(Dangling to) => $"the {to.To.Kind} {(to.Name.Length > 0 ? to.Name : to.To.Id)}";
+
+    private static string FreshId() => Guid.NewGuid().ToString("N")[..12];
 
     private DateTime Now => clock.GetUtcNow().UtcDateTime;
-
-    /// <summary>A change to be written.</summary>
-    /// <param name="Words">What was done.</param>
-    /// <param name="At">When.</param>
-    private sealed record Change(string Words, DateTime At)
-    {
-        /// <summary>The revision whose state is brought back, when it is an undo or redo.</summary>
-        public int? Restored { get; init; }
-
-        /// <summary>The revision it was made from; null where that does not matter.</summary>
-        public int? MadeFrom { get; init; }
-    }
-
-    private async Task<Written<T>> Write<T>(DocumentKind<T> kind, string id, T? document, Change made, CancellationToken stop)
-    {
-        // SQLite lets one writer in at a time; what is read from here on cannot change under us.
-        await using var transaction = await db.Database.BeginTransactionAsync(stop);
-        var replaced = await CurrentState(kind.Kind, id, stop);
-        var last = (await LastRevision(kind.Kind, id, stop))?.Revision ?? 0;
-        if (made.MadeFrom is { } expected && expected != last)
-        {
-            await transaction.RollbackAsync(stop);
-            return await Stale<T>(kind, id, expected, stop);
-        }
-
-        if (document is null && await UsedBy(kind.Kind, id, stop) is { Count: > 0 } usedBy)
-        {
-            await transaction.RollbackAsync(stop);
-            return new(default, Refusal.InUse, usedBy, Revision: last);
-        }
-
-        var revision = last + 1;
-        var json = document is null ? null : DocumentJson.Write(document);
-        var change = new ChangeSetRow { At = made.At, Words = made.Words };
-        db.ChangeSets.Add(change);
-        await db.SaveChangesAsync(stop);
-        db.Revisions.Add(
-            new RevisionRow
-            {
-                Kind = kind.Kind,
-                Id = id,
-                Revision = revision,
-                Replaced = replaced?.Revision,
-                Restored = made.Restored,
-                Form = DocumentJson.CurrentForm,
-                Json = json,
-                ChangeSetId = change.Id,
-            }
-        );
-
-        var row = await db.Documents.FirstOrDefaultAsync(d => d.Kind == kind.Kind && d.Id == id, stop);
-        db.References.RemoveRange(await db.References.Where(r => r.FromKind == kind.Kind && r.FromId == id).ToListAsync(stop));
-        if (json is null || document is null)
-        {
-            db.Documents.RemoveRange(row is null ? [] : [row]);
-        }
-        else
-        {
-            if (row is null)
-            {
-                db.Documents.Add(
-                    row = new DocumentRow
-                    {
-                        Kind = kind.Kind,
-                        Id = id,
-                        Name = "",
-                        Json = "",
-                        CreatedAt = made.At,
-                    }
-                );
-            }
-
-            (row.Name, row.Json, row.Revision, row.Form, row.ChangedAt) = (
-                kind.NameOf(document),
-                json,
-                revision,
-                DocumentJson.CurrentForm,
-                made.At
-            );
-            db.References.AddRange(
-                kind.ReferencesOf(document)
-                    .Distinct()
-                    .Select(r => new ReferenceRow
-                    {
-                        FromKind = kind.Kind,
-                        FromId = id,
-                        ToKind = r.Kind,
-                        ToId = r.Id,
-                    })
-            );
-        }
-
-        await db.SaveChangesAsync(stop);
-        await transaction.CommitAsync(stop);
-        db.ChangeTracker.Clear();
-        return new(json is null ? null : new Stored<T>(id, revision, row!.CreatedAt, made.At, document!), Revision: revision);
-    }
-
-    private static Stored<T> Read<T>(DocumentRow row) =>
-        new(row.Id, row.Revision, row.CreatedAt, row.ChangedAt, DocumentJson.Read<T>(row.Form, row.Json));
 }

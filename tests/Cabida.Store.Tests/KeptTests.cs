@@ -1,6 +1,8 @@
+using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Store.Rows;
 using Microsoft.Data.Sqlite;
@@ -140,6 +142,13 @@ public sealed class KeptTests : IDisposable
             Sample = "Ọláyínká",
         };
         var library = new Library(db, TimeProvider.System);
+        await library.Add(DocumentKinds.Blank, new Blank("Mug", SurfaceKind.Straight, []), "mug");
+        await library.Add(DocumentKinds.Graphic, new Graphic("Fern", "x", "", true, [], [], []), "fern");
+        foreach (var film in new[] { "navy", "copper" })
+        {
+            await library.Add(DocumentKinds.Film, FilmOf(film), film);
+        }
+
         await library.Add(DocumentKinds.Motif, motif, "all");
         var found = (await library.Find(DocumentKinds.Motif, "all"))!.Document;
         DocumentJson.Write(found).ShouldBe(DocumentJson.Write(motif));
@@ -157,7 +166,19 @@ public sealed class KeptTests : IDisposable
     {
         const string Old =
             """{"name":"Old","alignment":"centre","parts":[{"kind":"rule","span":"fillsRow","length":{"typed":{"text":"8","unit":"millimetre"},"scaling":"proportional"},"thickness":{"typed":{"text":"1","unit":"millimetre"},"scaling":"fixed"},"id":"r","place":"below","gap":{"typed":{"text":"4","unit":"millimetre"},"scaling":"proportional"}}]}""";
-        var part = DocumentJson.Read<Motif>(2, Old).Parts.ShouldHaveSingleItem();
+        var part = DocumentJson.Read<Motif>(Old).Parts.ShouldHaveSingleItem();
         (part.Action, part.FilmId, part.Ply, part.Turn, part.Nudge).ShouldBe((PartAction.Adds, "", 1, 0, Nudge.None));
     }
+
+    private static Film FilmOf(string name) =>
+        new(
+            name,
+            "#000000",
+            FilmPurpose.Stays,
+            false,
+            TypedLength.Mm(1),
+            TypedLength.Mm(300),
+            TypedLength.Mm(300),
+            new CutSettings("", "", "", "", "")
+        );
 }

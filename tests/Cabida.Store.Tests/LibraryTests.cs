@@ -84,21 +84,23 @@ public sealed class LibraryTests : IDisposable
     [Fact]
     public async Task Nothing_in_use_can_be_removed_until_its_user_lets_it_go()
     {
+        var job = (await Library().Add(DocumentKinds.Job, new Job("Job", "", ""))).Id;
         var cutter = await Library().Add(DocumentKinds.Cutter, new Cutter("Bench", TypedLength.Mm(292), TypedLength.Mm(292)));
-        var run = await Library().Add(DocumentKinds.Run, RunWith(new Pin(cutter.Id, cutter.Revision)));
+        var run = await Library().Add(DocumentKinds.Run, RunWith(job, new Pin(cutter.Id, cutter.Revision)));
         var refused = await Library().Remove(DocumentKinds.Cutter, cutter.Id);
         refused.Refused.ShouldBe(Refusal.InUse);
         refused.UsedBy.ShouldBe(["Run"]);
-        await Library().Save(DocumentKinds.Run, run.Id, run.Revision, RunWith(null));
+        await Library().Save(DocumentKinds.Run, run.Id, run.Revision, RunWith(job, null));
         (await Library().Remove(DocumentKinds.Cutter, cutter.Id)).Refused.ShouldBeNull();
     }
 
     [Fact]
     public async Task Bringing_back_an_older_state_brings_back_what_it_referred_to()
     {
+        var job = (await Library().Add(DocumentKinds.Job, new Job("Job", "", ""))).Id;
         var cutter = await Library().Add(DocumentKinds.Cutter, new Cutter("Bench", TypedLength.Mm(292), TypedLength.Mm(292)));
-        var run = await Library().Add(DocumentKinds.Run, RunWith(new Pin(cutter.Id, cutter.Revision)));
-        await Library().Save(DocumentKinds.Run, run.Id, run.Revision, RunWith(null));
+        var run = await Library().Add(DocumentKinds.Run, RunWith(job, new Pin(cutter.Id, cutter.Revision)));
+        await Library().Save(DocumentKinds.Run, run.Id, run.Revision, RunWith(job, null));
         (await Library().UsedBy(DocumentKinds.Cutter, cutter.Id)).ShouldBeEmpty();
         await Library().Undo(DocumentKinds.Run, run.Id);
         (await Library().UsedBy(DocumentKinds.Cutter, cutter.Id)).ShouldBe(["Run"]);
@@ -156,8 +158,13 @@ public sealed class LibraryTests : IDisposable
     {
         const string First =
             """{"name":"Bench cutter","reachWidth":{"text":"292","unit":"millimetre"},"reachLength":{"text":"11 1/2","unit":"inch"},"note":""}""";
-        DocumentJson.Read<Cutter>(1, First).ReachLength.Read(LengthRange.Object).Value.Value.Millimetres.ShouldBe(292.1, 1e-9);
-        Should.Throw<NotWorkableException>(() => DocumentJson.Read<Cutter>(99, First)).Message.ShouldContain("newer version");
+        DocumentJson
+            .Read<Cutter>(new Forms(Forms.Same), 1, First)
+            .ReachLength.Read(LengthRange.Object)
+            .Value.Value.Millimetres.ShouldBe(292.1, 1e-9);
+        Should
+            .Throw<NotWorkableException>(() => DocumentJson.Read<Cutter>(new Forms(Forms.Same), 99, First))
+            .Message.ShouldContain("newer version");
     }
 
     [Fact]
@@ -165,13 +172,13 @@ public sealed class LibraryTests : IDisposable
     {
         const string First =
             """{"name":"Mug","surface":"straight","measured":[],"margins":{"rim":{"text":"10","unit":"millimetre"},"base":{"text":"1/2","unit":"inch"},"side":{"text":"8","unit":"millimetre"}},"note":"kept"}""";
-        var blank = DocumentJson.Read<Blank>(1, First);
+        var blank = DocumentJson.Read<Blank>(DocumentKinds.Blank.Rows[0].Forms, 1, First);
         var zone = blank.Zones.ShouldHaveSingleItem();
         (zone.Margins.Top.Text, zone.Margins.Bottom.Unit, zone.Margins.Left.Text, zone.Margins.Right.Text).ShouldBe(
             ("10", LengthUnit.Inch, "8", "8")
         );
         blank.Note.ShouldBe("kept");
-        DocumentJson.Read<Blank>(DocumentJson.CurrentForm, DocumentJson.Write(blank)).Zones[0].ShouldBe(zone);
+        DocumentJson.Read<Blank>(DocumentJson.Write(blank)).Zones[0].ShouldBe(zone);
     }
 
     [Fact]
@@ -187,8 +194,11 @@ public sealed class LibraryTests : IDisposable
         (await Library().Remove(DocumentKinds.Job, job.Id)).UsedBy.ShouldBe(["Board"]);
     }
 
-    private static Run RunWith(Pin? cutter) =>
-        new("Run", "job", null, null, null, cutter, Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5), "", []);
+    private static Run RunWith(string job, Pin? cutter)
+    {
+        var run = LibraryFile.RunOf(job);
+        return run with { SetUp = run.SetUp with { Cutter = cutter } };
+    }
 
     private async Task Change(string id, string name)
     {

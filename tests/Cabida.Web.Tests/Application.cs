@@ -84,7 +84,7 @@ public sealed class Application : WebApplicationFactory<Program>
     {
         await Pieces(run);
         var set = await Get($"/api/runs/{run}/set");
-        ((int)set["done"]!).ShouldBe((int)set["of"]!);
+        ((int)set["done"]!).ShouldBe((int)set["all"]!);
         return set;
     }
 

@@ -196,7 +196,7 @@ public sealed class ComposeTests : IDisposable
     {
         var motif = await app.Get("/api/motifs/crew-shirt");
         var run = await app.Change("/api/runs/work-shirts", "run", r =>
-            r["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! }
+            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! }
         );
         run["films"]!.AsArray().ShouldHaveSingleItem()!["name"]!.GetValue<string>().ShouldBe("Copper vinyl");
         var loads = (await app.Get("/api/runs/work-shirts/loads"))["loads"]!.AsArray();
@@ -255,7 +255,12 @@ public sealed class ComposeTests : IDisposable
         });
         left["ground"]!["zones"]!.AsArray().Count.ShouldBe(3);
         ((string)left["ground"]!["name"]!).ShouldStartWith("Enamel mug 8 cm, ");
-        Application.Words((await Ground(g => g["blankId"] = "sold"))["ground"]!["problem"]).ShouldContain("not on the shelf any more");
+        // What is not on the shelf cannot be taken, and what was taken stays.
+        var motif = await app.Get("/api/motifs/crew-name");
+        motif["motif"]!["ground"]!["blankId"] = "sold";
+        var refused = await app.Put("/api/motifs/crew-name", motif["motif"]!, (int)motif["revision"]!);
+        refused.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await refused.Content.ReadAsStringAsync()).ShouldContain("the blank “sold”");
         var none = await Ground(_ => { });
         none["ground"]!["drawing"].ShouldBeNull();
         (await app.Get("/api/motifs/crew-name/fit"))["fitsAt"].ShouldBeNull();
@@ -293,8 +298,8 @@ public sealed class ComposeTests : IDisposable
         var motif = await app.Get("/api/motifs/crew-shirt");
         await app.Change("/api/runs/work-shirts", "run", r =>
         {
-            r["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! };
-            r["films"] = new JsonArray(new JsonObject { ["id"] = "copper-vinyl", ["revision"] = (int)film["revision"]! });
+            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! };
+            r["setUp"]!["films"] = new JsonArray(new JsonObject { ["id"] = "copper-vinyl", ["revision"] = (int)film["revision"]! });
         });
         var loads = await app.Get("/api/runs/work-shirts/loads");
         var held = loads["held"]!.AsArray().Select(h => (string)h!["pieceId"]!).ToList();

@@ -34,10 +34,12 @@ public sealed class DemoTests : IDisposable
     public async Task The_letter_height_offered_for_all_makes_every_whole_name_fit()
     {
         var height = (double)(await app.WholeSet("crew-mugs"))["groups"]![0]!["largestForAll"]!;
-        await app.Change("/api/runs/crew-mugs", "run", r => r["letterHeight"]!["text"] = FormattableString.Invariant($"{height}"));
+        await app.Change("/api/runs/crew-mugs", "run", r =>
+            r["setUp"]!["letterHeight"]!["text"] = FormattableString.Invariant($"{height}")
+        );
         (await Pieces("crew-mugs")).Select(p => (string)p!["state"]!).ShouldAllBe(s => s == "fits");
         await app.Change("/api/runs/crew-mugs", "run", r =>
-            r["letterHeight"]!["text"] = FormattableString.Invariant($"{height + 0.2:0.0}")
+            r["setUp"]!["letterHeight"]!["text"] = FormattableString.Invariant($"{height + 0.2:0.0}")
         );
         (await Pieces("crew-mugs")).Select(p => (string)p!["state"]!).ShouldContain(s => s != "fits");
     }

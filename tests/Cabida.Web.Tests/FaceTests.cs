@@ -20,16 +20,16 @@ public sealed class FaceTests : IDisposable
         var film = await app.Change("/api/films/copper-vinyl", "film", f => f["thinnestStroke"]!["text"] = "0.2");
         await app.Change(run, "run", r =>
         {
-            r["film"]!["revision"] = (int)film["revision"]!;
-            r["zone"] = first;
-            r["motif"] = new JsonObject { ["id"] = "crew-name", ["revision"] = 1 };
-            r["namesTyped"] = "Mairi\nEleni";
-            r["sides"] = new JsonArray(
+            r["setUp"]!["film"]!["revision"] = (int)film["revision"]!;
+            r["setUp"]!["zone"] = first;
+            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-name", ["revision"] = 1 };
+            r["list"]!["namesTyped"] = "Mairi\nEleni";
+            r["setUp"]!["sides"] = new JsonArray(
                 new JsonObject
                 {
                     ["id"] = "s",
                     ["zone"] = other,
-                    ["motif"] = r["motif"]!.DeepClone(),
+                    ["motif"] = r["setUp"]!["motif"]!.DeepClone(),
                 }
             );
         });
@@ -107,7 +107,7 @@ public sealed class FaceTests : IDisposable
     private async Task Take(string run)
     {
         var revision = (int)(await app.Get("/api/blanks/steel-tumbler"))["revision"]!;
-        await app.Change(run, "run", r => r["blank"]!["revision"] = revision);
+        await app.Change(run, "run", r => r["setUp"]!["blank"]!["revision"] = revision);
     }
 
     private static bool Inside(JsonNode box, JsonNode of) =>

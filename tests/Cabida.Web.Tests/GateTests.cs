@@ -60,7 +60,7 @@ public sealed class GateTests : IDisposable
     {
         var run = await app.Get("/api/runs/crew-mugs");
         var document = run["run"]!.DeepClone();
-        document["pieces"]![0]!["own"]!["spacing"] = 1e8;
+        document["list"]!["pieces"]![0]!["own"]!["spacing"] = 1e8;
         (await app.Put("/api/runs/crew-mugs", document, (int)run["revision"]!)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
         (await app.List("/api/jobs")).Count.ShouldBeGreaterThan(0);
     }

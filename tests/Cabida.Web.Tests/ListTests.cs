@@ -16,9 +16,9 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task A_pasted_table_finds_its_columns_and_copies_are_cut_as_often_as_they_say()
     {
-        var run = await app.Change(Run, "run", r => r["namesTyped"] = "Name\tHow many\nBram\t3\nSiân\t1\n");
-        run["run"]!["columns"]!.AsArray().Select(c => (string)c!).ShouldBe(["name", "quantity"]);
-        ((bool)run["run"]!["hasHeading"]!).ShouldBeTrue();
+        var run = await app.Change(Run, "run", r => r["list"]!["namesTyped"] = "Name\tHow many\nBram\t3\nSiân\t1\n");
+        run["run"]!["list"]!["columns"]!.AsArray().Select(c => (string)c!).ShouldBe(["name", "quantity"]);
+        ((bool)run["run"]!["list"]!["hasHeading"]!).ShouldBeTrue();
         ((int)run["list"]!["made"]!).ShouldBe(4);
         var loads = await app.Get($"{Run}/loads");
         loads["loads"]!
@@ -30,12 +30,12 @@ public sealed class ListTests : IDisposable
         // Said otherwise it is otherwise; a list without tabs is a list of names again.
         run = await app.Change(Run, "run", r =>
         {
-            r["columns"] = new JsonArray("name", "");
-            r["hasHeading"] = false;
+            r["list"]!["columns"] = new JsonArray("name", "");
+            r["list"]!["hasHeading"] = false;
         });
         ((int)run["list"]!["made"]!).ShouldBe(3);
-        run = await app.Change(Run, "run", r => r["namesTyped"] = "Bram\nSiân");
-        run["run"]!["columns"]!.AsArray().ShouldBeEmpty();
+        run = await app.Change(Run, "run", r => r["list"]!["namesTyped"] = "Bram\nSiân");
+        run["run"]!["list"]!["columns"]!.AsArray().ShouldBeEmpty();
     }
 
     [Fact]
@@ -43,7 +43,7 @@ public sealed class ListTests : IDisposable
     {
         async Task<HttpResponseMessage> Send(byte[] file, string query = "name=crew.csv") =>
             await app.CreateClient().PostAsync($"{Run}/list-file?{query}", new ByteArrayContent(file));
-        var before = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
+        var before = (string)(await app.Get(Run))["run"]!["list"]!["namesTyped"]!;
         var seen = JsonNode.Parse(
             await (await Send(Encoding.UTF8.GetBytes("Name;Role\nŁukasz;driver\nΝίκη;guard"))).Content.ReadAsStringAsync()
         )!;
@@ -54,7 +54,7 @@ public sealed class ListTests : IDisposable
         refused.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
         (await refused.Content.ReadAsStringAsync()).ShouldContain("has 50000 rows");
         (await Send([0x50, 0x4b, 3, 4, 1, 2])).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        ((string)(await app.Get(Run))["run"]!["namesTyped"]!).ShouldBe(before);
+        ((string)(await app.Get(Run))["run"]!["list"]!["namesTyped"]!).ShouldBe(before);
     }
 
     [Theory]
@@ -63,7 +63,7 @@ public sealed class ListTests : IDisposable
     [InlineData("🙂🙂", "")]
     public async Task A_list_with_nothing_to_set_says_so(string typed, string lack)
     {
-        var run = await app.Change(Run, "run", r => r["namesTyped"] = typed);
+        var run = await app.Change(Run, "run", r => r["list"]!["namesTyped"] = typed);
         run["lacks"]!.AsArray().Select(l => Application.Words(l!["message"])).FirstOrDefault("").ShouldStartWith(lack);
         if (lack.Length == 0)
         {
@@ -75,11 +75,13 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task A_zone_kept_clear_all_over_and_a_margin_larger_than_the_zone_are_told()
     {
-        var blank = (string)(await app.Get(Run))["run"]!["blank"]!["id"]!;
+        var blank = (string)(await app.Get(Run))["run"]!["setUp"]!["blank"]!["id"]!;
         async Task<string> LackAfter(Action<JsonNode> edit)
         {
             var revision = (int)(await app.Change($"/api/blanks/{blank}", "blank", edit))["revision"]!;
-            return Application.Words((await app.Change(Run, "run", r => r["blank"]!["revision"] = revision))["lacks"]![0]!["message"]);
+            return Application.Words(
+                (await app.Change(Run, "run", r => r["setUp"]!["blank"]!["revision"] = revision))["lacks"]![0]!["message"]
+            );
         }
 
         (await LackAfter(b => b["zones"]![0]!["margins"]!["top"]!["text"] = "90")).ShouldContain("has no room to work on");
@@ -108,8 +110,8 @@ public sealed class ListTests : IDisposable
         {
             await app.Change(Run, "run", r =>
             {
-                r["sizing"] = "oneLetterHeight";
-                r["letterHeight"]!["text"] = FormattableString.Invariant($"{height:0.0}");
+                r["setUp"]!["sizing"] = "oneLetterHeight";
+                r["setUp"]!["letterHeight"]!["text"] = FormattableString.Invariant($"{height:0.0}");
             });
             var sized = await Whole();
             return (int)sized["over"]! + (int)sized["snug"]!;
@@ -120,7 +122,7 @@ public sealed class ListTests : IDisposable
         (await OverAt(all + 0.2)).ShouldBe(1);
         // A tenth more than that is conceded for by closing up; it is stated on the piece.
         await app.Change(Run, "run", r =>
-            r["concessions"] = JsonNode.Parse(
+            r["setUp"]!["concessions"] = JsonNode.Parse(
                 """[{"kind":"closeUp","percent":6,"leastMargin":{"text":"4"},"typefaceId":""},{"kind":"smaller","percent":10,"leastMargin":{"text":"4"},"typefaceId":""}]"""
             )
         );
@@ -132,9 +134,9 @@ public sealed class ListTests : IDisposable
         Application.Words(piece["concessions"]![0]).ShouldMatch("closed up [0-9.]+ %");
         // By hand for one piece, and it stays when the list is pasted again.
         await app.Change(Run, "run", r =>
-            r["pieces"]!.AsArray().Single(p => (string)p!["name"]! == (string)group["tightest"]!)!["own"]!["noConcessions"] = true
+            r["list"]!["pieces"]!.AsArray().Single(p => (string)p!["name"]! == (string)group["tightest"]!)!["own"]!["noConcessions"] = true
         );
-        await app.Change(Run, "run", r => r["namesTyped"] = "Olga\n" + (string)r["namesTyped"]!);
+        await app.Change(Run, "run", r => r["list"]!["namesTyped"] = "Olga\n" + (string)r["list"]!["namesTyped"]!);
         (await Whole()).ShouldSatisfyAllConditions(
             w => ((int)w["over"]! + (int)w["snug"]!).ShouldBe(1),
             w => ((int)w["conceded"]!).ShouldBe(0)
@@ -145,7 +147,7 @@ public sealed class ListTests : IDisposable
     public async Task A_long_list_is_fitted_as_work_with_progress_by_name_and_can_be_stopped()
     {
         var names = string.Join('\n', Enumerable.Range(0, 60).Select(i => $"Anna{(char)('a' + (i / 26))}{(char)('a' + (i % 26))}"));
-        await app.Change(Run, "run", r => r["namesTyped"] = names);
+        await app.Change(Run, "run", r => r["list"]!["namesTyped"] = names);
         var work = await app.Post($"{Run}/fitting");
         var client = app.CreateClient();
         await using (var stream = await client.GetStreamAsync($"{Run}/fitting/{work["workId"]}"))
@@ -169,7 +171,7 @@ public sealed class ListTests : IDisposable
         var set = await app.Get($"{Run}/set");
         ((int)set["done"]!).ShouldBe(60);
         // Another motif revision would refit all; stopped, what was not fitted stays open.
-        await app.Change(Run, "run", r => r["right"]!["text"] = "0.2");
+        await app.Change(Run, "run", r => r["setUp"]!["right"]!["text"] = "0.2");
         var again = await app.Post($"{Run}/fitting");
         (await client.DeleteAsync($"{Run}/fitting/{again["workId"]}")).EnsureSuccessStatusCode();
         var last = (await client.GetStringAsync($"{Run}/fitting/{again["workId"]}"))
@@ -187,7 +189,7 @@ public sealed class ListTests : IDisposable
         (await app.Send(HttpMethod.Post, $"{Run}/shown", null, "*")).EnsureSuccessStatusCode();
         (await Approve(first)).StatusCode.ShouldBe(HttpStatusCode.OK);
         ((string)(await Piece())["state"]!).ShouldBe("approved");
-        await app.Change(Run, "run", r => r["letterHeight"]!["text"] = "33");
+        await app.Change(Run, "run", r => r["setUp"]!["letterHeight"]!["text"] = "33");
         ((string)(await Piece())["state"]!).ShouldBe("voided");
         ((string)(await Piece())["since"]!).ShouldBe("changed");
         // A page that still shows the old letters cannot approve them.
@@ -200,20 +202,21 @@ public sealed class ListTests : IDisposable
         var films = await app.List("/api/films");
         var other = films.First(f => (string)f!["film"]!["colour"]! != (string)first["inks"]![0]!["colour"]!)!;
         await app.Change(Run, "run", r =>
-            r["film"] = new JsonObject { ["id"] = (string)other["id"]!, ["revision"] = (int)other["revision"]! }
+            r["setUp"]!["film"] = new JsonObject { ["id"] = (string)other["id"]!, ["revision"] = (int)other["revision"]! }
         );
         ((string)(await Piece())["state"]!).ShouldBe("voided");
         await app.Step(Run, "undo");
 
         // A note on the blank is no business of the customer's.
-        var blank = (string)(await app.Get(Run))["run"]!["blank"]!["id"]!;
+        var blank = (string)(await app.Get(Run))["run"]!["setUp"]!["blank"]!["id"]!;
         var revision = (int)(await app.Change($"/api/blanks/{blank}", "blank", b => b["note"] = "from the market"))["revision"]!;
-        await app.Change(Run, "run", r => r["blank"]!["revision"] = revision);
+        await app.Change(Run, "run", r => r["setUp"]!["blank"]!["revision"] = revision);
         ((string)(await Piece())["state"]!).ShouldBe("approved");
 
-        // A page may not approve by itself, only ask for something else.
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = null);
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject
+        // A page may not approve by itself: what was said is changed by commands alone.
+        await Correct(null);
+        ((string)(await Piece())["state"]!).ShouldBe("open");
+        await app.Change(Run, "run", r => r["verdicts"]!["said"]![(string)first["id"]!] = new JsonObject
             {
                 ["approved"] = true,
                 ["words"] = "",
@@ -222,19 +225,22 @@ public sealed class ListTests : IDisposable
                 ["seen"] = (string)first["seen"]!,
             });
         ((string)(await Piece())["state"]!).ShouldBe("open");
-        await app.Change(Run, "run", r => r["pieces"]![0]!["verdict"] = new JsonObject
-            {
-                ["approved"] = false,
-                ["words"] = "with an accent, please",
-                ["inkHash"] = "",
-                ["blankRevision"] = 0,
-                ["seen"] = "",
-            });
+        await Correct("with an accent, please");
         ((string)(await Piece())["state"]!).ShouldBe("corrected");
         using var pdf = await app.CreateClient().GetAsync($"{Run}/proof.pdf");
         pdf.Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
         Encoding.ASCII.GetString(await pdf.Content.ReadAsByteArrayAsync(), 0, 5).ShouldBe("%PDF-");
         (await app.CreateClient().GetByteArrayAsync($"{Run}/picture.png?name=Halina&size=300"))[1..4].ShouldBe("PNG"u8.ToArray());
+
+        async Task Correct(string? words) =>
+            (
+                await app.Send(
+                    HttpMethod.Post,
+                    $"{Run}/correction",
+                    new JsonObject { ["pieceId"] = (string)first["id"]!, ["words"] = words },
+                    "*"
+                )
+            ).EnsureSuccessStatusCode();
 
         Task<HttpResponseMessage> Approve(JsonNode piece) =>
             app.Send(
@@ -251,25 +257,25 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task A_list_that_was_cleared_and_pasted_again_has_what_was_set_by_hand()
     {
-        var typed = (string)(await app.Get(Run))["run"]!["namesTyped"]!;
+        var typed = (string)(await app.Get(Run))["run"]!["list"]!["namesTyped"]!;
         var id = (string)
             (
                 await app.Change(Run, "run", r =>
-                    r["pieces"]![1]!["own"]!["right"] = new JsonObject { ["text"] = "3", ["unit"] = "millimetre" }
+                    r["list"]!["pieces"]![1]!["own"]!["right"] = new JsonObject { ["text"] = "3", ["unit"] = "millimetre" }
                 )
-            )["run"]!["pieces"]![1]!["id"]!;
-        (await app.Change(Run, "run", r => r["namesTyped"] = ""))["run"]!["pieces"]!.AsArray().ShouldBeEmpty();
-        await app.Change(Run, "run", r => r["name"] = "Typed something meanwhile");
-        var back = (await app.Change(Run, "run", r => r["namesTyped"] = typed))["run"]!;
-        ((string)back["pieces"]![1]!["id"]!).ShouldBe(id);
-        ((string)back["pieces"]![1]!["own"]!["right"]!["text"]!).ShouldBe("3");
-        back["away"]!.AsArray().ShouldBeEmpty();
+            )["run"]!["list"]!["pieces"]![1]!["id"]!;
+        (await app.Change(Run, "run", r => r["list"]!["namesTyped"] = ""))["run"]!["list"]!["pieces"]!.AsArray().ShouldBeEmpty();
+        await app.Change(Run, "run", r => r["setUp"]!["name"] = "Typed something meanwhile");
+        var back = (await app.Change(Run, "run", r => r["list"]!["namesTyped"] = typed))["run"]!;
+        ((string)back["list"]!["pieces"]![1]!["id"]!).ShouldBe(id);
+        ((string)back["list"]!["pieces"]![1]!["own"]!["right"]!["text"]!).ShouldBe("3");
+        back["list"]!["away"]!.AsArray().ShouldBeEmpty();
     }
 
     [Fact]
     public async Task A_motif_without_a_field_says_that_all_pieces_are_the_same()
     {
-        var motif = (string)(await app.Get(Run))["run"]!["motif"]!["id"]!;
+        var motif = (string)(await app.Get(Run))["run"]!["setUp"]!["motif"]!["id"]!;
         var revision = (int)(await app.Change($"/api/motifs/{motif}", "motif", m =>
                 {
                     foreach (
@@ -281,7 +287,7 @@ public sealed class ListTests : IDisposable
                         part!["text"] = "Crew";
                     }
                 }))["revision"]!;
-        var run = await app.Change(Run, "run", r => r["motif"]!["revision"] = revision);
+        var run = await app.Change(Run, "run", r => r["setUp"]!["motif"]!["revision"] = revision);
         Application.Words(run["list"]!["notes"]![0]!["message"]).ShouldContain("has no field, so all 12 pieces are the same");
         run["lacks"]!.AsArray().ShouldBeEmpty();
     }
@@ -289,21 +295,21 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task A_letter_takes_another_form_in_one_piece_and_a_mended_name_says_that_it_is_lost()
     {
-        await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["typefaceId"] = "eb-garamond");
+        await app.Change(Run, "run", r => r["list"]!["pieces"]![0]!["own"]!["typefaceId"] = "eb-garamond");
         var piece = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]![0]!;
         piece["nameLine"]!["letters"]!.AsArray().Count.ShouldBe(9);
         var forms = await app.Get($"{Run}/pieces/{piece["id"]}/letters/0");
         ((string)forms["letter"]!).ShouldBe("A");
         var other = forms["others"]!.AsArray().First(f => (string)f!["path"]! != (string)forms["asDrawn"]!["path"]!)!;
         var letter = new JsonObject { ["partId"] = (string)piece["nameLine"]!["partId"]!, ["form"] = other["form"]!.DeepClone() };
-        await app.Change(Run, "run", r => r["pieces"]![0]!["own"]!["letters"] = new JsonArray(letter));
+        await app.Change(Run, "run", r => r["list"]!["pieces"]![0]!["own"]!["letters"] = new JsonArray(letter));
         var now = (await app.Get($"{Run}/pieces?from=0&count=2"))["pieces"]!.AsArray();
         ((string)now[0]!["inks"]![0]!["path"]!).ShouldNotBe((string)piece["inks"]![0]!["path"]!);
         ((bool)now[0]!["byHand"]!).ShouldBeTrue();
         ((bool)now[1]!["byHand"]!).ShouldBeFalse();
         // The list is mended: the piece is known again, and what no longer applies is said.
         await app.Change(Run, "run", r =>
-            r["namesTyped"] = ((string)r["namesTyped"]!).Replace("Agnieszka", "Agnieszki", StringComparison.Ordinal)
+            r["list"]!["namesTyped"] = ((string)r["list"]!["namesTyped"]!).Replace("Agnieszka", "Agnieszki", StringComparison.Ordinal)
         );
         var mended = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
         ((string)mended["id"]!).ShouldBe((string)piece["id"]!);
@@ -317,7 +323,7 @@ public sealed class ListTests : IDisposable
     public async Task Work_that_a_restart_interrupted_is_taken_up_again()
     {
         await app.Change(Run, "run", r =>
-            r["namesTyped"] = string.Join('\n', Enumerable.Range(0, 20).Select(i => $"Olga{(char)('a' + i)}"))
+            r["list"]!["namesTyped"] = string.Join('\n', Enumerable.Range(0, 20).Select(i => $"Olga{(char)('a' + i)}"))
         );
         var revision = (int)(await app.Get(Run))["revision"]!;
         long id;
@@ -341,9 +347,9 @@ public sealed class ListTests : IDisposable
     {
         var zones = (await app.Get(Run))["zones"]!.AsArray().Select(z => (string)z!["id"]!).ToList();
         zones.Count.ShouldBeGreaterThan(1);
-        var motif = (await app.Get(Run))["run"]!["motif"]!.ToJsonString();
+        var motif = (await app.Get(Run))["run"]!["setUp"]!["motif"]!.ToJsonString();
         var before = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
-        var lacking = await app.Change(Run, "run", r => r["sides"] = new JsonArray(
+        var lacking = await app.Change(Run, "run", r => r["setUp"]!["sides"] = new JsonArray(
                 new JsonObject
                 {
                     ["id"] = "side-2",
@@ -354,8 +360,8 @@ public sealed class ListTests : IDisposable
         Application.Words(lacking["lacks"]![0]!["message"]).ShouldBe("Choose a motif with parts for side 2.");
         await app.Change(Run, "run", r =>
         {
-            r["sides"]![0]!["motif"] = JsonNode.Parse(motif);
-            r["sizing"] = "eachLargest";
+            r["setUp"]!["sides"]![0]!["motif"] = JsonNode.Parse(motif);
+            r["setUp"]!["sizing"] = "eachLargest";
         });
         var piece = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
         piece["sides"]!.AsArray().ShouldHaveSingleItem();
@@ -374,8 +380,8 @@ public sealed class ListTests : IDisposable
         sizes.Count.ShouldBeGreaterThan(1);
         await app.Change("/api/runs/work-shirts", "run", r =>
         {
-            r["sizing"] = "eachLargest";
-            r["namesTyped"] = $"name\tsize\nOla\t{sizes[0]}\nOla\t{sizes[^1]}";
+            r["setUp"]!["sizing"] = "eachLargest";
+            r["list"]!["namesTyped"] = $"name\tsize\nOla\t{sizes[0]}\nOla\t{sizes[^1]}";
         });
         // What is not fitted at once is asked for again.
         var small = (await app.Get("/api/runs/work-shirts/pieces?from=0&count=1"))["pieces"]![0]!;
@@ -396,14 +402,14 @@ public sealed class ListTests : IDisposable
         });
         await app.Change(mugs, "run", r =>
         {
-            r["motif"]!["revision"] = (int)motif["revision"]!;
-            r["sizing"] = "eachLargest";
-            r["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB";
+            r["setUp"]!["motif"]!["revision"] = (int)motif["revision"]!;
+            r["setUp"]!["sizing"] = "eachLargest";
+            r["list"]!["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB";
         });
         var before = await First();
-        await app.Change(mugs, "run", r => r["namesTyped"] = "name\trole\nBo\tTA\nDi\tASSISTANT STATIONMASTER OF THE LOWER YARD");
+        await app.Change(mugs, "run", r => r["list"]!["namesTyped"] = "name\trole\nBo\tTA\nDi\tASSISTANT STATIONMASTER OF THE LOWER YARD");
         (await First()).ShouldBeLessThan(before * 0.8);
-        await app.Change(mugs, "run", r => r["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB");
+        await app.Change(mugs, "run", r => r["list"]!["namesTyped"] = "name\trole\nBo\tTA\nDi\tTB");
         (await First()).ShouldBe(before, 1e-9);
 
         // The line that is equal, in the first piece: its thinnest stroke grows and shrinks with it.
@@ -456,19 +462,19 @@ public sealed class ListTests : IDisposable
             + (double)surfaces[at]!["pieces"]![0]!["height"]!
             + (double)surfaces[at]!["pieces"]![0]!["belowRim"]!;
         (Foot(1) - Foot(0)).ShouldBe(757 - 690, 2.5);
-        var unknown = await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\tXXXL");
+        var unknown = await app.Change(shirts, "run", r => r["list"]!["namesTyped"] = "Siân\ts\nKwabena\tXXXL");
         unknown["lacks"]!
             .AsArray()
             .Select(l => Application.Words(l!["message"]))
             .ShouldBe(["Rows of the list are of size XXXL, which Work shirt, indigo does not have. It has S, M, L, XL."]);
-        await app.Change(shirts, "run", r => r["namesTyped"] = "Siân\ts\nKwabena\txl");
+        await app.Change(shirts, "run", r => r["list"]!["namesTyped"] = "Siân\ts\nKwabena\txl");
         (await app.Get($"{shirts}/bench"))["surfaces"]!.AsArray().Select(s => (string)s!["size"]!).ShouldBe(["S", "XL"]);
         var shirt = await app.Change("/api/blanks/work-shirt", "blank", b =>
         {
             var measured = b["measured"]!.AsArray();
             measured.Remove(measured.Single(m => (string)m!["dimension"]! == "width" && (string)m["of"]! == "XL"));
         });
-        var run = await app.Change(shirts, "run", r => r["blank"]!["revision"] = (int)shirt["revision"]!);
+        var run = await app.Change(shirts, "run", r => r["setUp"]!["blank"]!["revision"] = (int)shirt["revision"]!);
         run["lacks"]!
             .AsArray()
             .Select(l => Application.Words(l!["message"]))
@@ -487,7 +493,7 @@ public sealed class ListTests : IDisposable
         bench["pieces"]!.AsArray().Count.ShouldBe(8);
         // The window that pieces are shown in holds both zones, 62 to either side and 70 wide.
         ((double)(await app.Get($"{mugs}/ground"))["faces"]![0]!["zoneBox"]!["width"]!).ShouldBe(194, 1.5);
-        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"] = new JsonObject
+        await app.Change(mugs, "run", r => r["list"]!["pieces"]![0]!["ownOnSides"] = new JsonObject
             {
                 ["side-2"] = new JsonObject { ["letterHeight"] = Mm("5"), ["up"] = Mm("2") },
             });
@@ -497,7 +503,7 @@ public sealed class ListTests : IDisposable
         (Room(pictureNow, "below") - Room(pictureNow, "above")).ShouldBe(4, 0.02);
         ((bool)nameNow["byHand"]!).ShouldBeTrue();
         // What is noticed on a side says so, and is shown where that side lies.
-        await app.Change(mugs, "run", r => r["pieces"]![0]!["ownOnSides"]!["side-2"]!["letterHeight"] = Mm("12"));
+        await app.Change(mugs, "run", r => r["list"]!["pieces"]![0]!["ownOnSides"]!["side-2"]!["letterHeight"] = Mm("12"));
         var over = (await Sides()).Name["findings"]!.AsArray().First(f => (string)f!["rule"]! == "outsideZone")!;
         ((string)over["side"]!).ShouldBe("side-2");
         Application.Words(over["message"]).ShouldStartWith("Right of the handle: Dilys is");
@@ -517,14 +523,37 @@ public sealed class ListTests : IDisposable
     [Fact]
     public async Task Rows_that_say_the_same_are_fitted_once_and_stay_pieces_of_their_own()
     {
-        await app.Change("/api/runs/crew-mugs", "run", r => r["namesTyped"] = "Ada\nAda\nAdah");
+        await app.Change("/api/runs/crew-mugs", "run", r => r["list"]!["namesTyped"] = "Ada\nAda\nAdah");
         await using var scope = app.Services.CreateAsyncScope();
         var run = (await scope.ServiceProvider.GetRequiredService<Runs.RunReader>().Find("crew-mugs", default))!;
         var fitted = app.Services.GetRequiredService<Runs.FittedPieces>();
-        var pieces = run.Run.Document.Pieces.Select(p => fitted.Of(run, p)).ToList();
+        var pieces = run.Run.Pieces.Select(p => fitted.Of(run, p)).ToList();
         pieces.Select(p => p.Fit.Piece.Id).ShouldBeUnique();
-        pieces[1].Inks.ShouldBeSameAs(pieces[0].Inks);
-        pieces[2].Inks.ShouldNotBeSameAs(pieces[0].Inks);
+        pieces[1].Fit.Ink.ShouldBeSameAs(pieces[0].Fit.Ink);
+        pieces[2].Fit.Ink.ShouldNotBeSameAs(pieces[0].Fit.Ink);
         (await app.Get("/api/runs/crew-mugs/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(3);
+    }
+
+    [Theory]
+    [InlineData("0.1")]
+    [InlineData("0.001")]
+    public async Task A_name_set_so_small_that_nothing_of_it_is_left_takes_no_load_and_no_card_with_it(string height)
+    {
+        await app.Change("/api/runs/tea-mugs", "run", r =>
+        {
+            r["list"]!["pieces"]![0]!["own"]!["letterHeight"]!["text"] = height;
+            r["setUp"]!["sides"] = new JsonArray(
+                new JsonObject
+                {
+                    ["id"] = "side-2",
+                    ["motif"] = new JsonObject { ["id"] = "tram-alone", ["revision"] = 1 },
+                    ["zone"] = "right",
+                }
+            );
+        });
+        foreach (var view in new[] { "bench", "loads", "set", "proof/pieces?from=0&count=9" })
+        {
+            await app.Get($"/api/runs/tea-mugs/{view}");
+        }
     }
 }

@@ -42,7 +42,7 @@ public sealed class MakerTests : IDisposable
         var plain = (await app.Get($"/api/runs/{run}/loads"))["loads"]![0]!;
         var film = (string)(await app.List("/api/films"))[0]!["id"]!;
         var changed = await app.Change($"/api/films/{film}", "film", f => f["mirrored"] = true);
-        await app.Change($"/api/runs/{run}", "run", r => r["film"]!["revision"] = (int)changed["revision"]!);
+        await app.Change($"/api/runs/{run}", "run", r => r["setUp"]!["film"]!["revision"] = (int)changed["revision"]!);
         var mirrored = (await app.Get($"/api/runs/{run}/loads"))["loads"]![0]!;
         ((string)mirrored["fileName"]!).ShouldEndWith("_mirrored.svg");
         ((string)plain["fileName"]!).ShouldNotContain("mirrored");
@@ -60,7 +60,7 @@ public sealed class MakerTests : IDisposable
         ((double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!).ShouldBe(before);
         var offered = (await app.Get($"/api/runs/{run}"))["blank"]!;
         ((int)offered["newer"]!).ShouldBe((int)changed["revision"]!);
-        await app.Change($"/api/runs/{run}", "run", r => r["blank"]!["revision"] = (int)changed["revision"]!);
+        await app.Change($"/api/runs/{run}", "run", r => r["setUp"]!["blank"]!["revision"] = (int)changed["revision"]!);
         ((double)(await app.Get($"/api/runs/{run}/pieces?from=0&count=1"))["pieces"]![0]!["letterHeight"]!).ShouldBeLessThan(before);
     }
 
@@ -68,9 +68,9 @@ public sealed class MakerTests : IDisposable
     public async Task Pieces_keep_their_ids_when_the_list_is_pasted_again()
     {
         var run = await RunOf("Bram\nSiân");
-        var first = (await app.Get($"/api/runs/{run}"))["run"]!["pieces"]!.AsArray().Select(p => p!.ToJsonString()).ToList();
-        var again = await app.Change($"/api/runs/{run}", "run", r => r["namesTyped"] = "Ioanna\nSiân\nBram\n");
-        again["run"]!["pieces"]!.AsArray().Select(p => p!.ToJsonString()).Skip(1).ShouldBe([first[1], first[0]]);
+        var first = (await app.Get($"/api/runs/{run}"))["run"]!["list"]!["pieces"]!.AsArray().Select(p => p!.ToJsonString()).ToList();
+        var again = await app.Change($"/api/runs/{run}", "run", r => r["list"]!["namesTyped"] = "Ioanna\nSiân\nBram\n");
+        again["run"]!["list"]!["pieces"]!.AsArray().Select(p => p!.ToJsonString()).Skip(1).ShouldBe([first[1], first[0]]);
     }
 
     [Fact]
@@ -98,12 +98,12 @@ public sealed class MakerTests : IDisposable
     {
         var run = await RunOf("Bram");
         var view = await app.Get($"/api/runs/{run}");
-        await app.Change($"/api/runs/{run}", "run", r => r["name"] = "First window");
-        view["run"]!["name"] = "Second window";
+        await app.Change($"/api/runs/{run}", "run", r => r["setUp"]!["name"] = "First window");
+        view["run"]!["setUp"]!["name"] = "Second window";
         var refused = await app.Put($"/api/runs/{run}", view["run"]!, (int)view["revision"]!);
         refused.StatusCode.ShouldBe(HttpStatusCode.PreconditionFailed);
         JsonNode.Parse(await refused.Content.ReadAsStringAsync())!["detail"]!.ToString().ShouldContain("another window");
-        ((string)(await app.Get($"/api/runs/{run}"))["run"]!["name"]!).ShouldBe("First window");
+        ((string)(await app.Get($"/api/runs/{run}"))["run"]!["setUp"]!["name"]!).ShouldBe("First window");
     }
 
     [Fact]
@@ -135,16 +135,16 @@ public sealed class MakerTests : IDisposable
         (await app.Put($"/api/runs/{run}", JsonNode.Parse("""{"name":5}""")!, (int)view["revision"]!)).StatusCode.ShouldBe(
             HttpStatusCode.UnprocessableEntity
         );
-        ((string)(await app.Get($"/api/runs/{run}"))["run"]!["name"]!).ShouldBe("Mugs");
+        ((string)(await app.Get($"/api/runs/{run}"))["run"]!["setUp"]!["name"]!).ShouldBe("Mugs");
     }
 
     [Fact]
     public async Task Undo_brings_back_what_was_typed_before()
     {
         var run = await RunOf("Bram");
-        await app.Change($"/api/runs/{run}", "run", r => r["namesTyped"] = "Bram\nSiân");
-        ((string)(await app.Step($"/api/runs/{run}", "undo"))["run"]!["namesTyped"]!).ShouldBe("Bram");
-        ((string)(await app.Step($"/api/runs/{run}", "redo"))["run"]!["namesTyped"]!).ShouldBe("Bram\nSiân");
+        await app.Change($"/api/runs/{run}", "run", r => r["list"]!["namesTyped"] = "Bram\nSiân");
+        ((string)(await app.Step($"/api/runs/{run}", "undo"))["run"]!["list"]!["namesTyped"]!).ShouldBe("Bram");
+        ((string)(await app.Step($"/api/runs/{run}", "redo"))["run"]!["list"]!["namesTyped"]!).ShouldBe("Bram\nSiân");
     }
 
     /// <summary>A mug measured, a motif, a film and a cutter as they come, and a run of these names.</summary>
@@ -174,7 +174,7 @@ public sealed class MakerTests : IDisposable
                 )
             )["id"]!;
         var run = (string)(await app.Post($"/api/jobs/{job}/runs", new { name = "Mugs" }))["id"]!;
-        await app.Change($"/api/runs/{run}", "run", r => r["namesTyped"] = names);
+        await app.Change($"/api/runs/{run}", "run", r => r["list"]!["namesTyped"] = names);
         return run;
     }
 

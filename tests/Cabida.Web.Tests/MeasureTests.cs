@@ -161,9 +161,9 @@ public sealed class MeasureTests : IDisposable
         var run = await app.Get("/api/runs/work-shirts");
         run["sizes"]!.AsArray().Select(s => (string)s!).ShouldBe(["S", "M", "L", "XL"]);
         ((string)run["material"]!["material"]!["name"]!).ShouldBe("cotton");
-        var changed = await app.Change("/api/runs/work-shirts", "run", r => r["size"] = "XXXL");
+        var changed = await app.Change("/api/runs/work-shirts", "run", r => r["setUp"]!["size"] = "XXXL");
         Application.Words(changed["lacks"]![0]!["message"]).ShouldContain("has no size XXXL any more");
-        var mugs = await app.Change("/api/runs/crew-mugs", "run", r => r["zone"] = "left");
+        var mugs = await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["zone"] = "left");
         mugs["lacks"]!.AsArray().ShouldBeEmpty();
         var ground = await app.Get("/api/runs/crew-mugs/ground");
         ((double)ground["faces"]![0]!["zoneBox"]!["width"]!).ShouldBe(70, 1e-6);
@@ -178,7 +178,7 @@ public sealed class MeasureTests : IDisposable
         var film = await app.List("/api/films");
         var revision = (int)film.AsArray().Single(f => (string)f!["id"]! == "navy-vinyl")!["revision"]!;
         var run = await app.Change("/api/runs/work-shirts", "run", r =>
-            r["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = revision }
+            r["setUp"]!["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = revision }
         );
         var notes = run["material"]!["notes"]!.AsArray().Select(Application.Words).ToList();
         notes.ShouldContain(n => n.Contains("contrast is", StringComparison.Ordinal));
@@ -188,7 +188,9 @@ public sealed class MeasureTests : IDisposable
     [Fact]
     public async Task Where_only_a_workable_area_was_given_nothing_is_said_of_what_goes_round()
     {
-        await app.Change("/api/runs/crew-mugs", "run", r => r["blank"] = new JsonObject { ["id"] = "milk-bottle", ["revision"] = 1 });
+        await app.Change("/api/runs/crew-mugs", "run", r =>
+            r["setUp"]!["blank"] = new JsonObject { ["id"] = "milk-bottle", ["revision"] = 1 }
+        );
         var piece = (await app.Get("/api/runs/crew-mugs/pieces?from=0&count=1"))["pieces"]![0]!;
         piece["goesRound"].ShouldBeNull();
         var bench = await app.Get("/api/runs/crew-mugs/bench");

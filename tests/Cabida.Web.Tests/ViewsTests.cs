@@ -95,7 +95,7 @@ public sealed class ViewsTests : IDisposable
     [Fact]
     public async Task A_piece_is_seen_on_its_blank_and_turns_out_of_sight()
     {
-        var bram = (await app.Get("/api/runs/crew-mugs"))["run"]!["pieces"]![1]!["id"]!;
+        var bram = (await app.Get("/api/runs/crew-mugs"))["run"]!["list"]!["pieces"]![1]!["id"]!;
         ((string)(await app.Get($"/api/runs/crew-mugs/pieces/{bram}/seen?turn=0"))["inks"]![0]!["path"]!).Length.ShouldBeGreaterThan(100);
         ((string)(await app.Get($"/api/runs/crew-mugs/pieces/{bram}/seen?turn=180"))["inks"]![0]!["path"]!).ShouldBeEmpty();
         (await app.CreateClient().GetAsync("/api/runs/crew-mugs/pieces/none/seen?turn=0")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
@@ -107,7 +107,7 @@ public sealed class ViewsTests : IDisposable
         var changed = await app.Change("/api/cutters/bench-cutter", "cutter", c =>
             (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120")
         );
-        await app.Change("/api/runs/depot-glasses", "run", r => r["cutter"]!["revision"] = (int)changed["revision"]!);
+        await app.Change("/api/runs/depot-glasses", "run", r => r["setUp"]!["cutter"]!["revision"] = (int)changed["revision"]!);
         var loads = await app.Get("/api/runs/depot-glasses/loads");
         loads["loads"]!.AsArray().ShouldBeEmpty();
         loads["held"]!.AsArray().Count.ShouldBe(6);
@@ -120,7 +120,7 @@ public sealed class ViewsTests : IDisposable
     public async Task A_film_whose_limit_cannot_be_read_stops_the_fit_instead_of_letting_thin_strokes_pass()
     {
         var changed = await app.Change("/api/films/navy-vinyl", "film", f => f["thinnestStroke"]!["text"] = "thin");
-        await app.Change("/api/runs/crew-mugs", "run", r => r["film"]!["revision"] = (int)changed["revision"]!);
+        await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["film"]!["revision"] = (int)changed["revision"]!);
         var lack = (await app.Get("/api/runs/crew-mugs/ground"))["lacks"]!.AsArray().ShouldHaveSingleItem()!;
         ((string)lack["field"]!).ShouldBe("film");
         Application.Words(lack["message"]).ShouldContain("“thin” cannot be read as a length");
@@ -129,11 +129,11 @@ public sealed class ViewsTests : IDisposable
     [Fact]
     public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
     {
-        await app.Change("/api/runs/crew-mugs", "run", r => r["scissorsRoom"]!["text"] = "a bit");
+        await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["scissorsRoom"]!["text"] = "a bit");
         (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["field"]!
             .ToString()
             .ShouldBe("scissorsRoom");
-        ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");
+        ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["setUp"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");
     }
 
     [Fact]

@@ -13,21 +13,17 @@ namespace Cabida.Core.Fitting;
 /// <param name="Zone">Where on it.</param>
 /// <param name="Film">The film of parts that name none.</param>
 /// <param name="LetterHeight">The letter height of all in millimetres; null to let each be as large as it can.</param>
-/// <param name="Faces">The typefaces at hand.</param>
-/// <param name="Cache">Where outlines are kept.</param>
-public sealed record RunGround(
-    Motif Motif,
-    Wall? Wall,
-    Panel? Panel,
-    Zone Zone,
-    Film Film,
-    double? LetterHeight,
-    ITypefaces Faces,
-    InkCache Cache
-)
+/// <param name="AtHand">The typefaces and graphics at hand.</param>
+public sealed record RunGround(Motif Motif, Wall? Wall, Panel? Panel, Zone Zone, Film Film, double? LetterHeight, AtHand AtHand)
 {
+    /// <summary>The typefaces at hand.</summary>
+    public ITypefaces Faces => AtHand.Faces;
+
+    /// <summary>Where outlines are kept.</summary>
+    public InkCache Cache => AtHand.Cache;
+
     /// <summary>The graphics at hand.</summary>
-    public IGraphics Graphics { get; init; } = NoGraphics.Instance;
+    public IGraphics Graphics => AtHand.Graphics;
 
     /// <summary>What goes into the frame; null for what is none.</summary>
     public FrameMats? Mats { get; init; }

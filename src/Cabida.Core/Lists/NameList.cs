@@ -101,13 +101,21 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
     /// <param name="before">The pieces there were.</param>
     /// <param name="away">Those that were away.</param>
     /// <param name="now">The pieces there are.</param>
-    public static IReadOnlyList<Piece> AwayAfter(IReadOnlyList<Piece> before, IReadOnlyList<Piece> away, IReadOnlyList<Piece> now)
+    /// <param name="verdicts">What the customer said of them.</param>
+    public static IReadOnlyList<Piece> AwayAfter(
+        IReadOnlyList<Piece> before,
+        IReadOnlyList<Piece> away,
+        IReadOnlyList<Piece> now,
+        RunVerdicts verdicts
+    )
     {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(verdicts);
         var here = now.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         return
         [
             .. before
-                .Where(p => p.Verdict is not null || p.AllOwn.Any(o => !o.IsNone))
+                .Where(p => verdicts.Of(p) is not null || p.AllOwn.Any(o => !o.IsNone))
                 .Concat(away)
                 .Where(p => !here.Contains(p.Id))
                 .DistinctBy(p => p.Id)

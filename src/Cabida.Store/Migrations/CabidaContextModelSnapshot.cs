@@ -77,6 +77,9 @@ namespace Cabida.Store.Migrations
                     b.Property<DateTime>("AddedAt")
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("Form")
+                        .HasColumnType("INTEGER");
+
                     b.Property<byte[]>("Packed")
                         .IsRequired()
                         .HasColumnType("BLOB");
@@ -151,14 +154,23 @@ namespace Cabida.Store.Migrations
                     b.Property<int>("Revision")
                         .HasColumnType("INTEGER");
 
+                    b.Property<int?>("BasedOn")
+                        .HasColumnType("INTEGER");
+
                     b.Property<long>("ChangeSetId")
                         .HasColumnType("INTEGER");
 
                     b.Property<int>("Form")
                         .HasColumnType("INTEGER");
 
+                    b.Property<bool>("Gone")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Json")
                         .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Packed")
+                        .HasColumnType("BLOB");
 
                     b.Property<int?>("Replaced")
                         .HasColumnType("INTEGER");

@@ -191,8 +191,8 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
     private async Task<IReadOnlyList<string>> JobsOf(string blankId, CancellationToken stop)
     {
         var runs = (await library.All(DocumentKinds.Run, stop))
-            .Where(r => r.Document.Blank?.Id == blankId)
-            .Select(r => r.Document.JobId)
+            .Where(r => r.Document.SetUp.Blank?.Id == blankId)
+            .Select(r => r.Document.SetUp.JobId)
             .ToHashSet(StringComparer.Ordinal);
         return [.. (await library.All(DocumentKinds.Job, stop)).Where(j => runs.Contains(j.Id)).Select(j => j.Document.Name)];
     }

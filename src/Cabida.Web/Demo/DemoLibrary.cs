@@ -1,5 +1,7 @@
 using System.Text.Json;
+using Cabida.Core.Lists;
 using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
 using Cabida.Formats.Graphics;
 using Cabida.Store;
 using Microsoft.EntityFrameworkCore;
@@ -32,15 +34,15 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         await AddAll(DocumentKinds.Motif, stop, m => m with { Parts = [.. m.Parts.Select(p => Placed(p, graphics))] });
         await AddAll(DocumentKinds.Cutter, stop);
         await AddAll(DocumentKinds.Job, stop);
-        await AddAll(DocumentKinds.Run, stop, run =>
-            run with
-            {
-                Pieces = Core
-                    .Lists.NameList.Read(run.NamesTyped, new Core.Lists.ListColumns(run.Columns, run.HasHeading), run.Pieces)
-                    .Pieces,
-            }
-        );
+        await AddAll(DocumentKinds.Run, stop, run => run with { List = Listed(run.List) });
     }
+
+    /// <summary>A list with the pieces that it makes.</summary>
+    private static RunList Listed(RunList list) =>
+        list with
+        {
+            Pieces = NameList.Read(list.NamesTyped, new ListColumns(list.Columns, list.HasHeading), list.Pieces).Pieces,
+        };
 
     /// <summary>Brings the drawings in as a maker would, and notes where they come from.</summary>
     private async Task<Dictionary<string, Graphic>> AddGraphics(CancellationToken stop)
@@ -92,8 +94,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         foreach (var file in Directory.EnumerateFiles(Path.Combine(Folder, kind.Kind), "*.json").Order(StringComparer.Ordinal))
         {
             var id = IdOf(file);
-            var read = DocumentJson.Read<T>(DocumentJson.CurrentForm, await File.ReadAllTextAsync(file, stop))
-                ?? throw new JsonException(file);
+            var read = DocumentJson.Read<T>(await File.ReadAllTextAsync(file, stop)) ?? throw new JsonException(file);
             if (await library.Find(kind, id, stop) is null)
             {
                 await library.Add(kind, completed is null ? read : completed(read), id, stop: stop);

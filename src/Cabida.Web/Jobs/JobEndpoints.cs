@@ -65,8 +65,9 @@ internal static class JobEndpoints
     /// <summary>A run with nothing chosen but what there is only one of.</summary>
     private static async Task<Run> Fresh(string name, string jobId, Cabida.Store.Library library, CancellationToken stop)
     {
-        async Task<Pin?> Only<T>(DocumentKind<T> kind) => await library.All(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
-        return new Run(
+        async Task<Pin?> Only<T>(DocumentKind<T> kind)
+            where T : class => await library.All(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
+        var setUp = new RunSetUp(
             name,
             jobId,
             await Only(DocumentKinds.Blank),
@@ -75,9 +76,8 @@ internal static class JobEndpoints
             await Only(DocumentKinds.Cutter),
             Sizing.EachLargest,
             TypedLength.Empty,
-            TypedLength.Mm(5),
-            "",
-            []
+            TypedLength.Mm(5)
         );
+        return new Run(setUp, RunList.Empty, RunVerdicts.None);
     }
 }

@@ -1,5 +1,7 @@
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Store;
+using Cabida.Web.Inks;
 using Cabida.Web.Library;
 using Cabida.Web.Runs;
 
@@ -21,12 +23,12 @@ internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double 
 /// <summary>An order with its runs.</summary>
 internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
 
-internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, Listings listings)
+internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, DrawnInks inks, Listings listings)
     : IViews<Job, JobView>
 {
     public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop)
     {
-        var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.JobId == stored.Id);
+        var runs = (await library.All(DocumentKinds.Run, stop)).Where(r => r.Document.SetUp.JobId == stored.Id);
         var cards = new List<RunCard>();
         foreach (var run in runs)
         {
@@ -65,7 +67,7 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
             blank,
             run.Document.Pieces.Count,
             "",
-            PieceView.Of(first, read),
+            PieceView.Of(first, read, inks),
             GroundOf(read, read.SurfaceOf(first.Fit.Piece))
         );
     }

@@ -26,6 +26,7 @@ internal static class Adding
         IViews<T, TView> views,
         CancellationToken stop
     )
+        where T : class
     {
         TView? view = default;
         await library.Add(kind, document, proof: async s => view = await views.Proven(s, stop), stop: stop);

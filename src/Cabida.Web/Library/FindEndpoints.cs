@@ -17,7 +17,12 @@ internal static class FindEndpoints
     public static void MapFinding(this RouteGroupBuilder api) =>
         api.MapGet("/find", async Task<Ok<List<Found>>> (string words, CabidaContext db, CancellationToken stop) =>
             {
-                var all = await db.Documents.AsNoTracking().Select(d => new Found(d.Kind, d.Id, d.Name)).ToListAsync(stop);
+                var kinds = DocumentKinds.All.Select(k => k.Kind).ToList();
+                var all = await db
+                    .Documents.AsNoTracking()
+                    .Where(d => kinds.Contains(d.Kind))
+                    .Select(d => new Found(d.Kind, d.Id, d.Name))
+                    .ToListAsync(stop);
                 return TypedResults.Ok(
                     all.Where(f => f.Name.Contains(words.Trim(), StringComparison.CurrentCultureIgnoreCase))
                         .OrderBy(f => f.Name, StringComparer.CurrentCulture)

@@ -24,8 +24,17 @@ internal static class LibraryEndpoints
     /// <summary>More bytes than this are no document.</summary>
     private const long MostBytes = 8_000_000;
 
+    /// <summary>A kind whose page sends it whole.</summary>
     public static void MapLibrary<T, TView>(this RouteGroupBuilder group, DocumentKind<T> kind)
+        where T : class => group.MapLibrary<T, TView, T>(kind, (whole, _) => whole);
+
+    /// <summary>A kind whose page sends what it changed.</summary>
+    /// <param name="group">Where it is reached.</param>
+    /// <param name="kind">The kind.</param>
+    /// <param name="onto">What comes in and the document there is (null where it cannot be read) → the document; null when it cannot be.</param>
+    public static void MapLibrary<T, TView, TBody>(this RouteGroupBuilder group, DocumentKind<T> kind, Func<TBody, T?, T?> onto)
         where T : class
+        where TBody : class
     {
         var name = char.ToUpperInvariant(kind.Kind[0]) + kind.Kind[1..];
 
@@ -52,7 +61,7 @@ internal static class LibraryEndpoints
                 async Task<Results<Ok<TView>, ProblemHttpResult>> (
                     string id,
                     [FromHeader(Name = "If-Match")] string? ifMatch,
-                    [FromBody] T document,
+                    [FromBody] TBody sent,
                     HttpContext http,
                     Cabida.Store.Library library,
                     IViews<T, TView> views,
@@ -67,6 +76,11 @@ internal static class LibraryEndpoints
 
                     (int Revision, TView View)? proved = null;
                     var before = await Before(kind, id, library, stop);
+                    if (onto(sent, before) is not { } document)
+                    {
+                        return Problem(new Written<T>(null, Refusal.Missing), kind.Kind);
+                    }
+
                     var tidy = before is null ? document : await views.Tidy(document, before, stop);
                     var written = await library.Save(
                         kind,
@@ -141,8 +155,8 @@ internal static class LibraryEndpoints
     }
 
     /// <summary>The revision that a request was made from; null when it does not say.</summary>
-    private static async Task<int?> Condition<T>(
-        DocumentKind<T> kind,
+    private static async Task<int?> Condition(
+        DocumentKind kind,
         string id,
         HttpContext http,
         Cabida.Store.Library library,
@@ -226,6 +240,17 @@ internal static class LibraryEndpoints
                 statusCode: StatusCodes.Status409Conflict,
                 title: "In use"
             ),
+            Refusal.OvertakenElsewhere => TypedResults.Problem(
+                $"The step also changed {string.Join(", ", written.UsedBy ?? [])}, which was changed again since. Take that back there first.",
+                statusCode: StatusCodes.Status409Conflict,
+                title: "Changed elsewhere"
+            ),
+            Refusal.Dangling => TypedResults.Problem(
+                $"It names something that is not here any more: {string.Join(", ", written.Lacking.Select(NameOf))}. Choose what there is.",
+                statusCode: StatusCodes.Status422UnprocessableEntity,
+                title: "Not here any more",
+                extensions: new Dictionary<string, object?> { ["missing"] = written.Lacking.Select(l => l.To) }
+            ),
             Refusal.NothingThere => TypedResults.Problem(
                 "There is nothing more to undo or redo here.",
                 statusCode: StatusCodes.Status409Conflict,
@@ -233,4 +258,7 @@ internal static class LibraryEndpoints
             ),
             _ => throw new ArgumentOutOfRangeException(nameof(written)),
         };
+
+    private static string NameOf(Dangling lacking) =>
+        $"the {lacking.To.Kind} {(lacking.Name.Length > 0 ? lacking.Name : $"“{lacking.To.Id}”")}";
 }

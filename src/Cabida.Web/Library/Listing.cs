@@ -30,6 +30,7 @@ internal sealed partial class Listings(Cabida.Store.Library library, ILogger<Lis
         CancellationToken stop,
         Func<IEnumerable<Stored<T>>, IEnumerable<Stored<T>>>? order = null
     )
+        where T : class
     {
         var all = await library.List(kind, stop);
         var broken = all.Where(l => !l.Read.Ok).Select(l => new BrokenCard(l.Id, l.Revision, l.Name, l.Read.Problem!)).ToList();

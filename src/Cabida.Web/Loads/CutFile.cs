@@ -20,7 +20,7 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
     {
         var title = string.Create(
             CultureInfo.InvariantCulture,
-            $"{plan.Job.Name}, {plan.Run.Run.Document.Name}: load {load.Load.Number} of {plan.Loads.Count}, "
+            $"{plan.Job.Name}, {plan.Run.Run.Name}: load {load.Load.Number} of {plan.Loads.Count}, "
                 + $"{load.Film.Name}{(load.Film.Mirrored ? ", mirrored" : "")}"
         );
         var svg = CutSvg.Write(

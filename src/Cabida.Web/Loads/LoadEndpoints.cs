@@ -1,4 +1,5 @@
 using System.Text;
+using Cabida.Web.Inks;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Loads;
@@ -42,8 +43,10 @@ internal static class LoadEndpoints
             )
             .WithName("GetCutFile");
 
-        runs.MapGet("/bench", async Task<Results<Ok<BenchView>, NotFound>> (string id, LoadPlanner planner, CancellationToken stop) =>
-                await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan)) : TypedResults.NotFound()
+        runs.MapGet(
+                "/bench",
+                async Task<Results<Ok<BenchView>, NotFound>> (string id, LoadPlanner planner, DrawnInks inks, CancellationToken stop) =>
+                    await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan, inks)) : TypedResults.NotFound()
             )
             .WithName("GetBench");
     }

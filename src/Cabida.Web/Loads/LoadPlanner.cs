@@ -3,6 +3,7 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
@@ -50,8 +51,8 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
             return null;
         }
 
-        var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
-        var gap = run.Run.Document.ScissorsRoom.Read(LengthRange.Margin);
+        var job = (await library.Find(DocumentKinds.Job, run.Run.SetUp.JobId, stop))?.Document ?? new Job("", "", "");
+        var gap = run.Run.SetUp.ScissorsRoom.Read(LengthRange.Margin);
         List<Lack> lacks = [.. run.Lacks];
         if (run.Cutter is null)
         {
@@ -81,7 +82,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         }
 
         var all = run
-            .Run.Document.Pieces.Select(p =>
+            .Run.Pieces.Select(p =>
             {
                 stop.ThrowIfCancellationRequested();
                 return fitted.Of(run, p);
@@ -182,7 +183,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     l with
                     {
                         Load = l.Load with { Number = i + 1 },
-                        FileName = CutSvg.FileName(job.Name, run.Run.Document.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
+                        FileName = CutSvg.FileName(job.Name, run.Run.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
                     }
             ),
         ];

@@ -2,9 +2,11 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Pieces;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
+using Cabida.Web.Inks;
 using Cabida.Web.Runs;
 
 namespace Cabida.Web.Loads;
@@ -131,7 +133,7 @@ internal sealed record BenchView(
     IReadOnlyList<HeldBack> Held
 )
 {
-    public static BenchView Of(PlannedRun plan)
+    public static BenchView Of(PlannedRun plan, DrawnInks inks)
     {
         var run = plan.Run;
         var loadOf = plan
@@ -139,7 +141,7 @@ internal sealed record BenchView(
             .ToLookup(p => p.Key, p => p.Number);
         var surfaces = plan
             .All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance)
-            .Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf))
+            .Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf, inks))
             .ToList();
         return new BenchView(
             plan.Lacks,
@@ -159,7 +161,8 @@ internal sealed record BenchView(
         ReadRun run,
         ReadSurface on,
         IReadOnlyList<FittedPiece> pieces,
-        ILookup<(string Id, int Side), int> loadOf
+        ILookup<(string Id, int Side), int> loadOf,
+        DrawnInks inks
     )
     {
         var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
@@ -167,7 +170,7 @@ internal sealed record BenchView(
         return new BenchSurface(
             on.Sheet.Size,
             [.. ReadFace.Of(on).Select(FaceView.Of)],
-            pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run) : null,
+            pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run, inks) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
             [
                 .. pieces.SelectMany(p =>

@@ -69,9 +69,12 @@ internal static class TrialEndpoints
 
                     var ground = await grounds.Read(motif.Ground, stop);
                     var runs = (await library.All(DocumentKinds.Run, stop))
-                        .Where(r => r.Document.Motif?.Id == id && r.Document.Pieces.Count > 0)
+                        .Where(r => r.Document.SetUp.Motif?.Id == id && r.Document.List.Pieces.Count > 0)
                         .ToList();
-                    List<string> all = [.. runs.SelectMany(r => r.Document.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal)];
+                    List<string> all =
+                    [
+                        .. runs.SelectMany(r => r.Document.List.Pieces).Select(p => p.Name).Distinct(StringComparer.Ordinal),
+                    ];
                     var names = Telling(all);
                     var lists = string.Join(", ", runs.Select(r => r.Document.Name));
                     return TypedResults.Ok(
@@ -104,8 +107,7 @@ internal static class TrialEndpoints
                     Cabida.Store.Library library,
                     GroundReader grounds,
                     ITypefaces faces,
-                    IGraphics graphics,
-                    InkCache cache,
+                    AtHand atHand,
                     CancellationToken stop
                 ) =>
                 {
@@ -123,7 +125,7 @@ internal static class TrialEndpoints
                         film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
                             ? chosen.Document
                             : await FirstFilm(library, stop);
-                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, faces, graphics, cache), partId, typefaceId, names);
+                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, atHand), partId, typefaceId, names);
                     return TypedResults.Ok(
                         new TriedFaceView(
                             typefaceId,
@@ -165,9 +167,9 @@ internal static class TrialEndpoints
         );
 
     /// <summary>The motif on its ground as a run would have it; without one, as large as it is typed.</summary>
-    private static RunGround GroundOf(Motif motif, ReadGround ground, Film film, ITypefaces faces, IGraphics graphics, InkCache cache)
+    private static RunGround GroundOf(Motif motif, ReadGround ground, Film film, AtHand atHand)
     {
-        var shape = ground.Zone ?? Unbounded(motif, faces, graphics, cache);
+        var shape = ground.Zone ?? Unbounded(motif, atHand);
         var zone = new Zone(
             shape,
             shape,
@@ -176,14 +178,14 @@ internal static class TrialEndpoints
             0,
             []
         );
-        return new RunGround(motif, null, null, zone, film, null, faces, cache) { Graphics = graphics };
+        return new RunGround(motif, null, null, zone, film, null, atHand);
     }
 
     /// <summary>Without a ground the faces are compared in the room that the motif takes as it is.</summary>
-    private static ZoneShape Unbounded(Motif motif, ITypefaces faces, IGraphics graphics, InkCache cache)
+    private static ZoneShape Unbounded(Motif motif, AtHand atHand)
     {
         var fields = new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = MotifViews.SampleOf(motif) };
-        var box = Composition.Of(motif, fields, new Composing(faces, graphics, GroundShape.None, cache)).BoxAt(1)
+        var box = Composition.Of(motif, fields, new Composing(atHand.Faces, atHand.Graphics, GroundShape.None, atHand.Cache)).BoxAt(1)
             ?? new Box(-50, -30, 50, 30);
         return ZoneShape.Rectangle(box, LimitKind.Size);
     }

@@ -2,6 +2,7 @@ using System.Globalization;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Proofs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -73,7 +74,7 @@ internal static class ProofEndpoints
                     }
 
                     var (workshop, inks) = await mark.Read(stop);
-                    var shown = run.Run.Document.Shown;
+                    var shown = run.Run.Verdicts.Shown;
                     return TypedResults.Ok(
                         new ProofView(
                             run.Lacks,
@@ -81,7 +82,7 @@ internal static class ProofEndpoints
                             [.. inks.Select(i => SvgPath.Of(i.Ink, Tolerances.File))],
                             Box.Around(inks.Select(i => Box.Of(i.Ink)).OfType<Box>()),
                             shown?.On ?? "",
-                            shown?.Shown.Keys.Count(k => run.Run.Document.Pieces.All(p => p.Id != k)) ?? 0,
+                            shown?.Shown.Keys.Count(k => run.Run.Pieces.All(p => p.Id != k)) ?? 0,
                             GoodsView.Of(run.Blank?.Material),
                             run.Surface?.Wall?.Turn.Degrees
                         )
@@ -98,14 +99,15 @@ internal static class ProofEndpoints
                     int count,
                     RunReader reader,
                     FittedPieces fitted,
+                    DrawnInks inks,
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { Ground: not null } run
                         ? TypedResults.Ok(
                             new ProofPage(
                                 from,
-                                run.Run.Document.Pieces.Count,
-                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, run))]
+                                run.Run.Pieces.Count,
+                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, LaidPiece.Of(p, run, inks), run))]
                             )
                         )
                         : TypedResults.NotFound()
@@ -120,6 +122,7 @@ internal static class ProofEndpoints
                     FittedPieces fitted,
                     Cabida.Store.Library library,
                     WorkshopMark mark,
+                    DrawnInks drawn,
                     TimeProvider clock,
                     CancellationToken stop
                 ) =>
@@ -129,28 +132,28 @@ internal static class ProofEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var job = (await library.Find(DocumentKinds.Job, run.Run.Document.JobId, stop))?.Document ?? new Job("", "", "");
+                    var job = (await library.Find(DocumentKinds.Job, run.Run.SetUp.JobId, stop))?.Document ?? new Job("", "", "");
                     var (workshop, inks) = await mark.Read(stop);
                     var sheet = new ProofSheet(
                         workshop.Name,
                         workshop.Contact,
                         inks,
-                        $"{job.Name}: {run.Run.Document.Name}",
+                        $"{job.Name}: {run.Run.Name}",
                         string.Join(", ", new[] { job.Customer, run.Blank?.Name ?? "" }.Where(s => s.Length > 0)),
                         clock.GetLocalNow().ToString("d MMMM yyyy", CultureInfo.InvariantCulture),
                         run.Blank?.Material.SeenAgainst ?? "",
                         [
-                            .. run.Run.Document.Pieces.Select(p =>
+                            .. run.Run.Pieces.Select(p =>
                             {
                                 stop.ThrowIfCancellationRequested();
-                                return OnPaper(fitted.Of(run, p), run);
+                                return OnPaper(fitted.Of(run, p), run, drawn);
                             }),
                         ]
                     );
                     return TypedResults.File(
                         ProofPdf.Write(sheet),
                         "application/pdf",
-                        CutSvg.SafeName($"{job.Name} {run.Run.Document.Name} proof") + ".pdf"
+                        CutSvg.SafeName($"{job.Name} {run.Run.Name} proof") + ".pdf"
                     );
                 }
             )
@@ -174,8 +177,8 @@ internal static class ProofEndpoints
                     }
 
                     // A sample name of its own is set as the first piece is, without what was done for that by hand.
-                    var first = run.Run.Document.Pieces[0];
-                    var piece = run.Run.Document.Pieces.FirstOrDefault(p => p.Name == name)
+                    var first = run.Run.Pieces[0];
+                    var piece = run.Run.Pieces.FirstOrDefault(p => p.Name == name)
                         ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
                     var on = run.SurfaceOf(piece);
                     var seen = PieceOnGoods.Of(fitted.Of(run, piece), on, turn ?? on.Wall?.Turn.Degrees ?? 0);
@@ -183,7 +186,7 @@ internal static class ProofEndpoints
                     return TypedResults.File(
                         ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
                         "image/png",
-                        CutSvg.SafeName($"{run.Run.Document.Name} {piece.Name}") + ".png"
+                        CutSvg.SafeName($"{run.Run.Name} {piece.Name}") + ".png"
                     );
                 }
             )
@@ -193,7 +196,7 @@ internal static class ProofEndpoints
     /// <summary>A piece as it lies on paper: zones of two faces stand beside one another.</summary>
     private sealed record LaidPiece(IReadOnlyList<FilmInk> Films, IReadOnlyList<InkView> Inks, Area Zone)
     {
-        public static LaidPiece Of(FittedPiece piece, ReadRun run)
+        public static LaidPiece Of(FittedPiece piece, ReadRun run, DrawnInks inks)
         {
             var on = run.SurfaceOf(piece.Fit.Piece);
             var faces = ReadFace.Of(on);
@@ -205,7 +208,7 @@ internal static class ProofEndpoints
                     : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
             return new LaidPiece(
                 films,
-                faces.Count == 1 ? piece.Inks : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
+                faces.Count == 1 ? inks.Of(piece, run) : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
                 Outlines.Union([
                     piece.Fit.Zone.Cautious.Outline,
                     .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id)))),
@@ -214,12 +217,10 @@ internal static class ProofEndpoints
         }
     }
 
-    private static ProofPieceView PieceOf(FittedPiece piece, ReadRun run) => PieceOf(piece, LaidPiece.Of(piece, run), run);
-
     private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run)
     {
-        var fit = piece.Fit;
-        var (revision, zone, seen) = (run.Run.Document.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
+        var (fit, verdict) = (piece.Fit, run.Run.Verdicts.Of(piece.Fit.Piece));
+        var (revision, zone, seen) = (run.Run.SetUp.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
         return new ProofPieceView(
             fit.Piece.Id,
             fit.Piece.Name,
@@ -231,9 +232,9 @@ internal static class ProofEndpoints
             SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight,
             [.. fit.Concessions.Select(c => c.Message)],
-            Proofing.StateOf(fit.Piece.Verdict, seen, piece.Hash, revision),
-            fit.Piece.Verdict?.Words ?? "",
-            Proofing.Since(run.Run.Document.Shown, fit.Piece.Id, seen),
+            Proofing.StateOf(verdict, seen, piece.Hash, revision),
+            verdict?.Words ?? "",
+            Proofing.Since(run.Run.Verdicts.Shown, fit.Piece.Id, seen),
             seen,
             piece.MayBeCut
         );
@@ -259,7 +260,7 @@ internal static class ProofEndpoints
         return SeenHash.Of(
             piece.Hash,
             piece.Films.Select(f => on.Ground.FilmOf(f.Film.FilmId)),
-            run.Run.Document.Blank!.Id,
+            run.Run.SetUp.Blank!.Id,
             run.Blank!,
             on.Sheet
         );
@@ -270,9 +271,9 @@ internal static class ProofEndpoints
         piece.Findings.FirstOrDefault(f => f.Severity == Core.Checking.Severity.Stop)?.Message.ToString()
         ?? "Nothing of it can be set yet.";
 
-    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run)
+    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run, DrawnInks inks)
     {
-        var laid = LaidPiece.Of(piece, run);
+        var laid = LaidPiece.Of(piece, run, inks);
         var (fit, view) = (piece.Fit, PieceOf(piece, laid, run));
         var facts = new List<string>();
         facts.AddRange(view.Sizes.Select(box => string.Create(CultureInfo.InvariantCulture, $"{box.Width:0.0} × {box.Height:0.0} mm")));

@@ -1,4 +1,6 @@
+using System.ComponentModel.DataAnnotations;
 using System.Globalization;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Store;
 using Cabida.Web.Library;
@@ -16,6 +18,14 @@ internal sealed record SeenPiece(string PieceId, string Seen);
 
 /// <summary>Pieces that the customer approves as they were seen.</summary>
 internal sealed record Approval(IReadOnlyList<SeenPiece> Pieces);
+
+/// <summary>What the customer asks for instead of a piece as it was shown.</summary>
+/// <param name="PieceId">The piece.</param>
+/// <param name="Words">In their words; null takes back what was said of it.</param>
+internal sealed record Correction(string PieceId, [property: MaxLength(Correction.MostLetters)] string? Words)
+{
+    public const int MostLetters = 2000;
+}
 
 /// <summary>
 /// What the customer says, and that something was shown to them. Both are of what is there now, which is worked out here: a page
@@ -38,57 +48,7 @@ internal static class VerdictEndpoints
                     FittedPieces fitted,
                     IViews<Run, RunView> views,
                     CancellationToken stop
-                ) =>
-                    await Changed(
-                        id,
-                        http,
-                        library,
-                        reader,
-                        views,
-                        run =>
-                        {
-                            var (seen, stale) = (
-                                approval
-                                    .Pieces.DistinctBy(p => p.PieceId)
-                                    .ToDictionary(p => p.PieceId, p => p.Seen, StringComparer.Ordinal),
-                                new List<string>()
-                            );
-                            var pieces = new List<Piece>();
-                            foreach (var piece in run.Run.Document.Pieces)
-                            {
-                                if (!seen.TryGetValue(piece.Id, out var was))
-                                {
-                                    pieces.Add(piece);
-                                    continue;
-                                }
-
-                                var made = fitted.Of(run, piece);
-                                var now = ProofEndpoints.SeenOf(made, run);
-                                if (now != was || !made.MayBeCut)
-                                {
-                                    stale.Add(piece.Name);
-                                    pieces.Add(piece);
-                                    continue;
-                                }
-
-                                pieces.Add(
-                                    piece with
-                                    {
-                                        Verdict = new Verdict(true, "", made.Hash, run.Run.Document.Blank?.Revision ?? 0) { Seen = now },
-                                    }
-                                );
-                            }
-
-                            return stale.Count == 0
-                                ? (run.Run.Document with { Pieces = pieces }, null)
-                                : (
-                                    run.Run.Document,
-                                    $"{string.Join(", ", stale.Take(5))}{(stale.Count > 5 ? " and more" : "")} changed since this "
-                                        + $"was shown here, or cannot be cut as it is. Nothing was approved; look at it as it is now."
-                                );
-                        },
-                        stop
-                    )
+                ) => await Changed(id, http, library, reader, views, run => Approved(run, approval, fitted), stop)
             )
             .WithName("Approve");
 
@@ -112,30 +72,85 @@ internal static class VerdictEndpoints
                         reader,
                         views,
                         run =>
-                        {
-                            var shown = run.Run.Document.Pieces.ToDictionary(
-                                p => p.Id,
-                                p =>
-                                {
-                                    stop.ThrowIfCancellationRequested();
-                                    return ProofEndpoints.SeenOf(fitted.Of(run, p), run);
-                                }
-                            );
-                            return (
-                                run.Run.Document with
+                            (
+                                run.Run.Verdicts with
                                 {
                                     Shown = new ShownProof(
                                         clock.GetLocalNow().ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
-                                        shown
+                                        run.Run.Pieces.ToDictionary(
+                                            p => p.Id,
+                                            p =>
+                                            {
+                                                stop.ThrowIfCancellationRequested();
+                                                return ProofEndpoints.SeenOf(fitted.Of(run, p), run);
+                                            }
+                                        )
                                     ),
                                 },
                                 null
-                            );
-                        },
+                            ),
                         stop
                     )
             )
             .WithName("MarkShown");
+
+        runs.MapPost(
+                "/correction",
+                async Task<Results<Ok<RunView>, ProblemHttpResult>> (
+                    string id,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    Correction correction,
+                    HttpContext http,
+                    Cabida.Store.Library library,
+                    RunReader reader,
+                    IViews<Run, RunView> views,
+                    CancellationToken stop
+                ) =>
+                    await Changed(
+                        id,
+                        http,
+                        library,
+                        reader,
+                        views,
+                        run =>
+                            (
+                                run.Run.Verdicts.With(
+                                    correction.PieceId,
+                                    correction.Words is { } words ? new Verdict(false, words, "", 0) : null
+                                ),
+                                run.Run.Pieces.Any(p => p.Id == correction.PieceId) ? null : "This piece is not in the list any more."
+                            ),
+                        stop
+                    )
+            )
+            .WithName("Correct");
+    }
+
+    /// <summary>Approves pieces as they were seen; none of them where one is not so any more.</summary>
+    private static (RunVerdicts, string?) Approved(ReadRun run, Approval approval, FittedPieces fitted)
+    {
+        var seen = approval.Pieces.DistinctBy(p => p.PieceId).ToDictionary(p => p.PieceId, p => p.Seen, StringComparer.Ordinal);
+        var (verdicts, stale) = (new List<(string, Verdict?)>(), new List<string>());
+        foreach (var piece in run.Run.Pieces.Where(p => seen.ContainsKey(p.Id)))
+        {
+            var made = fitted.Of(run, piece);
+            var now = ProofEndpoints.SeenOf(made, run);
+            if (now == seen[piece.Id] && made.MayBeCut)
+            {
+                verdicts.Add((piece.Id, new Verdict(true, "", made.Hash, run.Run.SetUp.Blank?.Revision ?? 0) { Seen = now }));
+            }
+            else
+            {
+                stale.Add(piece.Name);
+            }
+        }
+
+        var refused =
+            stale.Count == 0
+                ? null
+                : $"{string.Join(", ", stale.Take(5))}{(stale.Count > 5 ? " and more" : "")} changed since this "
+                    + $"was shown here, or cannot be cut as it is. Nothing was approved; look at it as it is now.";
+        return (run.Run.Verdicts.With(verdicts), refused);
     }
 
     /// <summary>A run with a change made here, from the revision that was seen.</summary>
@@ -145,7 +160,7 @@ internal static class VerdictEndpoints
         Cabida.Store.Library library,
         RunReader reader,
         IViews<Run, RunView> views,
-        Func<ReadRun, (Run Run, string? Refused)> change,
+        Func<ReadRun, (RunVerdicts Verdicts, string? Refused)> change,
         CancellationToken stop
     )
     {
@@ -158,19 +173,19 @@ internal static class VerdictEndpoints
             );
         }
 
-        if (EntityTag.Read(http.Request)?.MadeFrom(run.Run.Revision) is not { } madeFrom)
+        if (EntityTag.Read(http.Request)?.MadeFrom(run.Revision) is not { } madeFrom)
         {
             return LibraryEndpoints.Unconditional(DocumentKinds.Run.Kind);
         }
 
-        var (document, refused) = change(run);
+        var (verdicts, refused) = change(run);
         if (refused is not null)
         {
             return TypedResults.Problem(refused, statusCode: StatusCodes.Status409Conflict, title: "Changed since");
         }
 
         return await LibraryEndpoints.Answer(
-            await library.Save(DocumentKinds.Run, id, madeFrom, document, stop: stop),
+            await library.Save(DocumentKinds.Run, id, madeFrom, run.Run with { Verdicts = verdicts }, stop: stop),
             DocumentKinds.Run,
             http,
             views,

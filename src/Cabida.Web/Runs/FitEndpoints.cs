@@ -2,10 +2,12 @@ using System.Globalization;
 using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Blanks;
+using Cabida.Web.Inks;
 using Cabida.Web.Motifs;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -61,7 +63,7 @@ internal static class FitEndpoints
                     return TypedResults.Ok(
                         new FitGroundView(
                             run.Lacks,
-                            run.Run.Document.Pieces.Count,
+                            run.Run.Pieces.Count,
                             GoodsView.Of(run.Blank?.Material),
                             on is null ? [] : [.. ReadFace.Of(on).Select(FaceView.Of)]
                         )
@@ -78,6 +80,7 @@ internal static class FitEndpoints
                     int count,
                     RunReader reader,
                     FittedPieces fitted,
+                    DrawnInks inks,
                     CancellationToken stop
                 ) =>
                 {
@@ -86,15 +89,15 @@ internal static class FitEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run)).ToList();
-                    return TypedResults.Ok(new PiecePage(from, run.Run.Document.Pieces.Count, pieces));
+                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run, inks)).ToList();
+                    return TypedResults.Ok(new PiecePage(from, run.Run.Pieces.Count, pieces));
                 }
             )
             .WithName("GetPieces");
 
         runs.MapGet(
                 "/set",
-                async Task<Results<Ok<SetView>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+                async Task<Results<Ok<RunSet>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
                 {
                     if (await reader.Find(id, stop) is not { Ground: not null } run)
                     {
@@ -103,7 +106,7 @@ internal static class FitEndpoints
 
                     // A few names are fitted at once; a long list is work of its own, and here is what it has come to.
                     var pieces = fitted.SoFar(run, stop);
-                    return TypedResults.Ok(SetView.From(run, pieces));
+                    return TypedResults.Ok(RunSet.Of(run, pieces));
                 }
             )
             .WithName("GetSet");
@@ -123,7 +126,7 @@ internal static class FitEndpoints
                 {
                     if (
                         await reader.Find(id, stop) is not { Ground: not null } run
-                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                        || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                         || (
                             string.IsNullOrEmpty(side)
                                 ? run.SurfaceOf(piece).Ground

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using System.Threading.Channels;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 using Cabida.Store;
@@ -44,7 +45,7 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
     /// <summary>Asks for a run to be fitted.</summary>
     public async Task<FitProgress> Ask(ReadRun run, Works works, CancellationToken stop)
     {
-        var row = await works.Ask(Kind, run.Run.Id, run.Run.Revision, run.Run.Document.Pieces.Count, stop);
+        var row = await works.Ask(Kind, run.Id, run.Revision, run.Run.Pieces.Count, stop);
         asked.Writer.TryWrite(true);
         return last.GetValueOrDefault(row.Id) ?? ProgressOf(row);
     }
@@ -137,13 +138,13 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
                 return;
             }
 
-            if (starts == 0 || await reader.Find(row.Subject, stopping) is not { Ground: not null } run || run.Run.Revision != row.Revision)
+            if (starts == 0 || await reader.Find(row.Subject, stopping) is not { Ground: not null } run || run.Revision != row.Revision)
             {
                 await End(progress with { State = WorkState.Stopped }, works, stopping);
                 return;
             }
 
-            progress = progress with { Of = run.Run.Document.Pieces.Count };
+            progress = progress with { Of = run.Run.Pieces.Count };
             Tell(progress);
             await End(await Fitted(run, progress, works, source.Token), works, stopping);
         }
@@ -210,7 +211,7 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
             MaxDegreeOfParallelism = Math.Max(1, Environment.ProcessorCount - 1),
             CancellationToken = stop,
         };
-        var all = Parallel.ForEachAsync(run.Run.Document.Pieces, options, (piece, token) =>
+        var all = Parallel.ForEachAsync(run.Run.Pieces, options, (piece, token) =>
         {
             token.ThrowIfCancellationRequested();
             using (Effort.Within(Effort.Large, token))

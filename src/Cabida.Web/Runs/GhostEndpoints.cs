@@ -2,6 +2,7 @@ using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Formats.Svg;
 using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -59,7 +60,7 @@ internal static class GhostEndpoints
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { Ground: not null } run
-                    && run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
+                    && run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
                     && fitted.Of(run, piece) is var now
                     && (string.IsNullOrEmpty(query.Side) || now.Sides.Any(s => s.Side.Side.Id == query.Side))
                         ? TypedResults.Ok(Of(query, now, run, fitted))

@@ -66,7 +66,7 @@ internal static class ListFileEndpoints
                     }
 
                     var list = read.Value;
-                    var motif = run.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
+                    var motif = run.SetUp.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
                     return TypedResults.Ok(
                         new ListFileView(
                             list.Sheets,

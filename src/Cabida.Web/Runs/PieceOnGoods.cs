@@ -1,6 +1,7 @@
 using Cabida.Core.Drawings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 
 namespace Cabida.Web.Runs;
 

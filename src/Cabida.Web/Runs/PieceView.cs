@@ -4,6 +4,7 @@ using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 using Cabida.Web.Inks;
@@ -114,7 +115,7 @@ internal sealed record PieceView(
 {
     private const int ArcSteps = 24;
 
-    public static PieceView Of(FittedPiece piece, ReadRun run)
+    public static PieceView Of(FittedPiece piece, ReadRun run, DrawnInks inks)
     {
         var fit = piece.Fit;
         var film = run.Film!;
@@ -127,7 +128,7 @@ internal sealed record PieceView(
             fit.Piece.Values,
             piece.State,
             piece.MayBeCut,
-            piece.Inks,
+            inks.Of(piece, run),
             box,
             MovedOf(fit),
             fit.Zone.Cautious.Bounds,
@@ -137,7 +138,7 @@ internal sealed record PieceView(
             fit.Scale,
             fit.Place.Turn,
             fit.Round is { } round ? RoundOf(round) : null,
-            TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.Document),
+            TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.SetUp),
             fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
             allowed,
             [
@@ -178,7 +179,7 @@ internal sealed record PieceView(
             r.DrinkerSees
         );
 
-    private static TaperView? TaperOf(PieceFit fit, RunGround ground, Run run)
+    private static TaperView? TaperOf(PieceFit fit, RunGround ground, RunSetUp run)
     {
         if (fit.Distortion is { } d)
         {

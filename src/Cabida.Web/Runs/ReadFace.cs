@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Pieces;
 using Cabida.Core.Wording;
 
 namespace Cabida.Web.Runs;

@@ -7,5 +7,5 @@ namespace Cabida.Web.Runs;
 internal static class RunEndpoints
 {
     public static void MapRuns(this RouteGroupBuilder api) =>
-        api.MapGroup("/runs").WithTags("Runs").MapLibrary<Run, RunView>(DocumentKinds.Run);
+        api.MapGroup("/runs").WithTags("Runs").MapLibrary<Run, RunView, RunDraft>(DocumentKinds.Run, (sent, stored) => sent.Onto(stored));
 }

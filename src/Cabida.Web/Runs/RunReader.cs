@@ -1,188 +1,50 @@
-using Cabida.Core.Blanks;
-using Cabida.Core.Fitting;
-using Cabida.Core.Lists;
-using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
-using Cabida.Core.Type;
-using Cabida.Core.Wording;
 using Cabida.Store;
 
 namespace Cabida.Web.Runs;
 
-/// <summary>Reads runs.</summary>
-internal sealed class RunReader(Cabida.Store.Library library, ITypefaces faces, IGraphics graphics, InkCache cache)
+/// <summary>Loads what runs pin, and reads them.</summary>
+internal sealed class RunReader(Cabida.Store.Library library, AtHand atHand)
 {
-    public async Task<ReadRun> Read(Stored<Run> stored, CancellationToken stop)
-    {
-        var run = stored.Document;
-        var blank = await Pinned(DocumentKinds.Blank, run.Blank, stop);
-        var motif = await Pinned(DocumentKinds.Motif, run.Motif, stop);
-        var film = await Pinned(DocumentKinds.Film, run.Film, stop);
-        var films = new Dictionary<string, Film>(StringComparer.Ordinal);
-        foreach (var named in run.Films)
-        {
-            if (await Pinned(DocumentKinds.Film, named, stop) is { } other)
-            {
-                films[named.Id] = other;
-            }
-        }
-
-        var cutter = await Pinned(DocumentKinds.Cutter, run.Cutter, stop);
-        var sheet = blank is null ? null : BlankSheet.Of(blank);
-        var size = sheet?.SizeOf(run.Size);
-        var laid = size?.ZoneOf(run.Zone);
-        var height = run.LetterHeight.Read(LengthRange.Artwork);
-        var lacks = new List<Lack>();
-        Lacking(blank is null, "blank", Phrase.Say($"Choose a blank from the shelf."));
-        Lacking(
-            blank is not null && run.Size.Length > 0 && size?.Size != run.Size,
-            "blank",
-            Phrase.Say($"{blank?.Name:strong} has no size {run.Size} any more. Choose one it has.")
-        );
-        Lacking(
-            blank is not null && run.Zone.Length > 0 && laid is null,
-            "blank",
-            Phrase.Say($"The zone this run was for is no longer on {blank?.Name:strong}. Choose another.")
-        );
-        Lacking(
-            blank is not null && (laid is not null || run.Zone.Length == 0) && laid?.Zone is null,
-            "blank",
-            laid?.Problem is { } none
-                ? Phrase.Say($"{blank?.Name:strong} has no room to work on: {none}")
-                : Phrase.Say(
-                    $"{blank?.Name:strong} has no room to work on yet. Finish measuring it on the shelf, then take its newer readings here."
-                )
-        );
-        Lacking(motif is null, "motif", Phrase.Say($"Choose a motif."));
-        Lacking(motif is not null && motif.Parts.Count == 0, "motif", Phrase.Say($"{motif?.Name:strong} has no parts yet."));
-        var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
-        Lacking(wrong is not null, "motif", Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong?.Message ?? Phrase.Empty}"));
-        Lacking(film is null, "film", Phrase.Say($"Choose a film."));
-        // Without its limit thin strokes would pass unseen.
-        foreach (var one in films.Values.Prepend(film).OfType<Film>())
-        {
-            var limit = one.ThinnestStroke.Read(LengthRange.Artwork).Problem;
-            Lacking(
-                limit is not null,
-                "film",
-                Phrase.Say(
-                    $"The thinnest stroke of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then "
-                        + $"take the newer film here."
-                )
-            );
-        }
-
-        Lacking(run.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
-        Lacking(
-            run.Sizing == Sizing.OneScale && RunGrounds.ScaleOf(run.ScaleTyped) is null,
-            "scale",
-            Phrase.Say($"Type the scale of all in hundredths of the motif’s own size, from 1 to 10000: 100 is as it was composed.")
-        );
-        Lacking(run.Pieces.Count == 0, "names", Phrase.Say($"Type the names, one a line."));
-        var sides = await SidesOf(run, size, lacks, stop);
-        // A row that names a size is never made on another.
-        var sizesNamed = run
-            .Pieces.Select(p => p.ValueOf(NameList.Size))
-            .Where(s => s.Length > 0 && blank?.Surface == SurfaceKind.Garment)
-            .Distinct(ReadRun.Sizes)
-            .ToList();
-        var others = (sheet?.Sizes ?? []).Where(s => s.Size != size?.Size && sizesNamed.Contains(s.Size, ReadRun.Sizes)).ToList();
-        var unknown = sizesNamed.Where(n => sheet?.Sizes.Any(s => ReadRun.Sizes.Equals(s.Size, n)) == false).ToList();
-        Lacking(
-            unknown.Count > 0,
-            "names",
-            Phrase.Say(
-                $"Rows of the list are of size {string.Join(", ", unknown):strong}, which {blank?.Name} does not have. It has "
-                    + $"{string.Join(", ", sheet?.Sizes.Select(s => s.Size) ?? [])}."
-            )
-        );
-        foreach (var other in others)
-        {
-            var lacking = sides.Select(s => s.Side.Zone).Prepend(run.Zone).Select(other.ZoneOf).FirstOrDefault(z => z?.Zone is null);
-            Lacking(
-                lacking is not null,
-                "blank",
-                Phrase.Say($"Rows of the list are of size {other.Size}, which has no room to work on: {lacking?.Problem ?? Phrase.Empty}")
-            );
-        }
-
-        if (lacks.Count > 0)
-        {
-            return new ReadRun(stored, blank, sheet, motif, film, cutter, null, lacks);
-        }
-
-        // A side that is the same on every piece has no size of a set to keep to.
-        var same = run with { Sizing = Sizing.EachLargest };
-        RunGround GroundOn(SizeSheet on, LaidZone zone, Motif of) =>
-            RunGrounds.Of(of == motif || Fields.In(of).Count > 0 ? run : same, blank!, on, zone, of, film!, films, faces, graphics, cache);
-        ReadSurface SurfaceOn(SizeSheet on) =>
-            new(
-                on,
-                on.ZoneOf(run.Zone)!,
-                GroundOn(on, on.ZoneOf(run.Zone)!, motif!),
-                [
-                    .. sides
-                        .Select(s => (s.Side, s.Motif, Laid: on.ZoneOf(s.Side.Zone)!))
-                        .Select(s => new ReadSide(s.Side, s.Motif, s.Laid, GroundOn(on, s.Laid, s.Motif))),
-                ]
-            );
-        return new ReadRun(stored, blank, sheet, motif, film, cutter, SurfaceOn(size!), lacks)
-        {
-            BySize = others.ToDictionary(s => s.Size, SurfaceOn, ReadRun.Sizes),
-        };
-
-        void Lacking(bool isLacking, string field, Phrase message)
-        {
-            if (isLacking)
-            {
-                lacks.Add(new Lack(field, message));
-            }
-        }
-    }
-
-    private async Task<List<(RunSide Side, Motif Motif)>> SidesOf(Run run, SizeSheet? size, List<Lack> lacks, CancellationToken stop)
-    {
-        var sides = new List<(RunSide, Motif)>();
-        foreach (var (side, number) in run.Sides.Select((s, i) => (s, i + 2)))
-        {
-            var (motif, laid) = (await Pinned(DocumentKinds.Motif, side.Motif, stop), size?.ZoneOf(side.Zone));
-            var wrong = motif is null ? null : MotifProblems.Of(motif, faces, graphics).FirstOrDefault(p => p.Field != "name");
-            if (motif is null || motif.Parts.Count == 0 || wrong is not null)
-            {
-                lacks.Add(
-                    new Lack(
-                        "sides",
-                        wrong is null
-                            ? Phrase.Say($"Choose a motif with parts for side {number}.")
-                            : Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong.Message}")
-                    )
-                );
-            }
-            else if (size is not null && laid?.Zone is null)
-            {
-                lacks.Add(
-                    new Lack(
-                        "sides",
-                        Phrase.Say(
-                            $"Side {number} has no room to work on: {laid?.Problem ?? Phrase.Say($"its zone is no longer on the blank.")}"
-                        )
-                    )
-                );
-            }
-            else if (laid is not null)
-            {
-                sides.Add((side, motif));
-            }
-        }
-
-        return sides;
-    }
-
     public async Task<ReadRun?> Find(string id, CancellationToken stop) =>
         await library.Find(DocumentKinds.Run, id, stop) is { } stored ? await Read(stored, stop) : null;
 
-    private async Task<T?> Pinned<T>(DocumentKind<T> kind, Pin? pin, CancellationToken stop)
+    public async Task<ReadRun> Read(Stored<Run> stored, CancellationToken stop) => Read(stored, await Pinned(stored.Document.SetUp, stop));
+
+    public ReadRun Read(Stored<Run> stored, PinnedDocuments pinned) =>
+        RunReading.Of(stored.Id, stored.Revision, stored.Document, pinned, atHand);
+
+    /// <summary>What a set-up pins, as it was at the pinned revisions.</summary>
+    public async Task<PinnedDocuments> Pinned(RunSetUp run, CancellationToken stop)
+    {
+        var films = new Dictionary<string, Film>(StringComparer.Ordinal);
+        foreach (var named in run.Films)
+        {
+            if (await At(DocumentKinds.Film, named, stop) is { } film)
+            {
+                films[named.Id] = film;
+            }
+        }
+
+        var sides = new List<Motif?>();
+        foreach (var side in run.Sides)
+        {
+            sides.Add(await At(DocumentKinds.Motif, side.Motif, stop));
+        }
+
+        return new PinnedDocuments(
+            await At(DocumentKinds.Blank, run.Blank, stop),
+            await At(DocumentKinds.Motif, run.Motif, stop),
+            await At(DocumentKinds.Film, run.Film, stop),
+            await At(DocumentKinds.Cutter, run.Cutter, stop),
+            films,
+            sides
+        );
+    }
+
+    private async Task<T?> At<T>(DocumentKind<T> kind, Pin? pin, CancellationToken stop)
         where T : class => pin is null ? null : await library.At(kind, pin.Id, pin.Revision, stop);
 }

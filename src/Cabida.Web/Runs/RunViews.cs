@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Lists;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
@@ -23,6 +24,18 @@ internal sealed record ZoneChoice(string Id, string Name);
 
 /// <summary>What a run's blank is made of, and what that means for its film.</summary>
 internal sealed record MaterialView(Material Material, IReadOnlyList<Phrase> Notes);
+
+/// <summary>A run as a page would have it: the parts that it changed; what it does not send stays.</summary>
+/// <param name="SetUp">Its set-up; null to leave it.</param>
+/// <param name="List">Its list; null to leave it.</param>
+internal sealed record RunDraft(RunSetUp? SetUp, RunList? List)
+{
+    /// <summary>The whole run; null where that is not known, as when the one that is kept cannot be read.</summary>
+    public Run? Onto(Run? stored) =>
+        (SetUp ?? stored?.SetUp, List ?? stored?.List) is ({ } setUp, { } list)
+            ? new(setUp, list, stored?.Verdicts ?? RunVerdicts.None)
+            : null;
+}
 
 /// <summary>A run as its set-up shows it.</summary>
 internal sealed record RunView(
@@ -88,10 +101,10 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
 
     public async Task<RunView> Of(Stored<Run> stored, CancellationToken stop)
     {
-        var run = stored.Document;
-        var read = await reader.Read(stored, stop);
+        var (whole, run) = (stored.Document, stored.Document.SetUp);
+        var pinned = await reader.Pinned(run, stop);
+        var read = reader.Read(stored, pinned);
         var job = await library.Find(DocumentKinds.Job, run.JobId, stop);
-        var list = NameList.Read(run.NamesTyped, new ListColumns(run.Columns, run.HasHeading), run.Pieces);
         var laid = read.Sheet?.SizeOf(run.Size).ZoneOf(run.Zone);
         var films = new List<PinView>();
         foreach (var named in run.Films)
@@ -103,7 +116,7 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             stored.Id,
             stored.Revision,
             stored.ChangedAt,
-            run,
+            whole,
             job?.Document ?? new Job("", "", ""),
             await PinOf(DocumentKinds.Blank, run.Blank, read.Blank?.Name, stop),
             await PinOf(DocumentKinds.Motif, run.Motif, read.Motif?.Name, stop),
@@ -125,8 +138,8 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             LengthEcho.Of(run.MostBow, LengthRange.Margin),
             [.. run.Concessions.Select(c => LengthEcho.Of(c.LeastMargin, LengthRange.Margin))],
             [.. run.GroupHeights.Select(g => LengthEcho.Of(g.LetterHeight, LengthRange.Artwork))],
-            await SidesOf(run, read, stop),
-            ListOf(run, read, list, await SideMotifs(run, stop)),
+            await SidesOf(run, pinned, read, stop),
+            ListOf(whole, read, pinned),
             read.Lacks
         );
     }
@@ -135,12 +148,14 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     private static Phrase? RoomOf(LaidZone? laid) =>
         laid?.Zone is { } zone ? Phrase.Say($"{zone.Width.Cautious} × {zone.Height.Cautious} to work on") : null;
 
-    private ListView ListOf(Run run, ReadRun read, NameList list, IReadOnlyList<Motif> others)
+    private ListView ListOf(Run run, ReadRun read, PinnedDocuments pinned)
     {
-        var motifs = others.Prepend(read.Motif).OfType<Motif>().ToList();
+        var (typed, by) = (run.List, run.SetUp.GroupBy);
+        var list = NameList.Read(typed.NamesTyped, new ListColumns(typed.Columns, typed.HasHeading), typed.Pieces);
+        var motifs = pinned.SideMotifs.Prepend(read.Motif).OfType<Motif>().ToList();
         var fields = motifs
             .SelectMany(Fields.In)
-            .Concat(run.Columns)
+            .Concat(typed.Columns)
             .Prepend(Fields.Name)
             .Concat(read.Blank?.Surface == SurfaceKind.Garment ? [NameList.Size] : [])
             .Where(f => f.Length > 0 && f != NameList.Quantity)
@@ -168,40 +183,25 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             run.Pieces.Count,
             run.Pieces.Sum(p => p.Copies),
             fields,
-            [.. ListRows.Of(run.NamesTyped).Take(HeadRows)],
+            [.. ListRows.Of(typed.NamesTyped).Take(HeadRows)],
             notes,
             list.Beyond,
             [.. motifs.SelectMany(m => MissingLetters.Of(m, run.Pieces, faces)).DistinctBy(m => m.ToString())],
-            run.GroupBy.Length == 0
+            by.Length == 0
                 ? []
-                : [.. run.Pieces.GroupBy(p => p.ValueOf(run.GroupBy), StringComparer.Ordinal).Select(g => new GroupView(g.Key, g.Count()))]
+                : [.. run.Pieces.GroupBy(p => p.ValueOf(by), StringComparer.Ordinal).Select(g => new GroupView(g.Key, g.Count()))]
         );
     }
 
-    private async Task<IReadOnlyList<Motif>> SideMotifs(Run run, CancellationToken stop)
-    {
-        var motifs = new List<Motif>();
-        foreach (var pin in run.Sides.Select(s => s.Motif).OfType<Pin>())
-        {
-            if (await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) is { } motif)
-            {
-                motifs.Add(motif);
-            }
-        }
-
-        return motifs;
-    }
-
-    private async Task<IReadOnlyList<SideView>> SidesOf(Run run, ReadRun read, CancellationToken stop)
+    private async Task<IReadOnlyList<SideView>> SidesOf(RunSetUp run, PinnedDocuments pinned, ReadRun read, CancellationToken stop)
     {
         var sides = new List<SideView>();
-        foreach (var side in run.Sides)
+        foreach (var (side, motif) in run.Sides.Zip(pinned.SideMotifs))
         {
-            var name = side.Motif is { } pin ? (await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop))?.Name : null;
             sides.Add(
                 new SideView(
                     side.Id,
-                    await PinOf(DocumentKinds.Motif, side.Motif, name, stop),
+                    await PinOf(DocumentKinds.Motif, side.Motif, motif?.Name, stop),
                     RoomOf(read.Sheet?.SizeOf(run.Size).ZoneOf(side.Zone))
                 )
             );
@@ -210,82 +210,21 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         return sides;
     }
 
-    /// <summary>The list makes the pieces; lines that were there keep theirs. The job of a run does not change.</summary>
+    /// <inheritdoc/>
     public async Task<Run> Tidy(Run incoming, Run stored, CancellationToken stop)
     {
-        var columns = await ColumnsOf(incoming, stored, stop);
-        // What was approved is known here alone: a page may take a verdict back or ask for a correction, not approve by itself.
-        var verdicts = stored
-            .Pieces.Concat(stored.Away)
-            .DistinctBy(p => p.Id)
-            .ToDictionary(p => p.Id, p => p.Verdict, StringComparer.Ordinal);
-        var brought = incoming
-            .Pieces.Select(p =>
-                p.Verdict is not { Approved: true } said || said == verdicts.GetValueOrDefault(p.Id)
-                    ? p
-                    : p with
-                    {
-                        Verdict = verdicts.GetValueOrDefault(p.Id),
-                    }
-            )
-            .ToList();
-        var pieces = NameList.Read(incoming.NamesTyped, columns, brought, stored.Away).Pieces;
-        return incoming with
-        {
-            JobId = stored.JobId,
-            Shown = stored.Shown,
-            Away = NameList.AwayAfter(stored.Pieces, stored.Away, pieces),
-            Columns = columns.Fields,
-            HasHeading = columns.HasHeading,
-            Pieces = pieces,
-            Films = await FilmsOf(incoming, stop),
-        };
-    }
-
-    /// <summary>What the maker said the columns are; for a list that has come to have columns, or has none any more, a guess.</summary>
-    private async Task<ListColumns> ColumnsOf(Run incoming, Run stored, CancellationToken stop)
-    {
-        var tabs = incoming.NamesTyped.Contains('\t', StringComparison.Ordinal);
-        if (!tabs && incoming.Columns.Count > 1)
-        {
-            return ListColumns.NamesOnly;
-        }
-
-        if (!tabs || incoming.Columns.Count > 0 || (stored.NamesTyped == incoming.NamesTyped && stored.Columns.Count == 0))
-        {
-            // A list that came to be wider has columns more, which are left out until something is said of them.
-            var width = tabs ? ListRows.Of(incoming.NamesTyped).Max(r => r.Count) : 0;
-            var columns = new ListColumns(
-                [
-                    .. incoming.Columns,
-                    .. incoming.Columns.Count > 0 ? Enumerable.Repeat("", Math.Max(0, width - incoming.Columns.Count)) : [],
-                ],
-                incoming.HasHeading
-            );
-            // Another list may bring a heading with it that says just what the columns are.
-            return tabs && stored.NamesTyped != incoming.NamesTyped && columns.IsHeading(ListRows.Of(incoming.NamesTyped)[0])
-                ? columns with
-                {
-                    HasHeading = true,
-                }
-                : columns;
-        }
-
-        var motif = incoming.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
-        return ListColumns.Guess(ListRows.Of(incoming.NamesTyped), [.. (motif is null ? [] : Fields.In(motif)).Append(NameList.Size)]);
+        var pinned = await reader.Pinned(incoming.SetUp, stop);
+        return IncomingRun.Of(incoming, stored, pinned.Motif, await FilmsOf(incoming.SetUp, pinned, stop));
     }
 
     /// <summary>The run's film, and those that parts of its motif name.</summary>
     private static IEnumerable<Film> FilmsOf(ReadRun read) => (read.Ground?.Films.Values ?? []).Prepend(read.Film).OfType<Film>();
 
     /// <summary>A pin for each film that the motif's parts name: the one there is, or the film as it stands now.</summary>
-    private async Task<IReadOnlyList<Pin>> FilmsOf(Run run, CancellationToken stop)
+    private async Task<IReadOnlyList<Pin>> FilmsOf(RunSetUp run, PinnedDocuments pinned, CancellationToken stop)
     {
-        var motif = run.Motif is { } pin ? await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop) : null;
         var pins = new List<Pin>();
-        foreach (
-            var id in (await SideMotifs(run, stop)).SelectMany(m => m.FilmIds).Concat(motif?.FilmIds ?? []).Distinct(StringComparer.Ordinal)
-        )
+        foreach (var id in MotifsOf(pinned).SelectMany(m => m.FilmIds).Distinct(StringComparer.Ordinal))
         {
             if (run.Films.FirstOrDefault(f => f.Id == id) is { } there)
             {
@@ -300,7 +239,11 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         return pins;
     }
 
+    /// <summary>The motifs of all its sides, those of the other sides first.</summary>
+    private static IEnumerable<Motif> MotifsOf(PinnedDocuments pinned) => pinned.SideMotifs.Append(pinned.Motif).OfType<Motif>();
+
     private async Task<PinView?> PinOf<T>(DocumentKind<T> kind, Pin? pin, string? name, CancellationToken stop)
+        where T : class
     {
         if (pin is null)
         {

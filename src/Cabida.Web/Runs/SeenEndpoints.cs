@@ -36,7 +36,7 @@ internal static class SeenEndpoints
                 {
                     if (
                         await reader.Find(id, stop) is not { Surface: { Wall: { } wall } on } run
-                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                        || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                     )
                     {
                         return TypedResults.NotFound();
@@ -69,7 +69,7 @@ internal static class SeenEndpoints
                 {
                     if (
                         await reader.Find(id, stop) is not { Ground: { } ground } run
-                        || run.Run.Document.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                        || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                     )
                     {
                         return TypedResults.NotFound();

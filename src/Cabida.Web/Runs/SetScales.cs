@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Runtime.CompilerServices;
 using Cabida.Core.Fitting;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 
@@ -29,6 +30,6 @@ internal sealed class SetScales
             own.Clear();
         }
 
-        return SetScale.Of([.. run.Run.Document.Pieces.Select(p => own.GetOrAdd(key(p), _ => SetScale.OwnOf(p, run.SurfaceOf(p).Ground)))]);
+        return SetScale.Of([.. run.Run.Pieces.Select(p => own.GetOrAdd(key(p), _ => SetScale.OwnOf(p, run.SurfaceOf(p).Ground)))]);
     }
 }

@@ -1,7 +1,6 @@
 using Cabida.Store;
 using Cabida.Web.Demo;
 using Cabida.Web.Typefaces;
-using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Web.Serving;
 
@@ -22,7 +21,7 @@ internal static class DataFile
         using var starting = await StartLock.Take(folder);
         await StartLock.FreeMigrations(ConnectionString(app.Configuration));
         await using var scope = app.Services.CreateAsyncScope();
-        await scope.ServiceProvider.GetRequiredService<CabidaContext>().Database.MigrateAsync();
+        await LibraryUpgrade.Run(scope.ServiceProvider.GetRequiredService<CabidaContext>());
         await scope
             .ServiceProvider.GetRequiredService<LibraryTypefaces>()
             .Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);

@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
@@ -187,8 +188,7 @@ public class ConcedingTests
             new Zone(shape, shape, Sure(width), Sure(60), 0, []),
             film,
             height,
-            new BlockFace(),
-            new InkCache()
+            new AtHand(new BlockFace(), new InkCache())
         )
         {
             Concessions = concessions,

@@ -3,6 +3,7 @@ using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
 
@@ -102,8 +103,7 @@ public class PieceFitTests
             sheet.Zone!,
             film,
             letterHeight,
-            new BlockFace(),
-            new InkCache()
+            new AtHand(new BlockFace(), new InkCache())
         );
     }
 }

@@ -60,7 +60,15 @@ public class ProportionTests
         );
         return PieceFit.Of(
             new("1", name),
-            new RunGround(motif ?? TestMotifs.Single("{name}"), wall, null, zone, film, letterHeight, new BlockFace(), new InkCache())
+            new RunGround(
+                motif ?? TestMotifs.Single("{name}"),
+                wall,
+                null,
+                zone,
+                film,
+                letterHeight,
+                new AtHand(new BlockFace(), new InkCache())
+            )
         );
     }
 }

@@ -146,8 +146,7 @@ public class SetTests
             new Zone(shape, shape, Sure(width), Sure(height), 0, []),
             film,
             null,
-            new BlockFace(),
-            new InkCache()
+            new AtHand(new BlockFace(), new InkCache())
         );
     }
 }

@@ -2,6 +2,7 @@ using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using CsCheck;
@@ -107,7 +108,15 @@ public class TaperBendTests
         );
         return PieceFit.Of(
             new("1", name),
-            new RunGround(TestMotifs.Single("{name}"), sheet.Wall, null, sheet.Zone!, film, null, new BlockFace(), new InkCache())
+            new RunGround(
+                TestMotifs.Single("{name}"),
+                sheet.Wall,
+                null,
+                sheet.Zone!,
+                film,
+                null,
+                new AtHand(new BlockFace(), new InkCache())
+            )
             {
                 Taper = way,
             }

@@ -3,6 +3,7 @@ using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
 
@@ -88,6 +89,14 @@ public class TurningTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(TestMotifs.Single("{name}"), laid.Wall, laid.Panel, laid.Zone!, film, null, new BlockFace(), new InkCache());
+        return new RunGround(
+            TestMotifs.Single("{name}"),
+            laid.Wall,
+            laid.Panel,
+            laid.Zone!,
+            film,
+            null,
+            new AtHand(new BlockFace(), new InkCache())
+        );
     }
 }

@@ -178,7 +178,7 @@ public class ComposingPropertiesTests
             FilmId = "coarse",
         };
         var motif = Shapes.Motif(TestMotifs.Line("name", "{name}", 10), bar);
-        var ground = new RunGround(motif, null, null, zone, fine, null, new BlockFace(), new InkCache())
+        var ground = new RunGround(motif, null, null, zone, fine, null, new AtHand(new BlockFace(), new InkCache()))
         {
             Films = new Dictionary<string, Film> { ["coarse"] = fine with { Name = "Coarse", ThinnestStroke = TypedLength.Mm(1.5) } },
         };
@@ -221,8 +221,7 @@ public class ComposingPropertiesTests
                 zone,
                 film,
                 null,
-                new BlockFace(),
-                new InkCache()
+                new AtHand(new BlockFace(), new InkCache())
             )
             {
                 Mats = mats,

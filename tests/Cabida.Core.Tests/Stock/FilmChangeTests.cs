@@ -87,7 +87,7 @@ public class FilmChangeTests
         var shape = ZoneShape.Rectangle(new Box(-50, -20, 50, 20), LimitKind.Edge);
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(100), Length.Zero), new Dimension(Length.Mm(40), Length.Zero), 0, []);
         var tried = TypeTrial.Of(
-            new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new BlockFace(), new InkCache()),
+            new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache())),
             "a",
             "block",
             ["HH", "oooooooo"]
@@ -106,7 +106,7 @@ public class FilmChangeTests
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(100), Length.Zero), new Dimension(Length.Mm(100), Length.Zero), 0, []);
         var role = TestMotifs.Line("role", "HH", 5) with { Size = new MotifLength(TypedLength.Mm(5), Scaling.Equal) };
         var motif = new Motif("m", RowAlignment.Centre, [TestMotifs.Line("name", "{name}", 10), role]);
-        var ground = new RunGround(motif, null, null, zone, Navy, null, new BlockFace(), new InkCache());
+        var ground = new RunGround(motif, null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache()));
         Piece[] pieces = [new("1", "HHHHHH"), new("2", "H")];
         var scale = SetScale.Of(pieces, ground).ShouldNotBeNull();
         var fits = pieces.Select(p => PieceFit.Of(p, ground with { EqualScale = scale })).ToList();

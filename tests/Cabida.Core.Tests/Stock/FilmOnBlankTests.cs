@@ -3,6 +3,7 @@ using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
@@ -87,7 +88,7 @@ public class FilmOnBlankTests
         var film = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = pressed };
         var shape = ZoneShape.Rectangle(new Box(-60, 0, 60, 40));
         var zone = new Zone(shape, shape, new(Length.Mm(120), Length.Zero), new(Length.Mm(40), Length.Zero), 20, []);
-        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new BlockFace(), new InkCache())
+        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new AtHand(new BlockFace(), new InkCache()))
         {
             Material = new Material { Name = "acrylic", StandsHeat = stands },
         };

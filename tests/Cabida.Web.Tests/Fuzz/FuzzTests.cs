@@ -170,7 +170,7 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
                     await Ask($"{part} after {told}", HttpMethod.Get, $"/api/runs/{id}/{part}", null, null);
                 }
 
-                if (view["run"]!["pieces"]!.AsArray() is { Count: > 0 } pieces && random.Next(3) == 0)
+                if (view["run"]!["list"]!["pieces"]!.AsArray() is { Count: > 0 } pieces && random.Next(3) == 0)
                 {
                     await Ask(
                         $"ghost after {told}",
@@ -203,7 +203,7 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
         foreach (var run in documents.Where(d => d.Kind == "run"))
         {
             var view = await app.Get($"/api/runs/{run.Id}");
-            if ((string?)view["run"]![kind]?["id"] == id)
+            if ((string?)view["run"]!["setUp"]![kind]?["id"] == id)
             {
                 using_.Add((run.Id, view));
             }
@@ -216,7 +216,7 @@ public sealed class FuzzTests(ITestOutputHelper output) : IDisposable
 
         var (runId, seen) = using_[random.Next(using_.Count)];
         var changed = seen["run"]!.DeepClone();
-        changed[kind]!["revision"] = revision;
+        changed["setUp"]![kind]!["revision"] = revision;
         var path = $"/api/runs/{runId}";
         if (
             (await Ask($"a run takes it: {told}", HttpMethod.Put, path, changed, $"\"{(int)seen["revision"]!}\"")).Status

@@ -50,7 +50,8 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
       },
     };
     const at = view?.revision ?? (error instanceof Problem ? error.revision : undefined) ?? 0;
-    if (at > keeper.revision) keeper.revision = at;
+    // What is typed was made from what was there then: a newer one that is loaded meanwhile must not be overwritten by it.
+    if (at > keeper.revision && keeper.wanted === undefined) keeper.revision = at;
   });
 
   // Nothing typed is lost when the page is left or hidden: it is saved at once, and leaving is asked about until it is.

@@ -2,10 +2,9 @@ import { useQueries, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
-import { InkPicture } from '../board/InkPicture';
+import { answer, api } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
-import { length } from '../units/units';
+
 import { useUnits } from '../units/UnitsContext';
 import { ANY, found } from '../stock/faces';
 import { useFavourites } from '../stock/favourites';
@@ -13,6 +12,7 @@ import { Favourite, TypefaceFilter } from '../stock/TypefaceFilter';
 import { Choice } from './fields/Choice';
 import { changed } from './parts';
 import { sorted, type SortBy } from './trial';
+import { Tried } from './Tried';
 import { useMotif } from './useMotif';
 
 const SORTS: readonly (readonly [SortBy, string])[] = [
@@ -162,50 +162,5 @@ export function TrialPage() {
         ))}
       </div>
     </div>
-  );
-}
-
-function Tried({
-  result,
-  zone,
-  units,
-}: {
-  result: Schemas['TriedFaceView'];
-  zone: Schemas['Box'] | null;
-  units: Parameters<typeof length>[1];
-}) {
-  return (
-    <>
-      <div className="trial-names">
-        {result.names.map((n) => {
-          const box = zone ?? n.box;
-          return box ? (
-            <InkPicture key={n.name} label={n.name} box={box} inks={n.inks} around={0.02} goods={result.goods.colour} />
-          ) : (
-            <span key={n.name} className="soft">
-              {n.name}: no ink
-            </span>
-          );
-        })}
-      </div>
-      <p className="trial-facts">
-        <span>
-          letters <b>{length(result.letterHeight, units)}</b>
-        </span>
-        <span>
-          thinnest <b>{typeof result.thinnestStroke === 'number' ? length(result.thinnestStroke, units, 2) : '–'}</b>
-        </span>
-        <span>
-          least counter{' '}
-          <b>{typeof result.smallestCounter === 'number' ? `${length(Math.sqrt(result.smallestCounter), units)} square` : 'none'}</b>
-        </span>
-        <span>
-          weeding <b>{result.minutes.toFixed(1)} min</b>
-        </span>
-        <span className={result.stops ? 'over' : result.findings ? 'snug' : ''}>
-          {result.findings ? `${result.stops ? '■' : '▲'} ${result.findings} to look at` : '✓ nothing to look at'}
-        </span>
-      </p>
-    </>
   );
 }

@@ -1,16 +1,16 @@
-import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { Ink } from '../board/Ink';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
+import { useCorrection } from './useCorrection';
 
 interface Props {
   piece: Schemas['ProofPieceView'];
   cell: { width: number; height: number };
   goods: Schemas['GoodsView'];
-  /** The correction as it is typed, which the answer of the server comes after. */
+  /** The correction as the server has it. */
   words: string;
   onApprove: () => void;
   /** Words ask for a correction, null takes back what was said. */
@@ -27,7 +27,7 @@ const STATES: Record<Schemas['ProofState'], [string, string, string]> = {
 /** A piece of a proof, with what the customer says of it. */
 export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Props) {
   const { units } = useUnits();
-  const [writing, setWriting] = useState(false);
+  const correction = useCorrection(words, onWords);
   const [colour, shape, word] = STATES[piece.state];
   const { zoneBox: zone } = piece;
   return (
@@ -60,18 +60,18 @@ export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Pr
       </p>
       <p className={`state ${colour}`} data-state={piece.state}>
         <span aria-hidden="true">{shape}</span> {word}
-        {words && (
+        {correction.typed && (
           <>
-            : <q>{words}</q>
+            : <q>{correction.typed}</q>
           </>
         )}
       </p>
-      {writing ? (
+      {correction.open ? (
         <Form
           className="correction"
           onSubmit={(e) => {
             e.preventDefault();
-            setWriting(false);
+            correction.done();
           }}
         >
           <Form.Control
@@ -81,8 +81,9 @@ export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Pr
             autoFocus
             aria-label={`Correction for ${piece.name}, in the customer’s words`}
             placeholder="In the customer’s words"
-            value={words}
-            onChange={(e) => onWords(e.target.value)}
+            value={correction.typed}
+            onChange={(e) => correction.type(e.target.value)}
+            onBlur={correction.send}
           />
           <button type="submit" className="quiet">
             Done
@@ -95,7 +96,7 @@ export function ProofPiece({ piece, cell, goods, words, onApprove, onWords }: Pr
               Approve
             </button>
           )}
-          <button type="button" className="btn btn-sm btn-line" onClick={() => setWriting(true)}>
+          <button type="button" className="btn btn-sm btn-line" onClick={correction.write}>
             Correct
           </button>
           {piece.state !== 'open' && (

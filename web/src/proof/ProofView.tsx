@@ -6,7 +6,7 @@ import { usePages } from '../run/usePages';
 import type { RunDocument } from '../run/useRun';
 import { ProofPiece } from './ProofPiece';
 import { PictureCard } from './PictureCard';
-import { approve, markShown, withWords } from './verdicts';
+import { approve, correct, markShown } from './verdicts';
 
 /** The set as the customer sees it: at one scale, each piece approved or marked with a correction in the customer's words. */
 export function ProofView({ id, run }: { id: string; run: RunDocument }) {
@@ -36,7 +36,7 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
       </p>
     );
   if (data.lacks.length > 0) return <Lacks id={id} lacks={data.lacks} />;
-  const { edit, document } = run;
+  const { list, verdicts } = run.document;
   const count = (state: Schemas['ProofState']) => all.filter((p) => p.state === state).length;
   const changed = all.filter((p) => p.since !== 'same');
   const pieces = only === 'all' ? all : only === 'open' ? all.filter((p) => p.state !== 'approved') : changed;
@@ -71,7 +71,7 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
             </a>
           ) : (
             <span role="status" className="fitting-progress">
-              {stopped ? `stopped at ${all.length} of ${of}` : `${all.length} of ${of || document.pieces.length} names set`}{' '}
+              {stopped ? `stopped at ${all.length} of ${of}` : `${all.length} of ${of || list.pieces.length} names set`}{' '}
               {stopped ? (
                 <button type="button" className="quiet" onClick={goOn}>
                   Go on
@@ -116,16 +116,16 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
             piece={p}
             cell={cell}
             goods={data.goods}
-            words={document.pieces.find((d) => d.id === p.id)?.verdict?.words ?? ''}
+            words={verdicts.said[p.id]?.words ?? ''}
             onApprove={() => void run.order(approve(id, [p]))}
-            onWords={(words) => edit((r) => withWords(r, p.id, words))}
+            onWords={(words) => void run.order(correct(id, p.id, words))}
           />
         ))}
         {done && pieces.length === 0 && (
           <p className="soft">{only === 'open' ? 'Every piece is approved.' : 'Nothing has changed since it was shown.'}</p>
         )}
       </div>
-      <PictureCard id={id} first={document.pieces[0]?.name ?? ''} facing={data.facing} />
+      <PictureCard id={id} first={list.pieces[0]?.name ?? ''} facing={data.facing} />
     </div>
   );
 }

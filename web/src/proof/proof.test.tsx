@@ -3,7 +3,6 @@ import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { ProofPiece } from './ProofPiece';
 import { cellOf } from './ProofView';
-import { withWords } from './verdicts';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = (minX: number, minY: number, maxX: number, maxY: number) => ({
@@ -34,22 +33,6 @@ const piece = (change: Partial<Schemas['ProofPieceView']> = {}): Schemas['ProofP
   mayBeCut: true,
   ...change,
 });
-const run = {
-  pieces: [
-    { id: '1', verdict: null },
-    { id: '2', verdict: null },
-  ],
-} as unknown as Schemas['Run'];
-
-describe('a verdict', () => {
-  it('asks for something else in words, and can be taken back', () => {
-    const asked = withWords(run, '1', 'with an h');
-    expect(asked.pieces[0]?.verdict).toMatchObject({ approved: false, words: 'with an h' });
-    expect(asked.pieces[1]?.verdict).toBeNull();
-    expect(withWords(asked, '1', null).pieces[0]?.verdict).toBeNull();
-  });
-});
-
 describe('a piece of a proof', () => {
   const html = (p: Schemas['ProofPieceView']) =>
     renderToStaticMarkup(

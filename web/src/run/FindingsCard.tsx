@@ -15,7 +15,7 @@ const USUAL: Schemas['Concession'][] = (['closeUp', 'twoLines', 'smaller'] as co
 
 interface Props {
   piece: Schemas['PieceView'];
-  set?: Schemas['SetView'];
+  set?: Schemas['RunSet'];
   run: RunDocument;
   lit?: number;
   onLight: (finding?: number) => void;
@@ -43,9 +43,9 @@ export function FindingsCard({ piece, set, run, lit, onLight }: Props) {
           {i === piece.findings.findIndex((o) => o.rule === 'outsideZone' && o.side === f.side) && (
             <Remedies piece={piece} side={f.side ?? ''} all={f.side ? null : all} run={run} />
           )}
-          {f.rule === 'standsOnClear' && run.document?.placing !== 'free' && (
+          {f.rule === 'standsOnClear' && run.document?.setUp.placing !== 'free' && (
             <div className="remedies">
-              <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, placing: 'free' }))}>
+              <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, placing: 'free' }))}>
                 Let it find its place
               </button>
             </div>
@@ -62,7 +62,7 @@ function Remedies({ piece, side, all, run }: { piece: Schemas['PieceView']; side
   const largest = side === '' ? piece.largestLetterHeight : piece.sides.find((s) => s.id === side)?.largestLetterHeight;
   if (typeof largest !== 'number') return null;
   const named = side === '' || !!piece.sides.find((s) => s.id === side)?.nameLine;
-  const may = (run.document?.concessions.length ?? 0) > 0;
+  const may = (run.document?.setUp.concessions.length ?? 0) > 0;
   const alone = Math.floor(largest * 10) / 10;
   const letterHeight = { text: String(alone), unit: 'millimetre' as const };
   return (
@@ -72,13 +72,13 @@ function Remedies({ piece, side, all, run }: { piece: Schemas['PieceView']; side
         <button
           type="button"
           className="btn btn-sm btn-line"
-          onClick={() => run.edit((r) => ({ ...r, letterHeight: { text: String(all), unit: 'millimetre' } }))}
+          onClick={() => run.editSetUp((r) => ({ ...r, letterHeight: { text: String(all), unit: 'millimetre' } }))}
         >
           All at {figure(all, units)}, so that every name fits
         </button>
       )}
       {!may && named && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, concessions: USUAL }))}>
+        <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, concessions: USUAL }))}>
           Concede what it needs
         </button>
       )}
@@ -86,18 +86,13 @@ function Remedies({ piece, side, all, run }: { piece: Schemas['PieceView']; side
         <button
           type="button"
           className="btn btn-sm btn-line"
-          onClick={() =>
-            run.edit((r) => ({
-              ...r,
-              pieces: r.pieces.map((p) => (p.id === piece.id ? withOwn(p, side, { ...ownOn(p, side), letterHeight }) : p)),
-            }))
-          }
+          onClick={() => run.editPiece(piece.id, (p) => withOwn(p, side, { ...ownOn(p, side), letterHeight }))}
         >
           This one alone at {figure(alone, units)}
         </button>
       )}
       {side === '' && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => run.edit((r) => ({ ...r, sizing: 'eachLargest' }))}>
+        <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, sizing: 'eachLargest' }))}>
           Each as large as fits
         </button>
       )}

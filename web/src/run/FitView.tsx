@@ -163,7 +163,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
         of={of}
         chosen={piece.id}
         set={set.data}
-        run={run.document}
+        run={run.document?.setUp}
         groundOf={groundOf}
         grounds={grounds}
         fitting={fitting}

@@ -28,8 +28,9 @@ export function RunPage() {
 
 function Running({ id, at }: { id: string; at: string }) {
   const run = useRun(id);
-  const { view, document, edit } = run;
+  const { view, document, editSetUp } = run;
   if (!view || !document) return <Waiting error={run.error} undo={run.undo} />;
+  const { setUp, list } = document;
   return (
     <div className={at === 'fit' ? 'page fill run-fit' : 'page'}>
       <TitleRow
@@ -37,17 +38,17 @@ function Running({ id, at }: { id: string; at: string }) {
           <Form.Control
             className="title-field"
             aria-label="Name of the run"
-            value={document.name}
-            onChange={(e) => edit((r) => ({ ...r, name: e.target.value }))}
+            value={setUp.name}
+            onChange={(e) => editSetUp((r) => ({ ...r, name: e.target.value }))}
           />
         }
         about={
           <>
-            <Link to={`/jobs/${document.jobId}`}>{view.job.customer || view.job.name}</Link> · {due(view.job.due)}
+            <Link to={`/jobs/${setUp.jobId}`}>{view.job.customer || view.job.name}</Link> · {due(view.job.due)}
             {view.blank && (
               <>
                 {' '}
-                · {document.pieces.length} names on <Link to={`/shelf/${view.blank.id}`}>{view.blank.name}</Link>
+                · {list.pieces.length} names on <Link to={`/shelf/${view.blank.id}`}>{view.blank.name}</Link>
               </>
             )}
           </>
@@ -55,7 +56,7 @@ function Running({ id, at }: { id: string; at: string }) {
         undo={run.undo}
         redo={run.redo}
       >
-        {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={document.name} jobId={document.jobId} />}
+        {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => (
             <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>
@@ -63,7 +64,7 @@ function Running({ id, at }: { id: string; at: string }) {
               {path === 'fit' && (
                 <>
                   {' '}
-                  <small>{document.pieces.length}</small>
+                  <small>{list.pieces.length}</small>
                 </>
               )}
             </NavLink>
@@ -81,7 +82,7 @@ function Running({ id, at }: { id: string; at: string }) {
       )}
       {at === 'bench' && (
         <AllSet id={id}>
-          <BenchView id={id} job={view.job} name={document.name} />
+          <BenchView id={id} job={view.job} name={setUp.name} />
         </AllSet>
       )}
     </div>

@@ -17,9 +17,10 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
   const motifs = useQuery({ queryKey: ['motifs'], queryFn: () => answer(api.GET('/api/motifs')), select: (l) => l.cards });
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')), select: (l) => l.cards });
-  const { view, document, edit } = run;
-  if (!view || !document) return null;
-  const motif = motifs.data?.find((m) => m.id === document.motif?.id);
+  const { view, editSetUp: edit } = run;
+  if (!view || !run.document) return null;
+  const { setUp } = run.document;
+  const motif = motifs.data?.find((m) => m.id === setUp.motif?.id);
   const lack = (field: string) => view.lacks.find((l) => l.field === field)?.message;
   const pin = (what: 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
   return (
@@ -29,15 +30,15 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
           <h2>On what</h2>
           <PinChoice
             label="Blank"
-            pin={document.blank}
+            pin={setUp.blank}
             view={view.blank}
             lack={lack('blank')}
             choices={blanks.data
-              ?.filter((b) => (!b.retired || b.id === document.blank?.id) && (!b.jobId || b.jobId === document.jobId))
+              ?.filter((b) => (!b.retired || b.id === setUp.blank?.id) && (!b.jobId || b.jobId === setUp.jobId))
               .map((b) => ({ id: b.id, revision: b.revision, name: b.name }))}
             onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))}
           />
-          <ZoneChoice view={view} run={document} edit={edit} />
+          <ZoneChoice view={view} run={setUp} edit={edit} />
           {view.room && (
             <p className="soft small">
               <Words of={view.room} />
@@ -48,13 +49,13 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
               <Link to="/shelf">Measure a blank first</Link>
             </p>
           )}
-          {!document.blank && <NewBlank jobId={document.jobId} />}
+          {!setUp.blank && <NewBlank jobId={setUp.jobId} />}
         </section>
         <section className="card" aria-label="Artwork">
           <h2>What</h2>
           <PinChoice
             label="Motif"
-            pin={document.motif}
+            pin={setUp.motif}
             view={view.motif}
             lack={lack('motif')}
             choices={motifs.data?.map((m) => ({ id: m.id, revision: m.revision, name: m.name }))}
@@ -71,7 +72,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
           <h2>Cut from</h2>
           <PinChoice
             label="Film"
-            pin={document.film}
+            pin={setUp.film}
             view={view.film}
             lack={lack('film')}
             choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))}
@@ -105,7 +106,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
           ))}
           <PinChoice
             label="Cutter"
-            pin={document.cutter}
+            pin={setUp.cutter}
             view={view.cutter}
             choices={cutters.data?.map((c) => ({ id: c.id, revision: c.revision, name: c.cutter.name }))}
             onChange={pin('cutter')}
@@ -116,11 +117,11 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
             </p>
           )}
         </section>
-        <SizingFields view={view} run={document} edit={edit} lack={lack('scale')} />
-        <SidesCard view={view} run={document} edit={edit} motifs={motifs.data ?? []} lack={lack('sides')} />
+        <SizingFields view={view} run={setUp} columns={run.document.list.columns} edit={edit} lack={lack('scale')} />
+        <SidesCard view={view} run={setUp} edit={run.edit} motifs={motifs.data ?? []} lack={lack('sides')} />
       </div>
       <div className="column">
-        <ListCard id={id} run={run} view={view} document={document} lack={lack('names')} />
+        <ListCard id={id} run={run} view={view} document={run.document.list} lack={lack('names')} />
         {view.lacks.length === 0 && (
           <Link to={`/runs/${id}/fit`} className="btn btn-main btn-sm onward">
             See how they fit

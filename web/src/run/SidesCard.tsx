@@ -2,10 +2,11 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
 import { PinChoice } from './PinChoice';
+import type { SetUp } from './useRun';
 
 interface Props {
   view: Schemas['RunView'];
-  run: Schemas['Run'];
+  run: SetUp;
   edit: (change: (r: Schemas['Run']) => Schemas['Run']) => void;
   motifs: readonly { id: string; revision: number; name: string }[];
   lack?: Schemas['Phrase'];
@@ -15,16 +16,15 @@ interface Props {
 export function SidesCard({ view, run, edit, motifs, lack }: Props) {
   if (view.zones.length < 2 && run.sides.length === 0) return null;
   const set = (id: string, to: Partial<Schemas['RunSide']>) =>
-    edit((r) => ({ ...r, sides: r.sides.map((s) => (s.id === id ? { ...s, ...to } : s)) }));
+    edit((r) => withSides(r, (sides) => sides.map((s) => (s.id === id ? { ...s, ...to } : s))));
   const free = view.zones.find((z) => z.id !== (run.zone || view.zones[0]?.id) && !run.sides.some((s) => s.zone === z.id)) ?? view.zones[1];
   const add = () =>
-    edit((r) => ({
-      ...r,
-      sides: [
-        ...r.sides,
-        { id: `side-${1 + Math.max(1, ...r.sides.map((s) => Number(s.id.slice(5)) || 1))}`, motif: null, zone: free?.id ?? '' },
-      ],
-    }));
+    edit((r) =>
+      withSides(r, (sides) => [
+        ...sides,
+        { id: `side-${1 + Math.max(1, ...sides.map((s) => Number(s.id.slice(5)) || 1))}`, motif: null, zone: free?.id ?? '' },
+      ]),
+    );
   return (
     <section className="card" aria-label="Other sides">
       <h2>
@@ -76,11 +76,17 @@ export function SidesCard({ view, run, edit, motifs, lack }: Props) {
   );
 }
 
+function withSides(run: Schemas['Run'], change: (sides: Schemas['RunSide'][]) => Schemas['RunSide'][]): Schemas['Run'] {
+  return { ...run, setUp: { ...run.setUp, sides: change(run.setUp.sides) } };
+}
+
 /** The run without a side, and without what was set by hand on it. */
 export function withoutSide(run: Schemas['Run'], id: string): Schemas['Run'] {
+  const pieces = run.list.pieces.map((p) =>
+    id in p.ownOnSides ? { ...p, ownOnSides: Object.fromEntries(Object.entries(p.ownOnSides).filter(([side]) => side !== id)) } : p,
+  );
   return {
-    ...run,
-    sides: run.sides.filter((s) => s.id !== id),
-    pieces: run.pieces.map((p) => ({ ...p, ownOnSides: Object.fromEntries(Object.entries(p.ownOnSides).filter(([side]) => side !== id)) })),
+    ...withSides(run, (sides) => sides.filter((s) => s.id !== id)),
+    list: pieces.every((p, i) => p === run.list.pieces[i]) ? run.list : { ...run.list, pieces },
   };
 }

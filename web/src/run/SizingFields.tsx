@@ -2,13 +2,13 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
 import { Words } from '../units/Words';
-
-type Run = Schemas['Run'];
+import type { EditSetUp, SetUp } from './useRun';
 
 interface Props {
   view: Schemas['RunView'];
-  run: Run;
-  edit: (change: (r: Run) => Run) => void;
+  run: SetUp;
+  columns: readonly string[];
+  edit: EditSetUp;
   lack?: Schemas['Phrase'];
 }
 
@@ -19,9 +19,9 @@ const WAYS: readonly (readonly [Schemas['Sizing'], string])[] = [
 ];
 
 /** How the pieces are sized, and how far apart they are cut. */
-export function SizingFields({ view, run, edit, lack }: Props) {
+export function SizingFields({ view, run, columns, edit, lack }: Props) {
   const one = run.sizing === 'oneLetterHeight';
-  const fields = view.list.fields.filter((f) => f !== 'name' && (run.columns.includes(f) || f === run.groupBy));
+  const fields = view.list.fields.filter((f) => f !== 'name' && (columns.includes(f) || f === run.groupBy));
   const heightOf = (group: string) =>
     run.groupHeights.find((g) => g.group === group)?.letterHeight ?? { text: '', unit: 'millimetre' as const };
   const give = (group: string, letterHeight: Schemas['TypedLength']) =>

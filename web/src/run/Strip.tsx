@@ -4,6 +4,7 @@ import { Ink } from '../board/Ink';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { StateMark } from './state';
+import type { SetUp } from './useRun';
 import type { Fitting } from './useFitting';
 import type { GroundOf } from './useGrounds';
 
@@ -11,8 +12,8 @@ interface Props {
   pieces: readonly Schemas['PieceView'][];
   of: number;
   chosen: string;
-  set?: Schemas['SetView'];
-  run?: Schemas['Run'];
+  set?: Schemas['RunSet'];
+  run?: SetUp;
   groundOf: GroundOf;
   /** All that pieces stand on; they share one scale. */
   grounds: readonly Schemas['FitGroundView'][];
@@ -93,7 +94,7 @@ export function Strip({ pieces, of, chosen, set, run, groundOf, grounds, fitting
   );
 }
 
-function Counts({ set }: { set: Schemas['SetView'] }) {
+function Counts({ set }: { set: Schemas['RunSet'] }) {
   const counts: [number, string][] = [
     [set.fits, 'fit'],
     [set.snug, 'snug'],

@@ -1,10 +1,11 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
+import type { EditSetUp, SetUp } from './useRun';
 
 interface Props {
   view: Schemas['RunView'];
-  run: Schemas['Run'];
-  edit: (change: (run: Schemas['Run']) => Schemas['Run']) => void;
+  run: SetUp;
+  edit: EditSetUp;
 }
 
 /** Which zone of the blank a run is for, which size of a garment, and what the goods are made of. */

@@ -5,7 +5,7 @@ import { windowOf } from './Strip';
 import { sizesOf } from './useGrounds';
 
 const run = (sizes: string[], rows: string[]) =>
-  ({ sizes, run: { pieces: rows.map((size) => ({ values: size ? { size } : {} })) } }) as unknown as Schemas['RunView'];
+  ({ sizes, run: { list: { pieces: rows.map((size) => ({ values: size ? { size } : {} })) } } }) as unknown as Schemas['RunView'];
 const ground = (width: number, height: number) => ({
   faces: [{ zoneBox: { minX: 0, minY: 0, maxX: width, maxY: height, width, height, centreX: width / 2, centreY: height / 2 } }],
 });

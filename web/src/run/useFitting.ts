@@ -8,11 +8,11 @@ type Progress = Schemas['FitProgress'];
 const REFRESH = 1500;
 
 /** Long lists are fitted in the background: asked for when some are missing, followed name by name, stopped on request. */
-export function useFitting(id: string, set: Schemas['SetView'] | undefined, revision: number | undefined) {
+export function useFitting(id: string, set: Schemas['RunSet'] | undefined, revision: number | undefined) {
   const cache = useQueryClient();
   const [progress, setProgress] = useState<Progress>();
   const [stopped, setStopped] = useState<number>();
-  const missing = !!set && set.done < set.of;
+  const missing = !!set && set.done < set.all;
   const wanted = missing && revision !== undefined && stopped !== revision;
   useEffect(() => {
     if (!wanted) return;

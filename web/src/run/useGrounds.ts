@@ -31,7 +31,7 @@ export function useGrounds(id: string, run: Schemas['RunView'] | undefined): { g
 
 /** The sizes of the blank that rows of the list name, each once. */
 export function sizesOf(run: Pick<Schemas['RunView'], 'sizes' | 'run'> | undefined): string[] {
-  const named = run?.run.pieces.map((p) => p.values.size) ?? [];
+  const named = run?.run.list.pieces.map((p) => p.values.size) ?? [];
   return (run?.sizes ?? []).filter((s) => named.some((n) => same(s, n)));
 }
 

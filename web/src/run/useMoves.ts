@@ -24,7 +24,7 @@ export function useMoves(run: RunDocument, piece: Schemas['PieceView'] | undefin
   const { units } = useUnits();
   const [move, setMove] = useState<Move>();
   const movedOn = (side: string) => (side === '' ? piece?.moved : piece?.sides.find((s) => s.id === side)?.moved);
-  const row = run.document?.pieces.find((p) => p.id === piece?.id);
+  const row = run.document?.list.pieces.find((p) => p.id === piece?.id);
   // It has come there; or another piece is at hand, or something else was typed or undone meanwhile.
   const over =
     move &&
@@ -38,10 +38,7 @@ export function useMoves(run: RunDocument, piece: Schemas['PieceView'] | undefin
       if (!row) return;
       const own = movedTo(ownOn(row, side), changed, unitInForce(units));
       setMove({ piece: row.id, side, to, written: textOf(own) });
-      run.edit((r) => ({
-        ...r,
-        pieces: r.pieces.map((p) => (p.id === row.id ? withOwn(p, side, { ...ownOn(p, side), right: own.right, up: own.up }) : p)),
-      }));
+      run.editPiece(row.id, (p) => withOwn(p, side, { ...ownOn(p, side), right: own.right, up: own.up }));
     },
   };
 }

@@ -1,5 +1,6 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
+import type { NamesList } from '../useRun';
 import { Check } from '../../motifs/fields/Choice';
 import { withColumn } from './mending';
 
@@ -54,8 +55,8 @@ export function ColumnsRow({
   edit,
 }: {
   view: Schemas['RunView'];
-  run: Schemas['Run'];
-  edit: (change: (r: Schemas['Run']) => Schemas['Run']) => void;
+  run: NamesList;
+  edit: (change: (list: NamesList) => NamesList) => void;
 }) {
   return (
     <Columns

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
-import type { RunDocument } from '../useRun';
+import type { NamesList, RunDocument } from '../useRun';
 import { ColumnsRow } from './ColumnsRow';
 import { ListFileDialog } from './ListFileDialog';
 import { ListNotes } from './ListNotes';
@@ -11,7 +11,7 @@ interface Props {
   id: string;
   run: RunDocument;
   view: Schemas['RunView'];
-  document: Schemas['Run'];
+  document: NamesList;
   lack?: Schemas['Phrase'];
 }
 
@@ -29,14 +29,14 @@ export function ListCard({ id, run, view, document, lack }: Props) {
           {made}
         </span>
       </h2>
-      {document.columns.length > 0 && <ColumnsRow view={view} run={document} edit={run.edit} />}
+      {document.columns.length > 0 && <ColumnsRow view={view} run={document} edit={run.editList} />}
       <Form.Control
         as="textarea"
         aria-label="Names, one a line"
         spellCheck={false}
         placeholder={'One name a line.\nPaste rows of a spreadsheet as they are: their columns become fields.'}
         value={document.namesTyped}
-        onChange={(e) => run.edit((r) => ({ ...r, namesTyped: e.target.value }))}
+        onChange={(e) => run.editList((r) => ({ ...r, namesTyped: e.target.value }))}
       />
       <div className="list-deeds">
         <label className="btn btn-sm btn-line">
@@ -54,7 +54,7 @@ export function ListCard({ id, run, view, document, lack }: Props) {
         </label>
         <span className="soft small">CSV or spreadsheet</span>
       </div>
-      <ListNotes list={list} typed={document.namesTyped} onMend={(namesTyped) => run.edit((r) => ({ ...r, namesTyped }))} />
+      <ListNotes list={list} typed={document.namesTyped} onMend={(namesTyped) => run.editList((r) => ({ ...r, namesTyped }))} />
       {lack && (
         <p className="finding" role="status">
           <Words of={lack} />
@@ -67,7 +67,7 @@ export function ListCard({ id, run, view, document, lack }: Props) {
           view={view}
           onClose={() => setFile(undefined)}
           onTake={(taken) => {
-            run.edit((r) => ({ ...r, ...taken }));
+            run.editList((r) => ({ ...r, ...taken }));
             setFile(undefined);
           }}
         />

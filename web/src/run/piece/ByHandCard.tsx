@@ -33,14 +33,12 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
   const faces = useTypefaceNames();
   const [open, setOpen] = useState(false);
   const [wanted, setWanted] = useState(first);
-  const { document, edit } = run;
-  const of = document?.pieces.find((p) => p.id === piece.id);
-  if (!document || !of) return null;
+  const of = run.document?.list.pieces.find((p) => p.id === piece.id);
+  if (!of) return null;
   const sides = [['', 'First side'] as const, ...piece.sides.map((s) => [s.id, s.zone] as const)];
   const side = sides.some(([s]) => s === wanted) ? wanted : '';
   const own = ownOn(of, side);
-  const change = (to: (p: Schemas['Piece']) => Schemas['Piece']) =>
-    edit((r) => ({ ...r, pieces: r.pieces.map((p) => (p.id === piece.id ? to(p) : p)) }));
+  const change = (to: (p: Schemas['Piece']) => Schemas['Piece']) => run.editPiece(piece.id, to);
   const set = (to: Partial<Schemas['Overrides']>) => change((p) => withOwn(p, side, { ...ownOn(p, side), ...to }));
   const line = side === '' ? piece.nameLine : piece.sides.find((s) => s.id === side)?.nameLine;
   const shown = open || piece.byHand;

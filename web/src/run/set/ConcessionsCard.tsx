@@ -18,9 +18,10 @@ const KINDS: readonly (readonly [Schemas['ConcessionKind'], string])[] = [
 /** What is done for names that do not fit at the size of the set, in the maker's order. */
 export function ConcessionsCard({ run }: { run: RunDocument }) {
   const faces = useTypefaceNames();
-  const { document, view, edit } = run;
-  if (!document || !view) return null;
-  const list = document.concessions;
+  const { view, editSetUp: edit } = run;
+  if (!run.document || !view) return null;
+  const { setUp } = run.document;
+  const list = setUp.concessions;
   const set = (concessions: Concession[]) => edit((r) => ({ ...r, concessions }));
   const change = (i: number, to: Partial<Concession>) => set(list.map((c, j) => (j === i ? { ...c, ...to } : c)));
   const move = (i: number, by: number) => {
@@ -34,7 +35,7 @@ export function ConcessionsCard({ run }: { run: RunDocument }) {
   return (
     <section className="card" aria-label="Names that resist">
       <h2>Names that resist</h2>
-      {document.sizing === 'eachLargest' ? (
+      {setUp.sizing === 'eachLargest' ? (
         <p className="soft small">Each name is as large as fits, so nothing has to be conceded. Give the set one size first.</p>
       ) : (
         <p className="soft small">

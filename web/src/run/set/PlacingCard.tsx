@@ -32,22 +32,23 @@ const PLACES: readonly (readonly [Schemas['Placing'], string])[] = [
 /** How artwork stands in its zone. Pointing at a choice shows its effect as a ghost on the board before it is chosen. */
 export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
   const { units } = useUnits();
-  const { document, view, edit } = run;
-  if (!document || !view) return null;
+  const { view, editSetUp: edit } = run;
+  if (!run.document || !view) return null;
+  const { setUp } = run.document;
   const tapered = !!piece.taper;
   return (
     <section className="card" aria-label="Where it stands">
       <h2>Where it stands</h2>
       <PointedChoice
         title="It stands"
-        now={document.placing}
+        now={setUp.placing}
         of={PLACES}
         onChoose={(placing) => edit((r) => ({ ...r, placing }))}
         onPoint={(placing) => onGhost(placing && { placing })}
       />
       <PointedChoice
         title="Its centre is"
-        now={document.centring ?? 'inkBox'}
+        now={setUp.centring ?? 'inkBox'}
         of={CENTRES}
         onChoose={(centring) => edit((r) => ({ ...r, centring }))}
         onPoint={(centring) => onGhost(centring && { centring })}
@@ -55,7 +56,7 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
       {tapered && (
         <PointedChoice
           title="On the taper lines"
-          now={document.taper}
+          now={setUp.taper}
           of={TAPERS}
           onChoose={(taper) => edit((r) => ({ ...r, taper }))}
           onPoint={(taper) => onGhost(taper && { taper })}
@@ -65,17 +66,12 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
         {ghost ? said(ghost, (mm) => length(mm, units)) : 'Point at a choice to see what it would change.'}
       </p>
       <div className="margins">
-        <LengthField
-          label="All moved right"
-          value={document.right}
-          echo={view.right}
-          onChange={(right) => edit((r) => ({ ...r, right }))}
-        />
-        <LengthField label="All moved up" value={document.up} echo={view.up} onChange={(up) => edit((r) => ({ ...r, up }))} />
-        {tapered && document.taper === 'ignored' && (
+        <LengthField label="All moved right" value={setUp.right} echo={view.right} onChange={(right) => edit((r) => ({ ...r, right }))} />
+        <LengthField label="All moved up" value={setUp.up} echo={view.up} onChange={(up) => edit((r) => ({ ...r, up }))} />
+        {tapered && setUp.taper === 'ignored' && (
           <LengthField
             label="Bow still taken for straight"
-            value={document.mostBow}
+            value={setUp.mostBow}
             echo={view.mostBow}
             onChange={(mostBow) => edit((r) => ({ ...r, mostBow }))}
           />

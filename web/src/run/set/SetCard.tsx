@@ -1,21 +1,22 @@
 import type { Schemas } from '../../api/client';
 import { figure, length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
-import type { RunDocument } from '../useRun';
+import type { RunDocument, SetUp } from '../useRun';
 import { SetPlot } from './SetPlot';
 
 interface Props {
-  set?: Schemas['SetView'];
+  set?: Schemas['RunSet'];
   run: RunDocument;
   onChoose: (pieceId: string) => void;
 }
 
 /** The size of the set: what all of it allows, which name holds it back, and what leaving names out would gain. */
 export function SetCard({ set, run, onChoose }: Props) {
-  const { document, edit } = run;
-  if (!document) return null;
+  const { editSetUp: edit } = run;
+  if (!run.document) return null;
+  const { setUp, list } = run.document;
   return (
-    <section className={document.groupBy === '' && document.pieces.length > 1 ? 'card one-set' : 'card'} aria-label="One set">
+    <section className={setUp.groupBy === '' && list.pieces.length > 1 ? 'card one-set' : 'card'} aria-label="One set">
       <h2>One set</h2>
       {!set || set.groups.length === 0 ? (
         <p className="soft">The names are being set …</p>
@@ -24,9 +25,9 @@ export function SetCard({ set, run, onChoose }: Props) {
           <Group
             key={g.group}
             group={g}
-            by={document.groupBy}
-            sizing={document.sizing}
-            whole={set.done === set.of}
+            by={setUp.groupBy}
+            sizing={setUp.sizing}
+            whole={set.done === set.all}
             onChoose={onChoose}
             onAccept={(height) => edit((r) => accepted(r, g.group, height))}
             onScale={(percent) => edit((r) => ({ ...r, sizing: 'oneScale', scaleTyped: percent }))}
@@ -38,7 +39,7 @@ export function SetCard({ set, run, onChoose }: Props) {
 }
 
 /** The run with a letter height accepted for all, or for one of its groups. */
-export function accepted(run: Schemas['Run'], group: string, millimetres: number): Schemas['Run'] {
+export function accepted(run: SetUp, group: string, millimetres: number): SetUp {
   const letterHeight = { text: String(millimetres), unit: 'millimetre' as const };
   if (run.groupBy === '') return { ...run, sizing: 'oneLetterHeight', letterHeight };
   return {

@@ -39,7 +39,7 @@ describe('a height that is accepted', () => {
     groupHeights: [{ group: 'M', letterHeight: { text: '20', unit: 'millimetre' } }],
     sizing: 'eachLargest',
     letterHeight: { text: '', unit: 'millimetre' },
-  } as unknown as Schemas['Run'];
+  } as unknown as Schemas['RunSetUp'];
 
   it('is that of all, or of its group alone', () => {
     expect(accepted(run, '', 27.4)).toMatchObject({
@@ -76,8 +76,13 @@ describe('what is set by hand for a piece', () => {
     expect(ownOn(piece, 'back').spacing).toBe(2);
     expect(ownOn(piece, 'lid')).toMatchObject({ spacing: 0, typefaceId: '' });
     expect(withOwn(piece, 'back', own(7))).toMatchObject({ own: own(1), ownOnSides: { back: own(7) } });
-    const run = { sides: [{ id: 'back' }, { id: 'lid' }], pieces: [piece] } as unknown as Schemas['Run'];
-    expect(withoutSide(run, 'back')).toMatchObject({ sides: [{ id: 'lid' }], pieces: [{ own: own(1), ownOnSides: {} }] });
+    const run = { setUp: { sides: [{ id: 'back' }, { id: 'lid' }] }, list: { pieces: [piece] } } as unknown as Schemas['Run'];
+    expect(withoutSide(run, 'back')).toMatchObject({
+      setUp: { sides: [{ id: 'lid' }] },
+      list: { pieces: [{ own: own(1), ownOnSides: {} }] },
+    });
+    // The list is left alone where nothing was set by hand on the side.
+    expect(withoutSide(run, 'lid').list).toBe(run.list);
     expect(withOwn(piece, '', own(7))).toMatchObject({ own: own(7), ownOnSides: { back: own(2) } });
     // A drag writes what it changed, and leaves what was typed for the other way.
     expect(movedTo({ ...own(1), up: { text: '1/8', unit: 'inch' } }, { x: -2.25 }, 'millimetre')).toMatchObject({

@@ -6,29 +6,23 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
-using Cabida.Core.Stock;
-using Cabida.Core.Type;
 using Cabida.Core.Wording;
 
-namespace Cabida.Web.Runs;
+namespace Cabida.Core.Pieces;
 
 /// <summary>What a run says of how its pieces are fitted, as the core takes it.</summary>
 internal static class RunGrounds
 {
     /// <summary>The ground of a zone of a size.</summary>
-    public static RunGround Of(
-        Run run,
-        Blank blank,
-        SizeSheet size,
-        LaidZone laid,
-        Motif motif,
-        Film film,
-        IReadOnlyDictionary<string, Film> films,
-        ITypefaces faces,
-        IGraphics graphics,
-        InkCache cache
-    )
+    /// <param name="run">The set-up.</param>
+    /// <param name="pinned">What it pins; its blank and film are chosen.</param>
+    /// <param name="size">The size of the blank.</param>
+    /// <param name="laid">The zone on it; it has room.</param>
+    /// <param name="motif">The motif of the side.</param>
+    /// <param name="atHand">The typefaces and graphics at hand.</param>
+    public static RunGround Of(RunSetUp run, PinnedDocuments pinned, SizeSheet size, LaidZone laid, Motif motif, AtHand atHand)
     {
+        var blank = pinned.Blank!;
         double? Height(TypedLength typed) => typed.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
         var oneHeight = run.Sizing == Sizing.OneLetterHeight;
         return new RunGround(
@@ -36,16 +30,14 @@ internal static class RunGrounds
             laid.Wall,
             laid.Panel,
             laid.Zone!,
-            film,
+            pinned.Film!,
             oneHeight ? Height(run.LetterHeight) : null,
-            faces,
-            cache
+            atHand
         )
         {
-            Graphics = graphics,
             Mats = size.MatsOf(laid),
             Material = blank.Material,
-            Films = films,
+            Films = pinned.Films,
             Scale = run.Sizing == Sizing.OneScale ? ScaleOf(run.ScaleTyped) : null,
             Groups = (
                 oneHeight ? run.GroupBy : "",

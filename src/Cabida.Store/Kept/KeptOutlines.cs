@@ -10,6 +10,9 @@ namespace Cabida.Store;
 /// <summary>Keeps the outlines of graphics, each once.</summary>
 public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
 {
+    /// <summary>The forms that outlines were ever written in; they are kept by the hash of their text and never written again.</summary>
+    private static readonly Forms Forms = Forms.First;
+
     /// <summary>Keeps the pieces of a graphic; ones that are there already are not kept again.</summary>
     public async Task<GraphicOutlines> Add(IReadOnlyList<GraphicPiece> pieces, CancellationToken stop = default)
     {
@@ -28,6 +31,7 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
                 new OutlinesRow
                 {
                     Id = id,
+                    Form = Forms.Current,
                     Packed = packed.ToArray(),
                     AddedAt = clock.GetUtcNow().UtcDateTime,
                 }
@@ -49,9 +53,6 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
         using var brotli = new BrotliStream(new MemoryStream(row.Packed), CompressionMode.Decompress);
         using var json = new MemoryStream();
         brotli.CopyTo(json);
-        return new GraphicOutlines(
-            id,
-            DocumentJson.Read<List<GraphicPiece>>(DocumentJson.CurrentForm, Encoding.UTF8.GetString(json.ToArray()))
-        );
+        return new GraphicOutlines(id, DocumentJson.Read<List<GraphicPiece>>(Forms, row.Form, Encoding.UTF8.GetString(json.ToArray())));
     }
 }

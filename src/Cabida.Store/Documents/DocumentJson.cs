@@ -9,9 +9,6 @@ namespace Cabida.Store;
 /// <summary>The one reader and writer of documents.</summary>
 public static class DocumentJson
 {
-    /// <summary>The form that is written now. An older one is brought to it when read.</summary>
-    public const int CurrentForm = 2;
-
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
     {
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
@@ -19,26 +16,37 @@ public static class DocumentJson
         RespectNullableAnnotations = true,
     };
 
+    /// <summary>How texts are written, for what is brought from one form to another without being read.</summary>
+    internal static JsonSerializerOptions Plain { get; } = new() { Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+
     /// <summary>Writes a document in the current form.</summary>
     public static string Write<T>(T document) => JsonSerializer.Serialize(document, Options);
 
+    /// <summary>Reads a text in the current form that is not of the library.</summary>
+    /// <exception cref="NotWorkableException">It cannot be read.</exception>
+    public static T Read<T>(string json) => Read<T>(Forms.First, 1, json);
+
     /// <summary>Reads a document of any form there ever was.</summary>
+    /// <param name="forms">The forms of its kind.</param>
+    /// <param name="form">The one it was written in.</param>
+    /// <param name="json">The text.</param>
     /// <exception cref="NotWorkableException">It cannot be read: it is damaged, or was written by a newer version of the
     /// application.</exception>
-    public static T Read<T>(int form, string json)
+    public static T Read<T>(Forms forms, int form, string json)
     {
+        ArgumentNullException.ThrowIfNull(forms);
+        if (form < 1 || form > forms.Current)
+        {
+            throw new NotWorkableException(
+                Phrase.Say($"It was written by a newer version of Cabida (form {form}; this one reads up to {forms.Current}).")
+            );
+        }
+
         try
         {
-            return form switch
-            {
-                CurrentForm => JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("An empty document."),
-                1 => JsonNode.Parse(json) is JsonObject old
-                    ? FormOne.ToTwo(old).Deserialize<T>(Options)!
-                    : throw new JsonException("An empty document."),
-                _ => throw new NotWorkableException(
-                    Phrase.Say($"It was written by a newer version of Cabida (form {form}; this one reads up to {CurrentForm}).")
-                ),
-            };
+            return form == forms.Current ? JsonSerializer.Deserialize<T>(json, Options) ?? throw new JsonException("An empty document.")
+                : JsonNode.Parse(json) is { } old ? forms.Bring(old, form).Deserialize<T>(Options)!
+                : throw new JsonException("An empty document.");
         }
         catch (Exception fault) when (fault is JsonException or NotSupportedException or InvalidOperationException or FormatException)
         {

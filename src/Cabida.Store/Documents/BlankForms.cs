@@ -2,15 +2,14 @@ using System.Text.Json.Nodes;
 
 namespace Cabida.Store;
 
-/// <summary>
-/// Form 1 → form 2: a blank had one zone that its three margins made; now it has zones of its own, each with four margins.
-/// Other documents are the same in both.
-/// </summary>
-internal static class FormOne
+/// <summary>The forms of blanks.</summary>
+internal static class BlankForms
 {
-    public static JsonObject ToTwo(JsonObject old)
+    /// <summary>A blank had one zone that its three margins made; now it has zones of its own, each with four margins.</summary>
+    public static JsonNode WithZones(JsonNode document)
     {
-        if (old["surface"] is null || old["margins"] is not JsonObject margins)
+        var old = document.AsObject();
+        if (old["margins"] is not JsonObject margins)
         {
             return old;
         }

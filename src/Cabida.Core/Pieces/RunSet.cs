@@ -1,14 +1,14 @@
 using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 
-namespace Cabida.Web.Runs;
+namespace Cabida.Core.Pieces;
 
 /// <summary>What a set would gain without the names that hold it back most.</summary>
 /// <param name="LeftOut">The name that is left out last; empty where none is.</param>
 /// <param name="PieceId">Its piece.</param>
 /// <param name="Count">How many are left out.</param>
 /// <param name="Height">The letter height at which all others fit.</param>
-internal sealed record SetGain(string LeftOut, string PieceId, int Count, double Height);
+public sealed record SetGain(string LeftOut, string PieceId, int Count, double Height);
 
 /// <summary>A group of pieces that share a letter height.</summary>
 /// <param name="Group">What the field says that groups them; empty where they are not grouped.</param>
@@ -18,7 +18,7 @@ internal sealed record SetGain(string LeftOut, string PieceId, int Count, double
 /// <param name="LargestScale">The scale at which every one of them fits.</param>
 /// <param name="Tightest">The name that allows the least.</param>
 /// <param name="Gains">What leaving out names one after another would gain.</param>
-internal sealed record SetGroup(
+public sealed record SetGroup(
     string Group,
     int Pieces,
     double? Height,
@@ -30,7 +30,7 @@ internal sealed record SetGroup(
 
 /// <summary>The pieces of a run as one set, as far as they are fitted.</summary>
 /// <param name="Done">How many are fitted.</param>
-/// <param name="Of">Of how many.</param>
+/// <param name="All">Of how many.</param>
 /// <param name="Fits">How many fit.</param>
 /// <param name="Snug">How many are snug.</param>
 /// <param name="Over">How many are over.</param>
@@ -39,9 +39,9 @@ internal sealed record SetGroup(
 /// <param name="Conceded">How many fit by a concession.</param>
 /// <param name="ToLookAt">The pieces with findings, most serious first.</param>
 /// <param name="Groups">The groups that share a letter height; one where they are not grouped.</param>
-internal sealed record SetView(
+public sealed record RunSet(
     int Done,
-    int Of,
+    int All,
     int Fits,
     int Snug,
     int Over,
@@ -55,14 +55,19 @@ internal sealed record SetView(
     /// <summary>No more names than this are left out in the plot.</summary>
     private const int MostLeftOut = 12;
 
-    public static SetView From(ReadRun run, IReadOnlyList<FittedPiece> fitted)
+    /// <summary>The set that pieces make.</summary>
+    /// <param name="run">A run that lacks nothing.</param>
+    /// <param name="fitted">Those of its pieces that are fitted.</param>
+    public static RunSet Of(ReadRun run, IReadOnlyList<FittedPiece> fitted)
     {
+        ArgumentNullException.ThrowIfNull(run);
+        ArgumentNullException.ThrowIfNull(fitted);
         bool LacksLetters(FittedPiece f) => f.State is FitState.Fits or FitState.Snug && !f.MayBeCut;
         int Count(FitState state) => fitted.Count(f => f.State == state && !LacksLetters(f));
-        var by = run.Run.Document.GroupBy;
-        return new SetView(
+        var by = run.Run.SetUp.GroupBy;
+        return new RunSet(
             fitted.Count,
-            run.Run.Document.Pieces.Count,
+            run.Run.Pieces.Count,
             Count(FitState.Fits),
             Count(FitState.Snug),
             Count(FitState.Over),

@@ -1,0 +1,16 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
+
+namespace Cabida.Core.Runs;
+
+/// <summary>An order.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Customer">Who ordered it.</param>
+/// <param name="Due">The day it is due, as <c>yyyy-MM-dd</c>, or empty.</param>
+/// <param name="Note">Anything worth remembering.</param>
+public sealed record Job(
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    [property: MaxLength(DocumentGate.LongestName)] string Customer,
+    [property: MaxLength(20)] string Due,
+    string Note = ""
+);

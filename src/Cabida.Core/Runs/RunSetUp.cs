@@ -1,0 +1,78 @@
+using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
+using Cabida.Core.Fitting;
+using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
+
+namespace Cabida.Core.Runs;
+
+/// <summary>What a run is set up with: one motif on one zone of one blank, a film, a cutter, and how its pieces are made.</summary>
+/// <param name="Name">What the run is called.</param>
+/// <param name="JobId">The job it belongs to.</param>
+/// <param name="Blank">The blank; null until chosen.</param>
+/// <param name="Motif">The motif; null until chosen.</param>
+/// <param name="Film">The film; null until chosen.</param>
+/// <param name="Cutter">The cutter; null until chosen.</param>
+/// <param name="Sizing">How its pieces are sized.</param>
+/// <param name="LetterHeight">The letter height of all, where they share one; kept as typed otherwise.</param>
+/// <param name="ScissorsRoom">The least distance between pieces of a load.</param>
+public sealed record RunSetUp(
+    [property: MaxLength(DocumentGate.LongestName)] string Name,
+    string JobId,
+    Pin? Blank,
+    Pin? Motif,
+    Pin? Film,
+    Pin? Cutter,
+    Sizing Sizing,
+    TypedLength LetterHeight,
+    TypedLength ScissorsRoom
+)
+{
+    /// <summary>The most other sides that pieces may have.</summary>
+    public const int MostSides = 8;
+
+    /// <summary>The zone of the blank; empty for its first.</summary>
+    public string Zone { get; init; } = "";
+
+    /// <summary>The films that parts of the motif name themselves.</summary>
+    [MaxLength(100)]
+    public IReadOnlyList<Pin> Films { get; init; } = [];
+
+    /// <summary>The size of a garment; empty for its first. A row that names a size is of that one.</summary>
+    public string Size { get; init; } = "";
+
+    /// <summary>The scale of all where they share one, in hundredths of the motif's own size, as typed.</summary>
+    public string ScaleTyped { get; init; } = "100";
+
+    /// <summary>The field by which pieces are grouped for their letter height; empty for one group.</summary>
+    public string GroupBy { get; init; } = "";
+
+    /// <summary>The letter heights of groups; a group without one takes that of all.</summary>
+    public IReadOnlyList<GroupHeight> GroupHeights { get; init; } = [];
+
+    /// <summary>Where artwork may stand in the zone.</summary>
+    public Placing Placing { get; init; }
+
+    /// <summary>What of it stands on the datum centre; null for what the motif says.</summary>
+    public Centring? Centring { get; init; }
+
+    /// <summary>How far all of it is moved to the right.</summary>
+    public TypedLength Right { get; init; } = TypedLength.Empty;
+
+    /// <summary>How far all of it is moved up.</summary>
+    public TypedLength Up { get; init; } = TypedLength.Empty;
+
+    /// <summary>How it takes to a tapered wall.</summary>
+    public TaperWay Taper { get; init; }
+
+    /// <summary>The bow that is still taken for straight on a tapered wall.</summary>
+    public TypedLength MostBow { get; init; } = TypedLength.Mm(1);
+
+    /// <summary>What is done for names that do not fit at the size of the set, in order.</summary>
+    [MaxLength(20)]
+    public IReadOnlyList<Concession> Concessions { get; init; } = [];
+
+    /// <summary>Other sides of the same pieces.</summary>
+    [MaxLength(MostSides)]
+    public IReadOnlyList<RunSide> Sides { get; init; } = [];
+}

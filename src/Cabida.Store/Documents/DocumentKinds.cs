@@ -1,0 +1,63 @@
+using Cabida.Core.Blanks;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+
+namespace Cabida.Store;
+
+/// <summary>The kinds of document.</summary>
+public static class DocumentKinds
+{
+    /// <summary>What typefaces are called in references; they are kept beside the documents.</summary>
+    public const string Typeface = "typeface";
+
+    /// <summary>What pictures are called in references; they are kept beside the documents.</summary>
+    public const string Picture = "picture";
+
+    /// <summary>Blanks of the shelf.</summary>
+    public static DocumentKind<Blank> Blank { get; } =
+        new(new RowKind<Blank>("blank", new Forms(BlankForms.WithZones), b => b.Name, DocumentReferences.Of));
+
+    /// <summary>Motifs.</summary>
+    public static DocumentKind<Motif> Motif { get; } =
+        new(new RowKind<Motif>("motif", new Forms(Forms.Same), m => m.Name, DocumentReferences.Of));
+
+    /// <summary>Films.</summary>
+    public static DocumentKind<Film> Film { get; } = new(new RowKind<Film>("film", new Forms(Forms.Same), f => f.Name, _ => []));
+
+    /// <summary>Cutters.</summary>
+    public static DocumentKind<Cutter> Cutter { get; } = new(new RowKind<Cutter>("cutter", new Forms(Forms.Same), c => c.Name, _ => []));
+
+    /// <summary>Jobs.</summary>
+    public static DocumentKind<Job> Job { get; } = new(new RowKind<Job>("job", new Forms(Forms.Same), j => j.Name, _ => []));
+
+    /// <summary>Runs: their set-up, their list and what was said of their pieces, each in a row of its own.</summary>
+    public static DocumentKind<Run> Run { get; } =
+        new(
+            [
+                new RowKind<RunSetUp>("run", new Forms(Forms.Same, RunForms.SetUpOf), r => r.Name, DocumentReferences.Of),
+                new RowKind<RunList>(RunForms.List, Forms.First, _ => "", DocumentReferences.Of),
+                new RowKind<RunVerdicts>(RunForms.Verdicts, Forms.First, _ => "", _ => []),
+            ],
+            r => [r.SetUp, r.List, r.Verdicts],
+            parts => new Run((RunSetUp)parts[0], (RunList)parts[1], (RunVerdicts)parts[2])
+        );
+
+    /// <summary>Graphics; their outlines are kept beside the documents.</summary>
+    public static DocumentKind<Graphic> Graphic { get; } =
+        new(new RowKind<Graphic>("graphic", new Forms(Forms.Same), g => g.Name, _ => []));
+
+    /// <summary>The maker's own settings; there is one.</summary>
+    public static DocumentKind<Workshop> Workshop { get; } =
+        new(new RowKind<Workshop>("workshop", new Forms(Forms.Same), w => w.Name, DocumentReferences.Of));
+
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<DocumentKind> All { get; } = [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop];
+
+    /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
+    internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);
+
+    /// <summary>The kind of document that a row is of, and of which of its rows.</summary>
+    internal static (DocumentKind Document, RowKind Row) OfRow(string kind) =>
+        All.SelectMany(d => d.Rows.Select(r => (d, r))).First(k => k.r.Kind == kind);
+}
