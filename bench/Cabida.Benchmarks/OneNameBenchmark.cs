@@ -1,4 +1,5 @@
 using BenchmarkDotNet.Attributes;
+using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Runs;
 using Cabida.Core.Type;
@@ -11,6 +12,7 @@ namespace Cabida.Benchmarks;
 public class OneNameBenchmark
 {
     private readonly InkCache cache = new();
+    private readonly InkFactsCache facts = new();
     private RunGround ground = null!;
     private int next;
     private double size;
@@ -36,5 +38,5 @@ public class OneNameBenchmark
 
     /// <summary>Composing, fitting and checking it whole.</summary>
     [Benchmark]
-    public int Whole() => PieceFit.Of(new Piece("p", Ground.Name(next++)), ground).Findings.Count;
+    public int Whole() => Checks.Of(PieceFit.Of(new Piece("p", Ground.Name(next++)), ground), ground, facts).Findings.Count;
 }

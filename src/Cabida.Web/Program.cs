@@ -1,4 +1,5 @@
 using System.Globalization;
+using Cabida.Core.Checking;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using Cabida.Devices.Scanning;
@@ -47,6 +48,7 @@ builder.Services.AddSingleton<DecodedPictures>();
 builder.Services.AddSingleton<InkCache>();
 builder.Services.AddSingleton<InkPaths>();
 builder.Services.AddSingleton<DrawnInks>();
+builder.Services.AddSingleton<InkFactsCache>();
 builder.Services.AddSingleton<AtHand>();
 builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));

@@ -542,18 +542,19 @@ public sealed class ListTests : IDisposable
         await app.Change("/api/runs/tea-mugs", "run", r =>
         {
             r["list"]!["pieces"]![0]!["own"]!["letterHeight"]!["text"] = height;
-            r["setUp"]!["sides"] = new JsonArray(
-                new JsonObject
-                {
-                    ["id"] = "side-2",
-                    ["motif"] = new JsonObject { ["id"] = "tram-alone", ["revision"] = 1 },
-                    ["zone"] = "right",
-                }
-            );
+            r["setUp"]!["sides"] = new JsonArray(Tram(), Tram());
         });
         foreach (var view in new[] { "bench", "loads", "set", "proof/pieces?from=0&count=9" })
         {
             await app.Get($"/api/runs/tea-mugs/{view}");
         }
+
+        static JsonObject Tram() =>
+            new()
+            {
+                ["id"] = "side-2",
+                ["motif"] = new JsonObject { ["id"] = "tram-alone", ["revision"] = 1 },
+                ["zone"] = "right",
+            };
     }
 }

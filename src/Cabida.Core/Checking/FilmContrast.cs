@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Stock;

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;
@@ -6,10 +7,10 @@ namespace Cabida.Core.Checking;
 public sealed class FilmStrainCheck : ICheck
 {
     /// <inheritdoc/>
-    public IEnumerable<Finding> Look(CheckedPiece piece)
+    public IEnumerable<Finding> Look(CheckedFit piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        if (piece.Strain is not var (stretch, gather))
+        if (piece.Fit.Strain is not var (stretch, gather))
         {
             yield break;
         }
@@ -29,7 +30,7 @@ public sealed class FilmStrainCheck : ICheck
                     null,
                     null,
                     Phrase.Say(
-                        $"{piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {film.Name} gives "
+                        $"{piece.Fit.Piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {film.Name} gives "
                             + $"{100 * may:0.0} %. Make it smaller, or cut it into strips."
                     )
                 );

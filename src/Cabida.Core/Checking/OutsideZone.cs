@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -10,10 +11,10 @@ namespace Cabida.Core.Checking;
 public sealed class OutsideZone : ICheck
 {
     /// <inheritdoc/>
-    public IEnumerable<Finding> Look(CheckedPiece piece)
+    public IEnumerable<Finding> Look(CheckedFit piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        if (piece.Cautious is not { } cautious || piece.Nominal is not { } nominal)
+        if (piece.Fit.Cautious is not { } cautious || piece.Fit.Nominal is not { } nominal)
         {
             yield break;
         }
@@ -35,10 +36,12 @@ public sealed class OutsideZone : ICheck
             yield return new Finding(
                 Rule.StandsOnClear,
                 state == FitState.Over ? Severity.Stop : Severity.Look,
-                Box.Of(piece.Ink) is { } place ? new(place.CentreX, place.CentreY) : null,
+                Box.Of(piece.Fit.Ink) is { } place ? new(place.CentreX, place.CentreY) : null,
                 -rooms.Outside,
                 0,
-                Phrase.Say($"{piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand.")
+                Phrase.Say(
+                    $"{piece.Fit.Piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand."
+                )
             );
             yield break;
         }
@@ -62,13 +65,13 @@ public sealed class OutsideZone : ICheck
             yield return new Finding(
                 Rule.OutsideZone,
                 state == FitState.Over ? Severity.Stop : Severity.Look,
-                Box.Of(piece.Ink) is { } ink ? at(ink) : null,
+                Box.Of(piece.Fit.Ink) is { } ink ? at(ink) : null,
                 worst.Distance,
                 0,
                 state == FitState.Over
-                    ? Phrase.Say($"{piece.Name:strong} is {over:strong} {way} than the zone.")
+                    ? Phrase.Say($"{piece.Fit.Piece.Name:strong} is {over:strong} {way} than the zone.")
                     : Phrase.Say(
-                        $"{piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their "
+                        $"{piece.Fit.Piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their "
                             + $"uncertainty may take that away."
                     )
             );

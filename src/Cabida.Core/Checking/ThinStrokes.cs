@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -11,11 +12,11 @@ public sealed class ThinStrokes : ICheck
     private const int MostShown = 6;
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Look(CheckedPiece piece)
+    public IEnumerable<Finding> Look(CheckedFit piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
         return piece
-            .Films.SelectMany(f => f.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
+            .Films.SelectMany(f => f.Facts.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
             .OrderBy(t => t.Thin.LeastWidth)
             .Take(MostShown)
             .Select(t => new Finding(
@@ -28,10 +29,10 @@ public sealed class ThinStrokes : ICheck
             ));
     }
 
-    private static Phrase Say(CheckedPiece piece, ThinPart thin, Length limit)
+    private static Phrase Say(CheckedFit piece, ThinPart thin, Length limit)
     {
         var what = thin.Kind == ThinKind.Tip ? "A tip" : "A stroke";
-        var letter = piece.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
+        var letter = piece.Fit.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
         var where = letter is null ? Phrase.Empty : Phrase.Say($" in {letter:strong}");
         return Phrase.Say(
             $"{what} of {Length.Mm(thin.LeastWidth):strong fine}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly "

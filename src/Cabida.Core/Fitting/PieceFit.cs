@@ -1,5 +1,5 @@
 using Cabida.Core.Blanks;
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
@@ -16,54 +16,74 @@ namespace Cabida.Core.Fitting;
 /// <param name="Ring">The radius of that ring laid flat.</param>
 public sealed record StraightBow(Length By, Length Gathers, Length Ring);
 
-/// <summary>A piece set, sized, centred, measured and checked.</summary>
-/// <param name="Piece">The piece.</param>
-/// <param name="State">How it stands to the zone.</param>
-/// <param name="Place">The scale that was chosen, its turn and place.</param>
-/// <param name="Zone">The zone it was fitted in: the run's, or one with smaller margins where that was conceded.</param>
-/// <param name="Parts">Its parts in the zone's coordinates.</param>
-/// <param name="Ink">Its ink there, of all films; but for mats, which the frame holds.</param>
-/// <param name="Films">Its ink there by film, the lowest first.</param>
-/// <param name="Cautious">Room in the cautious zone.</param>
-/// <param name="Nominal">Room in the nominal zone.</param>
-/// <param name="LetterHeight">Height of the capitals of its name line.</param>
-/// <param name="LargestLetterHeight">That height at its own largest; null when nothing of it scales or no scale fits.</param>
-/// <param name="LargestScale">The scale at its own largest.</param>
-/// <param name="Round">How it goes round; null for flat things.</param>
-/// <param name="Thinnest">Its thinnest stroke.</param>
-/// <param name="Bow">Set where it stays straight on a tapered wall.</param>
-/// <param name="Distortion">Set where it follows a taper.</param>
-/// <param name="Concessions">What was conceded so that it fits.</param>
-/// <param name="Findings">What the checks noticed.</param>
-public sealed record PieceFit(
-    Piece Piece,
-    FitState State,
-    FitPlace Place,
-    Zone Zone,
-    IReadOnlyList<PlacedPart> Parts,
-    Area Ink,
-    IReadOnlyList<FilmInk> Films,
-    Rooms? Cautious,
-    Rooms? Nominal,
-    double LetterHeight,
-    double? LargestLetterHeight,
-    double? LargestScale,
-    GoingRound? Round,
-    (double Width, PlanePoint At)? Thinnest,
-    StraightBow? Bow,
-    TaperDistortion? Distortion,
-    IReadOnlyList<Conceded> Concessions,
-    IReadOnlyList<Finding> Findings
-)
+/// <summary>A piece set, sized, centred and measured.</summary>
+public sealed record PieceFit
 {
-    /// <summary>Width samples are taken this close, in millimetres.</summary>
-    private const double WidthStep = 4;
+    private readonly IReadOnlyList<FilmInk> films = [];
+
+    /// <summary>The piece.</summary>
+    public required Piece Piece { get; init; }
+
+    /// <summary>How it stands to the zone.</summary>
+    public required FitState State { get; init; }
+
+    /// <summary>The scale that was chosen, its turn and place.</summary>
+    public required FitPlace Place { get; init; }
+
+    /// <summary>The zone it was fitted in: the run's, or one with smaller margins where that was conceded.</summary>
+    public required Zone Zone { get; init; }
+
+    /// <summary>Its parts in the zone's coordinates.</summary>
+    public IReadOnlyList<PlacedPart> Parts { get; init; } = [];
+
+    /// <summary>Its ink there, of all films; but for mats, which the frame holds.</summary>
+    public Area Ink { get; init; } = Outlines.Empty;
+
+    /// <summary>Its ink there by film, the lowest first.</summary>
+    public IReadOnlyList<FilmInk> Films
+    {
+        get => films;
+        init => (films, Hash) = (value, InkHash.Of(value));
+    }
+
+    /// <summary>Room in the cautious zone; null without ink.</summary>
+    public Rooms? Cautious { get; init; }
+
+    /// <summary>Room in the nominal zone; null without ink.</summary>
+    public Rooms? Nominal { get; init; }
+
+    /// <summary>Height of the capitals of its name line, in millimetres; 0 without lettering.</summary>
+    public double LetterHeight { get; init; }
+
+    /// <summary>That height at its own largest; null when nothing of it scales or no scale fits.</summary>
+    public double? LargestLetterHeight { get; init; }
+
+    /// <summary>The scale at its own largest.</summary>
+    public double? LargestScale { get; init; }
+
+    /// <summary>How it goes round; null for flat things.</summary>
+    public GoingRound? Round { get; init; }
+
+    /// <summary>Set where it stays straight on a tapered wall.</summary>
+    public StraightBow? Bow { get; init; }
+
+    /// <summary>Set where it follows a taper.</summary>
+    public TaperDistortion? Distortion { get; init; }
+
+    /// <summary>What was conceded so that it fits.</summary>
+    public IReadOnlyList<Conceded> Concessions { get; init; } = [];
+
+    /// <summary>What was noticed while it was set: what its lines lack, what was set by hand in vain, what the goods do not stand.</summary>
+    public IReadOnlyList<Finding> Noticed { get; init; } = [];
+
+    /// <summary>How much the film must stretch and gather on a bellied wall, as shares; null elsewhere.</summary>
+    public (double Stretch, double Gather)? Strain { get; init; }
 
     /// <summary>Whether it can be nudged: what hangs on the edges of its ground has its place there.</summary>
     public bool MayBeMoved { get; private init; } = true;
 
     /// <summary>Tells its ink apart from any other.</summary>
-    public string Hash { get; } = InkHash.Of(Films);
+    public string Hash { get; private init; } = InkHash.Of([]);
 
     /// <summary>Its scale.</summary>
     public double Scale => Place.Scale;
@@ -72,7 +92,7 @@ public sealed record PieceFit(
     public Coverage? Covers => Round?.Covers;
 
     /// <summary>Whether it may be cut as it stands: over the zone or without all its letters it may not.</summary>
-    public bool MayBeCut => State is FitState.Fits or FitState.Snug && Findings.All(f => f.Severity != Severity.Stop);
+    public bool MayBeCut => State is FitState.Fits or FitState.Snug && Noticed.All(f => f.Severity != Severity.Stop);
 
     /// <summary>Fits one piece. One that cannot be worked out says so in a finding, and takes no other with it.</summary>
     public static PieceFit Of(Piece piece, RunGround ground)
@@ -92,24 +112,13 @@ public sealed record PieceFit(
     {
         ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(ground);
-        return new PieceFit(
-            piece,
-            FitState.NotSet,
-            new FitPlace(1, 0, ground.Zone.Cautious.Datum),
-            ground.Zone,
-            [],
-            Outlines.Empty,
-            [],
-            null,
-            null,
-            0,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            [],
+        return new PieceFit
+        {
+            Piece = piece,
+            State = FitState.NotSet,
+            Place = new FitPlace(1, 0, ground.Zone.Cautious.Datum),
+            Zone = ground.Zone,
+            Noticed =
             [
                 new Finding(
                     Rule.NotWorkedOut,
@@ -119,8 +128,8 @@ public sealed record PieceFit(
                     null,
                     Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}")
                 ),
-            ]
-        );
+            ],
+        };
     }
 
     private static PieceFit Fitted(Piece piece, RunGround ground)
@@ -195,63 +204,46 @@ public sealed record PieceFit(
         var box = Box.Of(judged);
         var cautious = box is null ? null : Rooms.Of(judged, laying.Judged.Cautious);
         var nominal = box is null ? null : Rooms.Of(judged, laying.Judged.Nominal);
-        var looked = films.Select(f => Looked(f, ground.FilmOf(f.Film.FilmId))).ToList();
-        var findings = Checks.Of(
-            new CheckedPiece(
-                piece.Name,
-                composition,
-                parts,
-                ink,
-                cautious,
-                nominal,
-                [.. looked.Select(l => new CheckedFilm(l.Film, l.Thin))],
-                StrainOf(Box.Of(ink), ground)
-            )
-            {
-                Lost = setting.Lost,
-                Material = ground.Material,
-            }
-        );
         var distortion = box is { } d ? laying.DistortionOf(d) : null;
-        return new PieceFit(
-            piece,
-            cautious is null || nominal is null
-                ? films.Count > 0
-                    ? FitState.Fits
-                    : FitState.NotSet
-                : FitStates.Of(cautious, nominal),
-            place,
-            set.Zone,
-            parts,
-            ink,
-            films,
-            cautious,
-            nominal,
-            setting.NameHeight(parts),
-            null,
-            null,
-            !ink.IsEmpty && ground.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
-            looked.Where(l => l.Thinnest is not null).MinBy(l => l.Thinnest!.Value.Width)?.Thinnest,
-            box is { } bow && distortion is null ? BowOf(bow, ground) : null,
-            distortion,
-            made,
-            findings
-        )
+        return new PieceFit
         {
+            Piece = piece,
+            State =
+                cautious is not null && nominal is not null ? FitStates.Of(cautious, nominal)
+                : films.Count > 0 ? FitState.Fits
+                : FitState.NotSet,
+            Place = place,
+            Zone = set.Zone,
+            Parts = parts,
+            Ink = ink,
+            Films = films,
+            Cautious = cautious,
+            Nominal = nominal,
+            LetterHeight = setting.NameHeight(parts),
+            Round = !ink.IsEmpty && ground.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
+            Bow = box is { } bow && distortion is null ? BowOf(bow, ground) : null,
+            Distortion = distortion,
+            Concessions = made,
+            Noticed = [.. LineFindings.Of(composition, parts), .. TooHot(films, ground), .. setting.Lost.Select(LostByHand)],
+            Strain = StrainOf(Box.Of(ink), ground),
             MayBeMoved = !composition.HangsOnGround,
         };
     }
 
-    /// <summary>The widths of one film's ink against its limit.</summary>
-    private static FilmLooked Looked(FilmInk ink, Film film)
-    {
-        var limit = film.ThinnestStroke.OrZero(LengthRange.Artwork).Millimetres;
-        var widths = LocalWidth.Along(ink.Ink, WidthStep, limit);
-        var thin = ThinParts.Find(ink.Ink, limit, widths);
-        return new FilmLooked(film, thin, ThinParts.Thinnest(widths, thin, limit));
-    }
+    /// <summary>Films that are pressed hotter than the goods stand: the goods would be spoilt, so nothing may be cut for them.</summary>
+    private static IEnumerable<Finding> TooHot(IReadOnlyList<FilmInk> films, RunGround ground) =>
+        ground.Material is not { } material
+            ? []
+            : films
+                .Select(f => ground.FilmOf(f.Film.FilmId))
+                .DistinctBy(f => (f.Name, f.PressedAt))
+                .Select(f => FilmOnBlank.TooHot(f, material))
+                .OfType<Phrase>()
+                .Select(p => Phrase.Say($"{p} Take another film, or correct what the goods stand."))
+                .Select(p => new Finding(Rule.HeatOfGoods, Severity.Stop, null, null, null, p));
 
-    private sealed record FilmLooked(Film Film, IReadOnlyList<ThinPart> Thin, (double Width, PlanePoint At)? Thinnest);
+    /// <summary>What was set by hand and no longer applies: it is looked at, not guessed at.</summary>
+    private static Finding LostByHand(Phrase lost) => new(Rule.OverrideLost, Severity.Look, null, null, null, lost);
 
     private static (double Stretch, double Gather)? StrainOf(Box? ink, RunGround ground) =>
         ink is { } box && ground.Wall?.Belly is { } belly

@@ -1,5 +1,5 @@
 using System.Globalization;
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;

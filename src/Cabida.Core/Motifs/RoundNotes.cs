@@ -1,4 +1,4 @@
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;

@@ -1,4 +1,3 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
@@ -11,14 +10,12 @@ namespace Cabida.Core.Pieces;
 /// <param name="Side">The side.</param>
 /// <param name="Fit">The piece on it.</param>
 /// <param name="Films">Its ink by film, seen from the first side.</param>
-/// <param name="Findings">What was noticed on it, saying where; places as seen from the first side.</param>
-public sealed record FittedSide(ReadSide Side, PieceFit Fit, IReadOnlyList<FilmInk> Films, IReadOnlyList<Finding> Findings);
+public sealed record FittedSide(ReadSide Side, PieceFit Fit, IReadOnlyList<FilmInk> Films);
 
 /// <summary>A piece fitted on all its sides; millimetres, y up, the coordinates of the first side's zone.</summary>
 /// <param name="Fit">The piece.</param>
 /// <param name="Sides">Its other sides.</param>
-/// <param name="Between">What was noticed between its sides.</param>
-public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides, IReadOnlyList<Finding> Between)
+public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides)
 {
     /// <summary>A piece of a run fitted on all its sides.</summary>
     /// <param name="run">A run that lacks nothing.</param>
@@ -30,15 +27,14 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides, 
         ArgumentNullException.ThrowIfNull(piece);
         var on = run.SurfaceOf(piece);
         var fit = PieceFit.Of(piece, on.Ground with { EqualScale = setScale });
-        var sides = on.Sides.Select(s => SideOf(s, piece, on.MotionOf(s))).ToList();
-        return new FittedPiece(fit, sides, BetweenSides(fit, sides, on));
+        return new FittedPiece(fit, [.. on.Sides.Select(s => SideOf(s, piece, on.MotionOf(s)))]);
     }
 
     /// <summary>A piece that could not be fitted, and why.</summary>
     public static FittedPiece NotWorkedOut(ReadRun run, Piece piece, Phrase why)
     {
         ArgumentNullException.ThrowIfNull(run);
-        return new FittedPiece(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Ground, why), [], []);
+        return new FittedPiece(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Ground, why), []);
     }
 
     /// <summary>It as its row has it now: how many are made and what was said of it do not change its ink.</summary>
@@ -52,10 +48,6 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides, 
 
     /// <summary>Whether all its sides may be cut.</summary>
     public bool MayBeCut => Fits.All(f => f.MayBeCut);
-
-    /// <summary>What was noticed on any side, most serious first.</summary>
-    public IReadOnlyList<Finding> Findings { get; } =
-    [.. Fit.Findings.Concat(Sides.SelectMany(s => s.Findings)).Concat(Between).OrderBy(f => f.Severity)];
 
     /// <summary>The ink of all sides as one, by film and side.</summary>
     public IEnumerable<FilmInk> Films => Fit.Films.Concat(Sides.SelectMany(s => s.Films));
@@ -71,38 +63,6 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides, 
     private static FittedSide SideOf(ReadSide side, Piece piece, Motion motion)
     {
         var fit = PieceFit.Of(piece with { Own = piece.OwnOn(side.Side.Id) }, side.Ground);
-        return new FittedSide(
-            side,
-            fit,
-            [.. fit.Films.Select(f => f.Moved(motion))],
-            [
-                .. fit.Findings.Select(f =>
-                    f with
-                    {
-                        Side = side.Side.Id,
-                        Place = f.Place is { } at ? motion.Of(at) : null,
-                        Message = Phrase.Say($"{side.Laid.Spec.Name}: {f.Message}"),
-                    }
-                ),
-            ]
-        );
+        return new FittedSide(side, fit, [.. fit.Films.Select(f => f.Moved(motion))]);
     }
-
-    private static IReadOnlyList<Finding> BetweenSides(PieceFit fit, List<FittedSide> sides, ReadSurface on) =>
-        sides.Count == 0
-            ? []
-            :
-            [
-                .. SidesOverlap.Look(
-                    fit.Piece.Name,
-                    [
-                        new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [fit.Ink]),
-                        .. sides.Select(s => new SideInk(
-                            s.Side.Laid.Spec.Name,
-                            s.Side.Laid.Face.Own,
-                            [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))]
-                        )),
-                    ]
-                ),
-            ];
 }

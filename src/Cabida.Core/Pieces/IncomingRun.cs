@@ -22,11 +22,24 @@ public static class IncomingRun
             {
                 JobId = stored.SetUp.JobId,
                 Films = films,
+                Sides = ToldApart(incoming.SetUp.Sides),
             },
             // A list that did not come in stays to the letter, whatever a newer version would read in it.
             ReferenceEquals(incoming.List, stored.List) ? stored.List : ListOf(incoming.List, stored, motif),
             stored.Verdicts
         );
+    }
+
+    /// <summary>Sides with an id each: one whose id is taken is given another.</summary>
+    private static List<RunSide> ToldApart(IReadOnlyList<RunSide> sides)
+    {
+        var taken = new HashSet<string>(StringComparer.Ordinal) { "" };
+        return
+        [
+            .. sides.Select(s =>
+                taken.Add(s.Id) ? s : s with { Id = Enumerable.Range(2, sides.Count + 1).Select(n => $"side-{n}").First(taken.Add) }
+            ),
+        ];
     }
 
     /// <summary>The list makes the pieces; lines that were there keep theirs.</summary>

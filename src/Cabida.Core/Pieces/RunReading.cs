@@ -145,7 +145,8 @@ public static class RunReading
     )
     {
         var sides = new List<(RunSide, Motif)>();
-        foreach (var (side, number) in run.Sides.Select((s, i) => (s, i + 2)))
+        // Two that cannot be told apart were kept before ids were looked at: the second counts for nothing.
+        foreach (var (side, number) in run.Sides.Select((s, i) => (s, i + 2)).DistinctBy(s => s.s.Id))
         {
             var (motif, laid) = (pinned.SideMotifs[number - 2], size?.ZoneOf(side.Zone));
             var wrong = motif is null

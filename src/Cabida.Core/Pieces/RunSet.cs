@@ -1,4 +1,4 @@
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 
 namespace Cabida.Core.Pieces;
@@ -57,11 +57,12 @@ public sealed record RunSet(
 
     /// <summary>The set that pieces make.</summary>
     /// <param name="run">A run that lacks nothing.</param>
-    /// <param name="fitted">Those of its pieces that are fitted.</param>
-    public static RunSet Of(ReadRun run, IReadOnlyList<FittedPiece> fitted)
+    /// <param name="pieces">Those of its pieces that are fitted, checked.</param>
+    public static RunSet Of(ReadRun run, IReadOnlyList<CheckedPiece> pieces)
     {
         ArgumentNullException.ThrowIfNull(run);
-        ArgumentNullException.ThrowIfNull(fitted);
+        ArgumentNullException.ThrowIfNull(pieces);
+        var fitted = pieces.Select(p => p.Piece).ToList();
         bool LacksLetters(FittedPiece f) => f.State is FitState.Fits or FitState.Snug && !f.MayBeCut;
         int Count(FitState state) => fitted.Count(f => f.State == state && !LacksLetters(f));
         var by = run.Run.SetUp.GroupBy;
@@ -74,7 +75,7 @@ public sealed record RunSet(
             Count(FitState.NotSet),
             fitted.Count(LacksLetters),
             fitted.Count(f => f.Fit.Concessions.Count > 0),
-            [.. fitted.Where(f => f.Findings.Count > 0).OrderBy(f => f.Findings[0].Severity).Select(f => f.Fit.Piece.Id)],
+            [.. pieces.Where(p => p.Findings.Count > 0).OrderBy(p => p.Findings[0].Severity).Select(p => p.Piece.Fit.Piece.Id)],
             [
                 .. fitted
                     .GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal)
@@ -87,7 +88,7 @@ public sealed record RunSet(
     {
         // A name whose letters are missing says nothing of how large the others may be; one with a height of its own neither.
         var whole = fits.Where(f =>
-                f.State != FitState.NotSet && f.Findings.All(x => x.Rule != Rule.MissingCharacters) && f.Piece.Own.LetterHeight.IsEmpty
+                f.State != FitState.NotSet && f.Noticed.All(x => x.Rule != Rule.MissingCharacters) && f.Piece.Own.LetterHeight.IsEmpty
             )
             .ToList();
         var sorted = whole

@@ -1,3 +1,4 @@
+using Cabida.Core.Checking;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Store;
@@ -23,8 +24,14 @@ internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double 
 /// <summary>An order with its runs.</summary>
 internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job Job, IReadOnlyList<RunCard> Runs);
 
-internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, DrawnInks inks, Listings listings)
-    : IViews<Job, JobView>
+internal sealed class JobViews(
+    Cabida.Store.Library library,
+    RunReader reader,
+    FittedPieces fitted,
+    DrawnInks inks,
+    InkFactsCache facts,
+    Listings listings
+) : IViews<Job, JobView>
 {
     public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop)
     {
@@ -67,7 +74,7 @@ internal sealed class JobViews(Cabida.Store.Library library, RunReader reader, F
             blank,
             run.Document.Pieces.Count,
             "",
-            PieceView.Of(first, read, inks),
+            PieceView.Of(first, read, inks, facts),
             GroundOf(read, read.SurfaceOf(first.Fit.Piece))
         );
     }

@@ -1,4 +1,5 @@
 using System.Text;
+using Cabida.Core.Checking;
 using Cabida.Web.Inks;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -45,8 +46,13 @@ internal static class LoadEndpoints
 
         runs.MapGet(
                 "/bench",
-                async Task<Results<Ok<BenchView>, NotFound>> (string id, LoadPlanner planner, DrawnInks inks, CancellationToken stop) =>
-                    await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan, inks)) : TypedResults.NotFound()
+                async Task<Results<Ok<BenchView>, NotFound>> (
+                    string id,
+                    LoadPlanner planner,
+                    DrawnInks inks,
+                    InkFactsCache facts,
+                    CancellationToken stop
+                ) => await planner.Plan(id, stop) is { } plan ? TypedResults.Ok(BenchView.Of(plan, inks, facts)) : TypedResults.NotFound()
             )
             .WithName("GetBench");
     }

@@ -1,4 +1,5 @@
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;
@@ -42,7 +43,7 @@ internal sealed record PlannedRun(
 );
 
 /// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
-internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted)
+internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, InkFactsCache facts)
 {
     public async Task<PlannedRun?> Plan(string id, CancellationToken stop)
     {
@@ -88,7 +89,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                 return fitted.Of(run, p);
             })
             .ToList();
-        var held = all.Where(p => !p.MayBeCut).Select(WhyHeld).ToList();
+        var held = all.Where(p => !p.MayBeCut).Select(p => WhyHeld(CheckedPiece.Of(run, p, facts))).ToList();
         var loads = LaidOut(run, all, gap.Value.Value.Millimetres, held);
         return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, []);
     }
@@ -107,7 +108,10 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     .Range(1, p.Fit.Piece.Copies)
                     .SelectMany(copy =>
                         p.Fits.SelectMany(
-                            (fit, side) => fit.Films.Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))
+                            (fit, side) =>
+                                fit
+                                    .Films.Where(f => !f.Ink.IsEmpty)
+                                    .Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))
                         )
                     )
             )
@@ -208,10 +212,10 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         return new LoadItem(cut.Key, box.Width, box.Height);
     }
 
-    private static HeldBack WhyHeld(FittedPiece piece) =>
+    private static HeldBack WhyHeld(CheckedPiece piece) =>
         new(
-            piece.Fit.Piece.Id,
-            piece.Fit.Piece.Name,
+            piece.Piece.Fit.Piece.Id,
+            piece.Piece.Fit.Piece.Name,
             piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut.")
         );
 }

@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -133,7 +134,7 @@ internal sealed record BenchView(
     IReadOnlyList<HeldBack> Held
 )
 {
-    public static BenchView Of(PlannedRun plan, DrawnInks inks)
+    public static BenchView Of(PlannedRun plan, DrawnInks inks, InkFactsCache facts)
     {
         var run = plan.Run;
         var loadOf = plan
@@ -141,7 +142,7 @@ internal sealed record BenchView(
             .ToLookup(p => p.Key, p => p.Number);
         var surfaces = plan
             .All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance)
-            .Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf, inks))
+            .Select(g => SurfaceOf(run, (ReadSurface)g.Key!, [.. g], loadOf, p => PieceView.Of(p, run, inks, facts)))
             .ToList();
         return new BenchView(
             plan.Lacks,
@@ -162,7 +163,7 @@ internal sealed record BenchView(
         ReadSurface on,
         IReadOnlyList<FittedPiece> pieces,
         ILookup<(string Id, int Side), int> loadOf,
-        DrawnInks inks
+        Func<FittedPiece, PieceView> viewOf
     )
     {
         var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
@@ -170,7 +171,7 @@ internal sealed record BenchView(
         return new BenchSurface(
             on.Sheet.Size,
             [.. ReadFace.Of(on).Select(FaceView.Of)],
-            pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? PieceView.Of(first, run, inks) : null,
+            pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? viewOf(first) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlaceOf(s.Laid)))],
             [
                 .. pieces.SelectMany(p =>

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Cabida.Core.Blanks;
+using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
@@ -108,6 +109,7 @@ internal static class TrialEndpoints
                     GroundReader grounds,
                     ITypefaces faces,
                     AtHand atHand,
+                    InkFactsCache facts,
                     CancellationToken stop
                 ) =>
                 {
@@ -125,7 +127,7 @@ internal static class TrialEndpoints
                         film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
                             ? chosen.Document
                             : await FirstFilm(library, stop);
-                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, atHand), partId, typefaceId, names);
+                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, atHand), partId, typefaceId, names, facts);
                     return TypedResults.Ok(
                         new TriedFaceView(
                             typefaceId,
@@ -136,7 +138,7 @@ internal static class TrialEndpoints
                                     Box.Of(n.Fit.Ink),
                                     n.Fit.LetterHeight,
                                     n.Fit.State.ToString().ToLowerInvariant(),
-                                    [.. n.Fit.Findings.Select(f => f.Message)]
+                                    [.. n.Piece.Findings.Select(f => f.Message)]
                                 )),
                             ],
                             tried.LetterHeight,

@@ -1,4 +1,6 @@
 using System.Globalization;
+using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
@@ -123,6 +125,7 @@ internal static class ProofEndpoints
                     Cabida.Store.Library library,
                     WorkshopMark mark,
                     DrawnInks drawn,
+                    InkFactsCache facts,
                     TimeProvider clock,
                     CancellationToken stop
                 ) =>
@@ -146,7 +149,7 @@ internal static class ProofEndpoints
                             .. run.Run.Pieces.Select(p =>
                             {
                                 stop.ThrowIfCancellationRequested();
-                                return OnPaper(fitted.Of(run, p), run, drawn);
+                                return OnPaper(fitted.Of(run, p), run, drawn, facts);
                             }),
                         ]
                     );
@@ -267,11 +270,10 @@ internal static class ProofEndpoints
     }
 
     /// <summary>Why a piece is not offered to the customer: what stops it, or that nothing of it can be set.</summary>
-    private static string WhyNot(FittedPiece piece) =>
-        piece.Findings.FirstOrDefault(f => f.Severity == Core.Checking.Severity.Stop)?.Message.ToString()
-        ?? "Nothing of it can be set yet.";
+    private static string WhyNot(CheckedPiece piece) =>
+        piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message.ToString() ?? "Nothing of it can be set yet.";
 
-    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run, DrawnInks inks)
+    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache cache)
     {
         var laid = LaidPiece.Of(piece, run, inks);
         var (fit, view) = (piece.Fit, PieceOf(piece, laid, run));
@@ -282,7 +284,7 @@ internal static class ProofEndpoints
         return new ProofPiece(
             fit.Piece.Name,
             string.Join(", ", facts),
-            piece.MayBeCut ? null : WhyNot(piece),
+            piece.MayBeCut ? null : WhyNot(CheckedPiece.Of(run, piece, cache)),
             view.State switch
             {
                 ProofState.Approved => "approved",

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using Cabida.Core.Checking;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
@@ -81,6 +82,7 @@ internal static class FitEndpoints
                     RunReader reader,
                     FittedPieces fitted,
                     DrawnInks inks,
+                    InkFactsCache facts,
                     CancellationToken stop
                 ) =>
                 {
@@ -89,7 +91,7 @@ internal static class FitEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run, inks)).ToList();
+                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run, inks, facts)).ToList();
                     return TypedResults.Ok(new PiecePage(from, run.Run.Pieces.Count, pieces));
                 }
             )
@@ -97,7 +99,13 @@ internal static class FitEndpoints
 
         runs.MapGet(
                 "/set",
-                async Task<Results<Ok<RunSet>, NotFound>> (string id, RunReader reader, FittedPieces fitted, CancellationToken stop) =>
+                async Task<Results<Ok<RunSet>, NotFound>> (
+                    string id,
+                    RunReader reader,
+                    FittedPieces fitted,
+                    InkFactsCache facts,
+                    CancellationToken stop
+                ) =>
                 {
                     if (await reader.Find(id, stop) is not { Ground: not null } run)
                     {
@@ -105,7 +113,7 @@ internal static class FitEndpoints
                     }
 
                     // A few names are fitted at once; a long list is work of its own, and here is what it has come to.
-                    var pieces = fitted.SoFar(run, stop);
+                    var pieces = fitted.SoFar(run, stop).Select(p => CheckedPiece.Of(run, p, facts)).ToList();
                     return TypedResults.Ok(RunSet.Of(run, pieces));
                 }
             )

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
@@ -115,9 +116,9 @@ internal sealed record PieceView(
 {
     private const int ArcSteps = 24;
 
-    public static PieceView Of(FittedPiece piece, ReadRun run, DrawnInks inks)
+    public static PieceView Of(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache facts)
     {
-        var fit = piece.Fit;
+        var (fit, looked) = (piece.Fit, CheckedPiece.Of(run, piece, facts));
         var film = run.Film!;
         var box = Box.Of(fit.Ink);
         var allowed = film.ThinnestStroke.Read(Core.Measures.LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
@@ -139,7 +140,7 @@ internal sealed record PieceView(
             fit.Place.Turn,
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.SetUp),
-            fit.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
+            looked.First.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
             allowed,
             [
                 .. piece.Sides.Select(s => new PieceSideView(
@@ -162,7 +163,7 @@ internal sealed record PieceView(
             fit.Piece.AllOwn.Any(o => !o.IsNone),
             NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground),
             piece.Hash,
-            piece.Findings
+            looked.Findings
         );
     }
 

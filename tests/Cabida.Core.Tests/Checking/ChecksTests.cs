@@ -1,8 +1,11 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 
 namespace Cabida.Core.Tests.Checking;
@@ -14,7 +17,9 @@ public class ChecksTests
     [Fact]
     public void The_most_serious_findings_come_first()
     {
-        var findings = Checks.Of(Piece("HßH", new Box(-60, -10, 60, 10), thin: [new ThinPart(ThinKind.Neck, new(0, 0), 0.5, 3)]));
+        var findings = Checks
+            .Looked(Piece("HßH", new Box(-60, -10, 60, 10), thin: [new ThinPart(ThinKind.Neck, new(0, 0), 0.5, 3)]))
+            .Findings;
         findings.Select(f => f.Rule).ShouldBe([Rule.MissingCharacters, Rule.OutsideZone, Rule.ThinStrokes]);
         findings.Select(f => f.Severity).ShouldBe([Severity.Stop, Severity.Stop, Severity.Look]);
     }
@@ -42,12 +47,12 @@ public class ChecksTests
     [Fact]
     public void Missing_letters_are_named_once_each()
     {
-        new MissingCharacters()
-            .Look(Piece("ßaß", Zone))
-            .ShouldHaveSingleItem()
+        Checks
+            .Looked(Piece("ßaß", Zone))
+            .Findings.ShouldHaveSingleItem()
             .Message.ToString()
             .ShouldBe("Block has no “ß”. Choose a typeface that has it, or spell the name another way.");
-        new MissingCharacters().Look(Piece("aa", Zone)).ShouldBeEmpty();
+        Checks.Looked(Piece("aa", Zone)).Findings.ShouldBeEmpty();
     }
 
     [Fact]
@@ -71,7 +76,7 @@ public class ChecksTests
         words.ShouldContain("in H, 3.0 mm long; this film weeds cleanly from 0.80 mm");
     }
 
-    private static CheckedPiece Piece(string name, Box ink, IReadOnlyList<ThinPart>? thin = null)
+    private static CheckedFit Piece(string name, Box ink, IReadOnlyList<ThinPart>? thin = null)
     {
         var composition = TestMotifs.Compose(TestMotifs.Single("{name}"), name);
         var rooms = Rooms.InRectangle(ink, ZoneShape.Rectangle(Zone));
@@ -85,14 +90,47 @@ public class ChecksTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new CheckedPiece(
-            name,
-            composition,
-            composition.PartsAt(1),
-            Outlines.Rectangle(ink),
-            rooms,
-            rooms,
-            [new CheckedFilm(film, thin ?? [])]
+        var area = Outlines.Rectangle(ink);
+        return new CheckedFit(
+            new PieceFit
+            {
+                Piece = new Piece(name, name),
+                State = FitStates.Of(rooms, rooms),
+                Place = new FitPlace(1, 0, default),
+                Zone = new Zone(ZoneShape.Rectangle(Zone), ZoneShape.Rectangle(Zone), Sure(Zone.Width), Sure(Zone.Height), 0, []),
+                Parts = composition.PartsAt(1),
+                Ink = area,
+                Cautious = rooms,
+                Nominal = rooms,
+                Noticed = [.. LineFindings.Of(composition, composition.PartsAt(1))],
+            },
+            [new CheckedFilm(film, new InkFacts(area, film, thin ?? []))]
         );
     }
+
+    [Fact]
+    public void Facts_of_ink_tell_strokes_gaps_and_counters_and_are_made_once_for_the_same_ink_and_limits()
+    {
+        var film = Piece("H", Zone).Films[0].Film;
+        // Two plates 0.5 apart and a bar of 0.6 beside them; the second plate has a hole of 3 × 3.
+        var ink = Outlines.Union([
+            Outlines.Rectangle(new Box(0, 0, 10, 10)),
+            Overlay.Difference(Outlines.Rectangle(new Box(10.5, 0, 20, 10)), Outlines.Rectangle(new Box(13, 3, 16, 6))),
+            Outlines.Rectangle(new Box(24, 0, 24.6, 10)),
+        ]);
+        var cache = new InkFactsCache();
+        var facts = cache.Of("ink", ink, film);
+        facts.Thin.ShouldHaveSingleItem().LeastWidth.ShouldBe(0.6, 0.02);
+        facts.Thinnest!.Value.Width.ShouldBe(0.6, 0.02);
+        var gap = facts.Gaps.ShouldHaveSingleItem();
+        gap.LeastWidth.ShouldBe(0.5, 0.02);
+        gap.At.X.ShouldBe(10.25, 0.3);
+        facts.Parts.Count().ShouldBe(3);
+        facts.Weeding.ShouldBe(new Weeding(2, 0, ink.Length, 9));
+        cache.Of("ink", ink, film).ShouldBeSameAs(facts);
+        cache.Of("ink", ink, film with { ThinnestStroke = TypedLength.Mm(0.4) }).Gaps.ShouldBeEmpty();
+        cache.Of("ink", ink, film with { Purpose = FilmPurpose.PulledOff }).Weeding.Bits.ShouldBe(3);
+    }
+
+    private static Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
 }

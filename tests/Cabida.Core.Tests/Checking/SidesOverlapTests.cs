@@ -1,4 +1,5 @@
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 
 namespace Cabida.Core.Tests.Checking;

@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -138,10 +139,10 @@ public class ConcedingTests
             Letters = [new("a", new Alternate(AlternateScope.Place, "a", "Anna Maria", 3, "salt", 1))],
         };
         var kept = PieceFit.Of(new Piece("1", "Anna Maria") { Own = own with { TwoLines = "" } }, Ground(14, 300, []));
-        kept.Findings.ShouldBeEmpty();
+        kept.Noticed.ShouldBeEmpty();
         var renamed = PieceFit.Of(new Piece("1", "Anna Marit") { Own = own }, Ground(14, 300, []));
         renamed
-            .Findings.Where(f => f.Rule == Cabida.Core.Checking.Rule.OverrideLost)
+            .Noticed.Where(f => f.Rule == Rule.OverrideLost)
             .Select(f => f.Message.ToString())
             .ShouldBe([
                 "The two lines set by hand, “Anna / Maria”, are not what the name says now, Anna Marit. It stands as the set has it.",

@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -29,7 +30,7 @@ public class PieceFitTests
         fit.State.ShouldBe(FitState.Over);
         fit.MayBeCut.ShouldBeFalse();
         var over = (5.3 * 30 / 0.7) - 199.611;
-        var finding = fit.Findings.ShouldHaveSingleItem();
+        var finding = Checked(fit).Findings.ShouldHaveSingleItem();
         finding.Rule.ShouldBe(Rule.OutsideZone);
         finding.Message.ToString().ShouldBe($"HHHHHHHHH is {over:0.0} mm wider than the zone.");
         fit.Nominal!.Left.Distance.ShouldBe(-over / 2, 1e-3);
@@ -43,13 +44,13 @@ public class PieceFitTests
         var fit = Fit("HHHHHHHHH", letterHeight: nominal - 0.01);
         fit.State.ShouldBe(FitState.Snug);
         fit.MayBeCut.ShouldBeTrue();
-        fit.Findings.ShouldHaveSingleItem().Severity.ShouldBe(Severity.Look);
+        Checked(fit).Findings.ShouldHaveSingleItem().Severity.ShouldBe(Severity.Look);
     }
 
     [Fact]
     public void A_missing_character_stops_the_piece() =>
         Fit("HßH")
-            .Findings.ShouldContain(f =>
+            .Noticed.ShouldContain(f =>
                 f.Rule == Rule.MissingCharacters && f.Severity == Severity.Stop && f.Message.ToString().Contains("“ß”")
             );
 
@@ -60,11 +61,11 @@ public class PieceFitTests
     public void A_thin_stroke_is_found_at_its_letter_with_figure_and_limit()
     {
         // At 2 mm the ring of o is 0.1 em = 0.286 mm strong.
-        var thin = Fit("Hqo", letterHeight: 2, thinnest: "0.8").Findings.First(f => f.Rule == Rule.ThinStrokes);
+        var thin = Checked(Fit("Hqo", letterHeight: 2, thinnest: "0.8"), "0.8").Findings.First(f => f.Rule == Rule.ThinStrokes);
         thin.Figure!.Value.ShouldBe(0.2 / 0.7, Tolerances.Check);
         thin.Limit.ShouldBe(0.8);
         thin.Message.ToString().ShouldContain(" in o");
-        Fit("Hqo", thinnest: "0.8").Findings.ShouldNotContain(f => f.Rule == Rule.ThinStrokes);
+        Checked(Fit("Hqo", thinnest: "0.8"), "0.8").Findings.ShouldNotContain(f => f.Rule == Rule.ThinStrokes);
     }
 
     [Fact]
@@ -82,6 +83,9 @@ public class PieceFitTests
 
     private static PieceFit Fit(string name, double? letterHeight = null, string thinnest = "0") =>
         PieceFit.Of(new("1", name), Ground(TestBlanks.Mug(), letterHeight, thinnest));
+
+    private static CheckedFit Checked(PieceFit fit, string thinnest = "0") =>
+        Checks.Of(fit, Ground(TestBlanks.Mug(), null, thinnest), new InkFactsCache());
 
     private static RunGround Ground(Blank blank, double? letterHeight, string thinnest)
     {

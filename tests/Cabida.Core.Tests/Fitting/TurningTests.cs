@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -56,9 +57,11 @@ public class TurningTests
         };
         var laid = BlankSheet.Of(jug).Sizes[0].Zones[0];
         var fit = PieceFit.Of(new("1", "HHH"), Ground(laid));
-        fit.Findings.ShouldContain(f =>
-            f.Rule == Rule.FilmStrain && f.Message.ToString().Contains("the film must", StringComparison.Ordinal)
-        );
+        Checks
+            .Of(fit, Ground(laid), new InkFactsCache())
+            .Findings.ShouldContain(f =>
+                f.Rule == Rule.FilmStrain && f.Message.ToString().Contains("the film must", StringComparison.Ordinal)
+            );
     }
 
     private static PieceFit Fit(string width, string height, Turning turning)

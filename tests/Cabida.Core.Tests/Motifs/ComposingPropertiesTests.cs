@@ -1,4 +1,6 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -185,8 +187,9 @@ public class ComposingPropertiesTests
         var fit = PieceFit.Of(new Piece("1", "HHHH"), ground);
         fit.Films.Select(f => f.Film.FilmId).ShouldBe(["", "coarse"]);
         fit.Ink.EnvelopeInternal.Width.ShouldBe(100, 1e-3);
-        fit.Findings.ShouldContain(f => f.Rule == Core.Checking.Rule.ThinStrokes && f.Limit == 1.5);
-        fit.Findings.ShouldNotContain(f => f.Limit == 0.5);
+        var findings = Checks.Of(fit, ground, new InkFactsCache()).Findings;
+        findings.ShouldContain(f => f.Rule == Rule.ThinStrokes && f.Limit == 1.5);
+        findings.ShouldNotContain(f => f.Limit == 0.5);
     }
 
     [Fact]

@@ -90,7 +90,8 @@ public class FilmChangeTests
             new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache())),
             "a",
             "block",
-            ["HH", "oooooooo"]
+            ["HH", "oooooooo"],
+            new InkFactsCache()
         );
         // HH is limited by the height of 40; eight o are 47 hundredths of an em wide each, limited by 100.
         tried.Names[0].Fit.LetterHeight.ShouldBe(40, 1e-3);

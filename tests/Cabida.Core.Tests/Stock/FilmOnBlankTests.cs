@@ -1,5 +1,5 @@
 using Cabida.Core.Blanks;
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -94,7 +94,7 @@ public class FilmOnBlankTests
         };
         var fit = PieceFit.Of(new Piece("1", "HH"), ground);
         fit.MayBeCut.ShouldBe(!stops);
-        fit.Findings.Count(f =>
+        fit.Noticed.Count(f =>
                 f.Rule == Rule.HeatOfGoods
                 && f.Severity == Severity.Stop
                 && f.Message.ToString().Contains("acrylic stands 80 °C", StringComparison.Ordinal)

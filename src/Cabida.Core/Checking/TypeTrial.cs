@@ -1,14 +1,19 @@
-using Cabida.Core.Checking;
+using Cabida.Core.Findings;
+using Cabida.Core.Fitting;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 
-namespace Cabida.Core.Fitting;
+namespace Cabida.Core.Checking;
 
 /// <summary>One name in one typeface, at the size it would get.</summary>
 /// <param name="Name">The name.</param>
-/// <param name="Fit">The piece.</param>
+/// <param name="Piece">The piece, checked.</param>
 /// <param name="Weeding">What is to be weeded of it.</param>
-public sealed record TriedName(string Name, PieceFit Fit, Weeding Weeding);
+public sealed record TriedName(string Name, CheckedFit Piece, Weeding Weeding)
+{
+    /// <summary>The piece, fitted.</summary>
+    public PieceFit Fit => Piece.Fit;
+}
 
 /// <summary>A typeface tried on names.</summary>
 /// <param name="TypefaceId">The face.</param>
@@ -19,7 +24,7 @@ public sealed record TriedFace(string TypefaceId, IReadOnlyList<TriedName> Names
     public double LetterHeight => Names.Count == 0 ? 0 : Names.Min(n => n.Fit.LetterHeight);
 
     /// <summary>The thinnest stroke of all; null when none has ink.</summary>
-    public double? ThinnestStroke => Names.Select(n => n.Fit.Thinnest?.Width).Where(w => w is not null).DefaultIfEmpty(null).Min();
+    public double? ThinnestStroke => Names.Select(n => n.Piece.Thinnest?.Width).Where(w => w is not null).DefaultIfEmpty(null).Min();
 
     /// <summary>The smallest counter of all, in square millimetres; null when there is none.</summary>
     public double? SmallestCounter => Names.Select(n => n.Weeding.SmallestCounter).Where(c => c is not null).DefaultIfEmpty(null).Min();
@@ -28,10 +33,10 @@ public sealed record TriedFace(string TypefaceId, IReadOnlyList<TriedName> Names
     public double Minutes => Names.Sum(n => n.Weeding.Minutes);
 
     /// <summary>Findings of all.</summary>
-    public int Findings => Names.Sum(n => n.Fit.Findings.Count);
+    public int Findings => Names.Sum(n => n.Piece.Findings.Count);
 
     /// <summary>How many of them stop a piece.</summary>
-    public int Stops => Names.Sum(n => n.Fit.Findings.Count(f => f.Severity == Severity.Stop));
+    public int Stops => Names.Sum(n => n.Piece.Findings.Count(f => f.Severity == Severity.Stop));
 }
 
 /// <summary>Tries a typeface on the real words of a motif.</summary>
@@ -42,7 +47,8 @@ public static class TypeTrial
     /// <param name="partId">The line.</param>
     /// <param name="typefaceId">The face.</param>
     /// <param name="names">The names.</param>
-    public static TriedFace Of(RunGround ground, string partId, string typefaceId, IReadOnlyList<string> names)
+    /// <param name="facts">Where facts of ink are kept.</param>
+    public static TriedFace Of(RunGround ground, string partId, string typefaceId, IReadOnlyList<string> names, InkFactsCache facts)
     {
         ArgumentNullException.ThrowIfNull(ground);
         ArgumentNullException.ThrowIfNull(names);
@@ -56,7 +62,7 @@ public static class TypeTrial
                 .. names.Select(n =>
                 {
                     var fit = PieceFit.Of(new Piece(n, n), tried);
-                    return new TriedName(n, fit, Weeding.Of(fit.Ink, ground.Film.Purpose));
+                    return new TriedName(n, Checks.Of(fit, tried, facts), Weeding.Of(fit.Ink, ground.Film.Purpose));
                 }),
             ]
         );

@@ -1,0 +1,79 @@
+using Cabida.Core.Findings;
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
+using Cabida.Core.Motifs;
+using Cabida.Core.Stock;
+
+namespace Cabida.Core.Checking;
+
+/// <summary>The ink of one film as the checks see it.</summary>
+/// <param name="Film">The film.</param>
+/// <param name="Facts">What is known of its ink.</param>
+public sealed record CheckedFilm(Film Film, InkFacts Facts);
+
+/// <summary>A fitted piece, on one side, as the checks see it.</summary>
+/// <param name="Fit">The piece.</param>
+/// <param name="Films">The films it is cut from.</param>
+public sealed record CheckedFit(PieceFit Fit, IReadOnlyList<CheckedFilm> Films)
+{
+    /// <summary>Everything that was noticed on it, most serious first.</summary>
+    public IReadOnlyList<Finding> Findings { get; init; } = [];
+
+    /// <summary>Its thinnest stroke and where it is; null where it was not looked for or there is none.</summary>
+    public (double Width, PlanePoint At)? Thinnest =>
+        Films.Select(f => f.Facts.Thinnest).Where(t => t is not null).MinBy(t => t!.Value.Width);
+}
+
+/// <summary>A rule that looks at one piece.</summary>
+public interface ICheck
+{
+    /// <summary>What it notices, most serious first.</summary>
+    IEnumerable<Finding> Look(CheckedFit piece);
+}
+
+/// <summary>All checks. They read what was fitted and the facts of its ink; a fit that nobody looks at pays for none.</summary>
+public static class Checks
+{
+    private static readonly IReadOnlyList<ICheck> All = [new OutsideZone(), new FilmStrainCheck(), new ThinStrokes()];
+
+    /// <summary>Of what is equally serious, what comes first.</summary>
+    private static readonly List<Rule> Order =
+    [
+        Rule.NotWorkedOut,
+        Rule.MissingCharacters,
+        Rule.OtherFace,
+        Rule.HeatOfGoods,
+        Rule.StandsOnClear,
+        Rule.OutsideZone,
+        Rule.OverrideLost,
+        Rule.FormLacking,
+        Rule.CrowdedRound,
+        Rule.FilmStrain,
+        Rule.ThinStrokes,
+        Rule.SidesOverlap,
+    ];
+
+    /// <summary>A fitted piece with everything that is noticed on it.</summary>
+    /// <param name="fit">The piece.</param>
+    /// <param name="ground">What it was fitted on.</param>
+    /// <param name="facts">Where facts are kept.</param>
+    public static CheckedFit Of(PieceFit fit, RunGround ground, InkFactsCache facts)
+    {
+        ArgumentNullException.ThrowIfNull(fit);
+        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(facts);
+        CheckedFilm Checked(FilmInk ink, int number, Film film) => new(film, facts.Of($"{fit.Hash} {number}", ink.Ink, film));
+        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, ground.FilmOf(f.Film.FilmId)))]));
+    }
+
+    /// <summary>A piece with what all checks notice on it.</summary>
+    internal static CheckedFit Looked(CheckedFit piece) =>
+        piece with
+        {
+            Findings = Sorted(piece.Fit.Noticed.Concat(All.SelectMany(c => c.Look(piece)))),
+        };
+
+    /// <summary>Findings, the most serious first.</summary>
+    public static IReadOnlyList<Finding> Sorted(IEnumerable<Finding> findings) =>
+        [.. findings.OrderBy(f => f.Severity).ThenBy(f => Order.IndexOf(f.Rule))];
+}

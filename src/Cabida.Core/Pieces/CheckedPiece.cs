@@ -1,0 +1,52 @@
+using Cabida.Core.Checking;
+using Cabida.Core.Findings;
+using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Pieces;
+
+/// <summary>A fitted piece with what is noticed on all its sides, and between them.</summary>
+/// <param name="Piece">The piece.</param>
+/// <param name="First">Its first side, checked.</param>
+/// <param name="Findings">What was noticed, most serious first; places as seen from the first side.</param>
+public sealed record CheckedPiece(FittedPiece Piece, CheckedFit First, IReadOnlyList<Finding> Findings)
+{
+    /// <summary>Checks a piece of a run.</summary>
+    /// <param name="run">A run that lacks nothing.</param>
+    /// <param name="piece">One of its pieces, fitted.</param>
+    /// <param name="facts">Where facts of ink are kept.</param>
+    public static CheckedPiece Of(ReadRun run, FittedPiece piece, InkFactsCache facts)
+    {
+        ArgumentNullException.ThrowIfNull(run);
+        ArgumentNullException.ThrowIfNull(piece);
+        var on = run.SurfaceOf(piece.Fit.Piece);
+        var first = Checks.Of(piece.Fit, on.Ground, facts);
+        var others = piece.Sides.SelectMany(s =>
+            Checks.Of(s.Fit, s.Side.Ground, facts).Findings.Select(f => SeenFromFirst(f, s.Side, on.MotionOf(s.Side)))
+        );
+        return new CheckedPiece(piece, first, Checks.Sorted([.. first.Findings, .. others, .. Between(piece, on)]));
+    }
+
+    private static Finding SeenFromFirst(Finding finding, ReadSide side, Motion motion) =>
+        finding with
+        {
+            Side = side.Side.Id,
+            Place = finding.Place is { } at ? motion.Of(at) : null,
+            Message = Phrase.Say($"{side.Laid.Spec.Name}: {finding.Message}"),
+        };
+
+    private static IEnumerable<Finding> Between(FittedPiece piece, ReadSurface on) =>
+        piece.Sides.Count == 0
+            ? []
+            : SidesOverlap.Look(
+                piece.Fit.Piece.Name,
+                [
+                    new SideInk(on.Laid.Spec.Name, on.Laid.Face.Own, [piece.Fit.Ink]),
+                    .. piece.Sides.Select(s => new SideInk(
+                        s.Side.Laid.Spec.Name,
+                        s.Side.Laid.Face.Own,
+                        [.. on.MotionsOf(s.Side).Select(m => Outlines.Moved(s.Fit.Ink, m))]
+                    )),
+                ]
+            );
+}
