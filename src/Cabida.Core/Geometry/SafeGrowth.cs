@@ -26,7 +26,16 @@ public sealed record GrowthLimit(double Limit, GrowthStop Stop, PlanePoint At);
 /// <summary>What happens to outlines that are grown.</summary>
 /// <param name="First">What stops them first, other than a notch that fills; null when nothing does as far as was looked.</param>
 /// <param name="Notch">The first notch that fills before that: what shuts leaves next to nothing behind; null when none does.</param>
-public sealed record Growth(GrowthLimit? First, GrowthLimit? Notch);
+public sealed record Growth(GrowthLimit? First, GrowthLimit? Notch)
+{
+    /// <summary>The same of outlines that are so many times as large, as far as <paramref name="most"/> millimetres.</summary>
+    public Growth Scaled(double by, double most)
+    {
+        GrowthLimit? Of(GrowthLimit? limit) =>
+            limit is { } l && l.Limit * by < most ? l with { Limit = l.Limit * by, At = new(l.At.X * by, l.At.Y * by) } : null;
+        return new(Of(First), Of(Notch));
+    }
+}
 
 /// <summary>
 /// The thickest safe strengthening: the largest δ for which growing by δ keeps the number of parts and of holes

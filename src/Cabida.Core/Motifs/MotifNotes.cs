@@ -221,7 +221,7 @@ public static class MotifNotes
     private static MotifNote Strengthened(string id, FormedLine line, double by)
     {
         var bare = line.WithoutGrowth();
-        var growth = SafeGrowth.Of(bare.Ink, MostGrowth);
+        var growth = line.GrowthOf(MostGrowth);
         Phrase At(GrowthLimit limit) =>
             bare.LetterAt(limit.At) is { } index ? Phrase.Say($" at {line.Line.LetterOf(index):strong}") : Phrase.Empty;
         // Nobody sees a notch fill; it is told, so that it is not taken for what is.

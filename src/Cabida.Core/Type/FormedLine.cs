@@ -29,7 +29,7 @@ public sealed class FormedLine
         round = new(() =>
             IsRound && form.Circle > 0 && Sized() is { Count: > 0 } set ? new RoundLine(set, form, line.IsBetweenWords) : null
         );
-        letters = new(() => [.. Arranged()]);
+        letters = new(() => IsPlain ? [.. Arranged()] : cache.Letters(Key, () => [.. Arranged()]));
         ink = new(MakeInk);
     }
 
@@ -104,6 +104,23 @@ public sealed class FormedLine
 
     /// <summary>The same line not strengthened.</summary>
     internal FormedLine WithoutGrowth() => new(line, sizeMm, form with { Grow = 0 }, cache);
+
+    /// <summary>How far it may be strengthened before something of it meets, and what.</summary>
+    /// <param name="most">How far is looked, in millimetres.</param>
+    internal Growth GrowthOf(double most)
+    {
+        // What only scales is looked at once for all sizes between two powers of two, with room for the largest of them.
+        var (bare, ratio) = (WithoutGrowth(), 1.0);
+        if (bare.IsPlain && sizeMm > 0)
+        {
+            var near = Math.Pow(2, Math.Round(Math.Log2(sizeMm)));
+            (bare, ratio) = (bare.With(near, form.Circle), sizeMm / near);
+        }
+
+        var reach = ratio == 1 ? most : 2 * most;
+        var growth = cache.Growth(FormattableString.Invariant($"{bare.Key} to {reach:R}"), () => SafeGrowth.Of(bare.Ink, reach));
+        return growth.Scaled(ratio, most);
+    }
 
     /// <summary>The letter round a place, as a position in the text.</summary>
     public int? LetterAt(PlanePoint at) =>

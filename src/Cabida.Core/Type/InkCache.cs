@@ -11,6 +11,14 @@ namespace Cabida.Core.Type;
 public sealed class InkCache(long budgetBytes = 192L << 20)
 {
     private const int BytesPerVertex = 40;
+    private const long LettersBudget = 48L << 20;
+    private const int MostGrowths = 4000;
+
+    private readonly Kept<string, IReadOnlyList<LetterInk>> letters = new(LettersBudget, all =>
+        200 + all.Sum(l => 100 + (BytesPerVertex * (long)l.Ink.NumPoints))
+    );
+
+    private readonly Kept<string, Growth> growths = new(MostGrowths, _ => 1);
     private readonly Kept<(string Face, string Line, uint Glyph, int Level), Area> areas = new(budgetBytes, a =>
         200 + (BytesPerVertex * (long)a.NumPoints)
     );
@@ -30,6 +38,12 @@ public sealed class InkCache(long budgetBytes = 192L << 20)
 
     /// <summary>The area of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
     internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => areas.Get((face, "", glyph, level), make);
+
+    /// <summary>The letters of a formed line where they stand, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal IReadOnlyList<LetterInk> Letters(string key, Func<IReadOnlyList<LetterInk>> make) => letters.Get(key, make);
+
+    /// <summary>How far a formed line may be grown, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal Growth Growth(string key, Func<Growth> make) => growths.Get(key, make);
 
     /// <summary>Any other area that follows from a key alone, or the result of <paramref name="make"/>, kept from then on.</summary>
     internal Area Derived(string key, Func<Area> make) => areas.Get(("", key, 0, int.MinValue), make);

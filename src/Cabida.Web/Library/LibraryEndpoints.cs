@@ -103,6 +103,32 @@ internal static class LibraryEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 
         group
+            .MapPost(
+                "/{id}/preview",
+                async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                    string id,
+                    [FromBody] TBody sent,
+                    Cabida.Store.Library library,
+                    IViews<T, TView> views,
+                    Listings listings,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await library.Find(kind, id, stop) is not { } stored || onto(sent, stored.Document) is not { } document)
+                    {
+                        return Problem(new Written<T>(null, Refusal.Missing), kind.Kind);
+                    }
+
+                    // What would be shown if it were kept; nothing of it is.
+                    var tidy = await views.Tidy(document, stored.Document, stop);
+                    var view = await listings.Try(() => views.Of(stored with { Document = tidy }, stop), stop);
+                    return view.Ok ? TypedResults.Ok(view.Value) : Gate.CannotBeWorkedOut(view.Problem!);
+                }
+            )
+            .WithName($"Preview{name}")
+            .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
+
+        group
             .MapDelete(
                 "/{id}",
                 async Task<Results<NoContent, ProblemHttpResult>> (

@@ -16,6 +16,7 @@ internal static class Views
     public static void AddViews(this IServiceCollection services)
     {
         services.AddScoped<IViews<Blank, BlankView>, BlankViews>();
+        services.AddSingleton<KeptGrounds>();
         services.AddScoped<GroundReader>();
         services.AddScoped<MotifViews>();
         services.AddScoped<IViews<Motif, MotifView>>(s => s.GetRequiredService<MotifViews>());

@@ -39,8 +39,17 @@ internal sealed record GroundView(
 /// <param name="View">What is shown of it.</param>
 internal sealed record ReadGround(GroundShape Shape, PlanePoint Datum, ZoneShape? Zone, Material? Material, GroundView View);
 
+/// <summary>Grounds on blanks as they stand, worked out once for a revision of the blank. The latest are kept.</summary>
+internal sealed class KeptGrounds
+{
+    private const int MostKept = 128;
+    private readonly Kept<(string Blank, int Revision, Ground Ground), ReadGround> kept = new(MostKept, _ => 1);
+
+    public ReadGround Of(Stored<Blank> blank, Ground ground, Func<ReadGround> make) => kept.Get((blank.Id, blank.Revision, ground), make);
+}
+
 /// <summary>Reads what a motif is composed against.</summary>
-internal sealed class GroundReader(Cabida.Store.Library library)
+internal sealed class GroundReader(Cabida.Store.Library library, KeptGrounds kept)
 {
     public async Task<ReadGround> Read(Ground ground, CancellationToken stop)
     {
@@ -63,11 +72,13 @@ internal sealed class GroundReader(Cabida.Store.Library library)
 
     private async Task<ReadGround> OfBlank(Ground ground, CancellationToken stop)
     {
-        if (await library.Find(DocumentKinds.Blank, ground.BlankId, stop) is not { Document: { } blank })
-        {
-            return None("", Phrase.Say($"The blank that it was composed against is not on the shelf any more. Choose another."));
-        }
+        return await library.Find(DocumentKinds.Blank, ground.BlankId, stop) is { } blank
+            ? kept.Of(blank, ground, () => OnBlank(blank.Document, ground))
+            : None("", Phrase.Say($"The blank that it was composed against is not on the shelf any more. Choose another."));
+    }
 
+    private static ReadGround OnBlank(Blank blank, Ground ground)
+    {
         var size = BlankSheet.Of(blank).SizeOf(ground.Size);
         var laid = size.ZoneOf(ground.ZoneId) ?? size.ZoneOf("");
         var zones = blank.Zones.Select(z => new ZoneChoice(z.Id, z.Name)).ToList();

@@ -3,13 +3,16 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useSaving } from '../frame/saving';
 import { Problem } from './client';
 import { Keeper, type Keeping } from './keeper';
+import { Preview } from './preview';
 
-interface Source<V, D> extends Keeping<V, D> {
+export interface Source<V, D> extends Keeping<V, D> {
   /** Tells the document apart in the cache. */
   key: readonly string[];
   load: () => Promise<V>;
   /** The editable document within what the server shows of it. */
   of: (view: V) => D;
+  /** What its page would show of a document; asked for as it is typed, where there is anything to see. */
+  preview?: (document: D) => Promise<V>;
   /** What else changes when it does. */
   touches?: readonly (readonly string[])[];
 }
@@ -32,21 +35,29 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   const [keeper] = useState(
     () => new Keeper<V, D>(source, { draft: setDraft, began() {}, kept() {}, failed() {}, givenUp() {}, overtaken: setConflict }),
   );
+  const [previewed, setPreviewed] = useState<V>();
+  const [preview] = useState(() => new Preview<V, D>(setPreviewed));
   const now = useRef({ source, known });
   useEffect(() => {
     now.current.source = source;
     keeper.keeping = source;
+    preview.ask = source.preview;
     keeper.told = {
       ...keeper.told,
       began: () => saving.began(keeper),
       failed: saving.failed,
-      givenUp: () => saving.done(keeper),
+      givenUp: () => {
+        saving.done(keeper);
+        preview.drop();
+      },
       kept: (fresh) => {
         now.current.known = { revision: fresh.revision, document: source.of(fresh) };
         setKnown(now.current.known);
         cache.setQueryData(source.key, fresh);
         for (const key of source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
-        if (keeper.wanted === undefined) saving.done(keeper);
+        if (keeper.wanted !== undefined) return;
+        saving.done(keeper);
+        preview.drop();
       },
     };
     const at = view?.revision ?? (error instanceof Problem ? error.revision : undefined) ?? 0;
@@ -79,9 +90,12 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   const edit = useCallback(
     (change: (document: D) => D) => {
       const base = keeper.wanted ?? newest(now.current.known, view, now.current.source.of);
-      if (base !== undefined) keeper.want(change(base));
+      if (base === undefined) return;
+      const wanted = change(base);
+      keeper.want(wanted);
+      preview.want(wanted);
     },
-    [keeper, view],
+    [keeper, preview, view],
   );
 
   const travel = useCallback(
@@ -112,10 +126,11 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
 
   const takeTheirs = useCallback(() => {
     keeper.drop();
+    preview.drop();
     saving.done(keeper);
     setConflict(undefined);
     void cache.invalidateQueries({ queryKey: now.current.source.key });
-  }, [keeper, saving, cache]);
+  }, [keeper, preview, saving, cache]);
 
   const keepMine = useCallback(async () => {
     setConflict(undefined);
@@ -130,7 +145,7 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
   }, [keeper]);
 
   return {
-    view,
+    view: previewed ?? view,
     document: draft ?? newest(known, view, source.of),
     error,
     conflict,

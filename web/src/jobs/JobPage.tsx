@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
-import { answer, api, made, type Schemas } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
+import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
@@ -19,15 +20,7 @@ function Ordering({ id }: { id: string }) {
   const go = useNavigate();
   const cache = useQueryClient();
   const [name, setName] = useState('');
-  const job = useDocument<Schemas['JobView'], Schemas['Job']>({
-    key: ['job', id],
-    load: () => answer(api.GET('/api/jobs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/jobs/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/jobs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/jobs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.job,
-    touches: [['jobs']],
-  });
+  const job = useDocument(documentSource('jobs', id, { key: ['job', id], of: (v) => v.job, touches: [['jobs']] }));
   const add = useMutation({
     mutationFn: () => answer(api.POST('/api/jobs/{id}/runs', { params, body: { name: name.trim() } })),
     onSuccess: (run) => {
@@ -39,8 +32,7 @@ function Ordering({ id }: { id: string }) {
   const remove = useRemoval({
     name: job.document?.name ?? '',
     settled: job.settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/jobs/{id}', { params: { ...params, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/jobs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    ...removalOf('jobs', id),
     onGone: () => void go('/jobs'),
   });
   const { view, document, edit } = job;

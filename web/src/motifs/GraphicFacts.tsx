@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { answer, api, made, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
@@ -13,16 +14,9 @@ type View = Schemas['GraphicView'];
 export function GraphicFacts({ id, onUse }: { id: string; onUse: (graphic: View) => void }) {
   const { units } = useUnits();
   const [measuring, setMeasuring] = useState(false);
-  const params = { path: { id } };
-  const { view, document, edit, undo } = useDocument<View, Schemas['Graphic']>({
-    key: ['graphic', id],
-    load: () => answer(api.GET('/api/graphics/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/graphics/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/graphics/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/graphics/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.graphic,
-    touches: [['graphics']],
-  });
+  const { view, document, edit, undo } = useDocument(
+    documentSource('graphics', id, { key: ['graphic', id], of: (v) => v.graphic, touches: [['graphics']] }),
+  );
   if (!view || !document) return null;
   const set = (to: Partial<Schemas['Graphic']>) => edit((g) => ({ ...g, ...to }));
   const size = `${length(document.width * document.scale, units)} × ${length(document.height * document.scale, units)}`;

@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
-import { answer, api, made, type Schemas } from '../api/client';
+import { answer, api, type Schemas } from '../api/client';
+import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
@@ -139,8 +140,7 @@ function Remove({ id, name, inUse, settled }: { id: string; name: string; inUse:
   const remove = useRemoval({
     name,
     settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/motifs/{id}', { params: { path: { id }, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/motifs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
+    ...removalOf('motifs', id),
     onGone: () => void go('/motifs'),
   });
   return (

@@ -1,19 +1,16 @@
-import { answer, api, made, type Schemas } from '../api/client';
+import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
-import type { Motif } from './parts';
 
-/** A motif that is saved as it is changed. */
+/** A motif that is saved as it is changed, and drawn as it is typed. */
 export function useMotif(id: string) {
-  const params = { path: { id } };
-  return useDocument<Schemas['MotifView'], Motif>({
-    key: ['motif', id],
-    load: () => answer(api.GET('/api/motifs/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/motifs/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/motifs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/motifs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (view) => view.motif,
-    touches: [['motifs'], ['forms', id], ['trial', id]],
-  });
+  return useDocument(
+    documentSource('motifs', id, {
+      key: ['motif', id],
+      of: (view) => view.motif,
+      touches: [['motifs'], ['forms', id], ['trial', id]],
+      previews: true,
+    }),
+  );
 }
 
 export type MotifDocument = ReturnType<typeof useMotif>;

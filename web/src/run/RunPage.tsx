@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
-import { answer, api, made } from '../api/client';
+import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
@@ -94,8 +94,7 @@ function RemoveRun({ id, name, jobId, settled }: { id: string; name: string; job
   const remove = useRemoval({
     name,
     settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/runs/{id}', { params: { path: { id }, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/runs/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
+    ...removalOf('runs', id),
     onGone: () => void go(`/jobs/${jobId}`),
   });
   return (

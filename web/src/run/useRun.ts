@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { answer, api, made, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 
 export type SetUp = Schemas['RunSetUp'];
@@ -8,21 +9,17 @@ export type EditSetUp = (change: (setUp: SetUp) => SetUp) => void;
 
 /** A run, saved as it is typed: of its parts those that were changed. What is derived from it is asked for anew after each save. */
 export function useRun(id: string) {
-  const params = { path: { id } };
   const key = ['run', id];
   const cache = useQueryClient();
-  const run = useDocument<Schemas['RunView'], Schemas['Run']>({
-    key,
-    load: () => answer(api.GET('/api/runs/{id}', { params })),
-    save: (document, madeFrom) => {
-      const body = changedParts(document, cache.getQueryData<Schemas['RunView']>(key)?.run);
-      return answer(api.PUT('/api/runs/{id}', { params: { ...params, ...made(madeFrom) }, body }));
-    },
-    undo: (madeFrom) => answer(api.POST('/api/runs/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/runs/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.run,
-    touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
-  });
+  const run = useDocument(
+    documentSource('runs', id, {
+      key,
+      of: (v) => v.run,
+      sent: (document) => changedParts(document, cache.getQueryData<Schemas['RunView']>(key)?.run),
+      touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
+      previews: true,
+    }),
+  );
   const { edit } = run;
   const editList = (change: (list: NamesList) => NamesList) => edit((r) => ({ ...r, list: change(r.list) }));
   return {

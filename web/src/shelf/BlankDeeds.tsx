@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { answer, api, made } from '../api/client';
+import { answer, api } from '../api/client';
+import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import type { Blank, Edit } from './names';
 
@@ -26,8 +27,7 @@ export function BlankDeeds({ id, blank, edit, inUse, settled }: Props) {
   const remove = useRemoval({
     name: blank.name,
     settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/blanks/{id}', { params: { path: { id }, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/blanks/{id}/undo', { params: { path: { id }, ...made(madeFrom) } })),
+    ...removalOf('blanks', id),
     onGone: () => void go('/shelf'),
   });
   return (

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useParams } from 'react-router';
-import { answer, api, made, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
@@ -26,16 +27,7 @@ export function BlankPage() {
 
 /** A blank that is saved as it is typed. */
 export function useBlank(id: string) {
-  const params = { path: { id } };
-  return useDocument<Schemas['BlankView'], Schemas['Blank']>({
-    key: ['blank', id],
-    load: () => answer(api.GET('/api/blanks/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/blanks/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/blanks/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/blanks/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (view) => view.blank,
-    touches: [['blanks']],
-  });
+  return useDocument(documentSource('blanks', id, { key: ['blank', id], of: (view) => view.blank, touches: [['blanks']], previews: true }));
 }
 
 const TABS = [

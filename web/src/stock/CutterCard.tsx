@@ -1,5 +1,6 @@
 import { Form } from 'react-bootstrap';
-import { answer, api, made, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
@@ -9,7 +10,6 @@ type Cutter = Schemas['Cutter'];
 
 /** A cutter by what it really reaches. */
 export function CutterCard({ id }: { id: string }) {
-  const params = { path: { id } };
   const {
     view,
     document: cutter,
@@ -19,20 +19,11 @@ export function CutterCard({ id }: { id: string }) {
     keepMine,
     undo,
     settled,
-  } = useDocument<Schemas['CutterView'], Cutter>({
-    key: ['cutter', id],
-    load: () => answer(api.GET('/api/cutters/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/cutters/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/cutters/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/cutters/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.cutter,
-    touches: [['cutters']],
-  });
+  } = useDocument(documentSource('cutters', id, { key: ['cutter', id], of: (v) => v.cutter, touches: [['cutters']], previews: true }));
   const remove = useRemoval({
     name: cutter?.name ?? '',
     settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/cutters/{id}', { params: { ...params, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/cutters/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    ...removalOf('cutters', id),
   });
   if (!view || !cutter) return null;
   const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));

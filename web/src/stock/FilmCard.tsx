@@ -1,6 +1,7 @@
 import { Form } from 'react-bootstrap';
-import { answer, api, made, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { fillOf, FilmPatterns } from '../board/FilmPatterns';
+import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
@@ -28,7 +29,6 @@ const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
 
 /** A film: its colour, sheet, limits, and how it is cut. */
 export function FilmCard({ id }: { id: string }) {
-  const params = { path: { id } };
   const {
     view,
     document: film,
@@ -38,20 +38,11 @@ export function FilmCard({ id }: { id: string }) {
     keepMine,
     undo,
     settled,
-  } = useDocument<Schemas['FilmView'], Film>({
-    key: ['film', id],
-    load: () => answer(api.GET('/api/films/{id}', { params })),
-    save: (body, madeFrom) => answer(api.PUT('/api/films/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/films/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/films/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.film,
-    touches: [['films']],
-  });
+  } = useDocument(documentSource('films', id, { key: ['film', id], of: (v) => v.film, touches: [['films']], previews: true }));
   const remove = useRemoval({
     name: film?.name ?? '',
     settled,
-    remove: (madeFrom) => answer(api.DELETE('/api/films/{id}', { params: { ...params, ...made(madeFrom) } })),
-    undo: (madeFrom) => answer(api.POST('/api/films/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
+    ...removalOf('films', id),
   });
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));

@@ -1,21 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
-import { answer, api, made, type Schemas } from '../api/client';
+import { answer, api } from '../api/client';
+import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict } from '../frame/TitleRow';
 
 /** The maker's own: name, how to be reached, and the mark that stands on proofs. */
 export function WorkshopCard() {
   const graphics = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')), select: (l) => l.cards });
-  const params = { path: { id: 'workshop' } };
-  const own = useDocument<Schemas['WorkshopView'], Schemas['Workshop']>({
-    key: ['workshop'],
+  const own = useDocument({
+    ...documentSource('workshops', 'workshop', { key: ['workshop'], of: (v) => v.workshop, touches: [['proof']] }),
     load: () => answer(api.GET('/api/workshops')),
-    save: (body, madeFrom) => answer(api.PUT('/api/workshops/{id}', { params: { ...params, ...made(madeFrom) }, body })),
-    undo: (madeFrom) => answer(api.POST('/api/workshops/{id}/undo', { params: { ...params, ...made(madeFrom) } })),
-    redo: (madeFrom) => answer(api.POST('/api/workshops/{id}/redo', { params: { ...params, ...made(madeFrom) } })),
-    of: (v) => v.workshop,
-    touches: [['proof']],
   });
   const { document, edit } = own;
   if (!document) return null;
