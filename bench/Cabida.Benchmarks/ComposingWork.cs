@@ -131,7 +131,9 @@ internal static class ComposingWork
         for (var round = 0; round < Rounds; round++)
         {
             var ground = Fresh();
-            trial.Add(Timed(() => Parallel.ForEach(faces.All, all, f => _ = TypeTrial.Of(ground, "name", f.Id, Names, new InkFactsCache()))));
+            trial.Add(
+                Timed(() => Parallel.ForEach(faces.All, all, f => _ = TypeTrial.Of(ground, "name", f.Id, Names, new InkFactsCache())))
+            );
             var singles = Singles(Fresh());
             shared.Add(Timed(() => Parallel.ForEach(singles, all, s => _ = PieceFit.Of(s.Piece, s.Ground))));
             singles = Singles(Fresh());

@@ -1,17 +1,8 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
+using Cabida.Core.Runs;
 
 namespace Cabida.Core.Fitting;
-
-/// <summary>Where artwork may stand in its zone.</summary>
-public enum Placing
-{
-    /// <summary>Its centre stays on the zone's datum centre, or where it was nudged to.</summary>
-    Anchored,
-
-    /// <summary>Wherever it can be largest; of several such places the one nearest to the datum centre.</summary>
-    Free,
-}
 
 /// <summary>What a fit may do besides scaling.</summary>
 /// <param name="Placing">Where it may stand.</param>

@@ -1,6 +1,7 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 

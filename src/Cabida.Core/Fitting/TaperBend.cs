@@ -4,19 +4,6 @@ using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
 
-/// <summary>How artwork takes to a tapered wall.</summary>
-public enum TaperWay
-{
-    /// <summary>It stays straight; its bow is stated.</summary>
-    Ignored,
-
-    /// <summary>It is bent along the rings of the wall.</summary>
-    Followed,
-
-    /// <summary>Letters stand upright on the ring and are not bent; everything else follows.</summary>
-    RigidLetters,
-}
-
 /// <summary>By how much following a taper widens artwork, as shares: at its top and at its bottom.</summary>
 /// <param name="Top">At its top edge; negative when narrower there.</param>
 /// <param name="Bottom">At its bottom edge.</param>

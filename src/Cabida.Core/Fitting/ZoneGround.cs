@@ -1,6 +1,7 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
 using NetTopologySuite.Geometries;
 
 namespace Cabida.Core.Fitting;

@@ -1,7 +1,6 @@
 using System.Security.Cryptography;
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Cabida.Core.Fitting;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;

@@ -1,5 +1,4 @@
 using System.ComponentModel.DataAnnotations;
-using Cabida.Core.Lists;
 
 namespace Cabida.Core.Runs;
 
@@ -15,7 +14,7 @@ public sealed record RunList([property: MaxLength(RunList.MostTyped)] string Nam
     public static RunList Empty { get; } = new("", []);
 
     /// <summary>
-    /// What the columns of the list are: fields, <see cref="NameList.Quantity"/>, or empty for what is left out. None while a line is a
+    /// What the columns of the list are: fields, <c>quantity</c>, or empty for what is left out. None while a line is a
     /// name.
     /// </summary>
     [MaxLength(100)]

@@ -1,6 +1,5 @@
 using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Documents;
-using Cabida.Core.Fitting;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 

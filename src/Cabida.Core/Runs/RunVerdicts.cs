@@ -9,7 +9,7 @@ namespace Cabida.Core.Runs;
 /// <param name="BlankRevision">The revision of the blank it was shown on.</param>
 public sealed record Verdict(bool Approved, string Words, string InkHash, [property: Range(0, int.MaxValue)] int BlankRevision)
 {
-    /// <summary>All that was shown and will be made (<see cref="Proofs.SeenHash"/>); empty for verdicts from before it was taken.</summary>
+    /// <summary>All that was shown and will be made (its hash); empty for verdicts from before it was taken.</summary>
     public string Seen { get; init; } = "";
 }
 

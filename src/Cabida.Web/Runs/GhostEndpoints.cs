@@ -3,6 +3,7 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
+using Cabida.Core.Runs;
 using Cabida.Formats.Svg;
 using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -1,6 +1,7 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Runs;
 using CsCheck;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Prepared;

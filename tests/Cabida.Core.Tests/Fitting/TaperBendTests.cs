@@ -3,6 +3,7 @@ using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using CsCheck;

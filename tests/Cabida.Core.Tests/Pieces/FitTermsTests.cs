@@ -1,4 +1,3 @@
-using Cabida.Core.Fitting;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
