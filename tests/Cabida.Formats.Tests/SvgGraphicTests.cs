@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Text;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
@@ -114,13 +113,10 @@ public class SvgGraphicTests
 
     [Theory]
     [MemberData(nameof(Hostile))]
-    public void A_hostile_file_is_refused_at_once_with_a_reason(string svg, string reason)
+    public void A_hostile_file_is_refused_with_a_reason(string svg, string reason)
     {
-        var clock = Stopwatch.StartNew();
-        var read = Read(svg);
-        // A generous bound: what it guards against takes minutes or never ends.
-        clock.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(20));
-        read.Problem.ShouldNotBeNull().ToString().ShouldContain(reason);
+        // What this guards against takes minutes or never ends; then this test does not, either.
+        Read(svg).Problem.ShouldNotBeNull().ToString().ShouldContain(reason);
     }
 
     [Fact]

@@ -16,7 +16,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App';
-import { SavingProvider } from './frame/saving';
+import { SavingProvider } from './api/saving';
 import { UnitsProvider } from './units/UnitsContext';
 
 const cache = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false, staleTime: 2000 } } });

@@ -87,7 +87,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
             ConcessionKind.TwoLines => setting.Name is { } name
             && PieceVariant.CanBreak(name)
             && setting.Own.Lines is null
-            && PieceVariant.Breaks(setting.Words).Any()
+            && NameBreaks.Of(setting.Words).Any()
                 ? 1
                 : 0,
             ConcessionKind.Face => setting.Own.TypefaceId.Length == 0
@@ -157,8 +157,8 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
 
     /// <summary>The best place for a line break is the one that leaves the narrowest piece.</summary>
     private Setting BestBreak(PieceVariant variant, Blanks.Zone zone) =>
-        PieceVariant
-            .Breaks(setting.Words)
+        NameBreaks
+            .Of(setting.Words)
             .Select(lines => setting.Set(variant with { Lines = lines }, zone))
             .MinBy(s =>
                 s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.StartsWith($"{name.Id}~", StringComparison.Ordinal))

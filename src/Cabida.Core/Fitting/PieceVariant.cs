@@ -125,23 +125,6 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
         };
     }
 
-    /// <summary>The ways to break words into two lines: after a space or a hyphen, with something on either side.</summary>
-    public static IEnumerable<(string First, string Second)> Breaks(string words)
-    {
-        var starts = StringInfo.ParseCombiningCharacters(words);
-        foreach (var at in starts)
-        {
-            if (words[at] is ' ' or '-' or '\u2010' or '\u2013')
-            {
-                var (first, second) = (words[..(words[at] == ' ' ? at : at + 1)].Trim(), words[(at + 1)..].Trim());
-                if (first.Any(char.IsLetterOrDigit) && second.Any(char.IsLetterOrDigit))
-                {
-                    yield return (first, second);
-                }
-            }
-        }
-    }
-
     /// <summary>Whether a placed part is the line with the name, or the first line of a broken one.</summary>
     public static bool IsName(string partId, string nameId) => partId == nameId || partId == $"{nameId}{LineMark}1";
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
@@ -28,6 +29,7 @@ internal sealed record LetterView(int Index, string Letter, Box Box);
 /// <param name="Letters">The letters of a line.</param>
 /// <param name="IsRound">Whether its middle is that of a circle.</param>
 /// <param name="Forms">The forms of letters that were chosen for it, in words, in the order of the part's own.</param>
+/// <param name="Nudged">How far it was nudged, as it was typed in whatever unit; millimetres.</param>
 internal sealed record SetPartView(
     string PartId,
     Box Box,
@@ -37,7 +39,8 @@ internal sealed record SetPartView(
     string Words,
     IReadOnlyList<LetterView> Letters,
     bool IsRound,
-    IReadOnlyList<string> Forms
+    IReadOnlyList<string> Forms,
+    PlanePoint Nudged
 );
 
 /// <summary>A motif with its ink on its ground; millimetres, y up, the coordinates of the ground.</summary>
@@ -224,8 +227,11 @@ internal sealed class MotifViews(
             part.Line?.Line.Text ?? "",
             [.. LettersOf(part)],
             part.Round is not null,
-            [.. part.Part is LetteringPart lettering ? lettering.Alternates.Select(a => a.InWords) : []]
+            [.. part.Part is LetteringPart lettering ? lettering.Alternates.Select(a => a.InWords) : []],
+            new PlanePoint(Typed(part.Part.Nudge.Right), Typed(part.Part.Nudge.Up))
         );
+
+        static double Typed(MotifLength length) => length.Typed.OrZero(LengthRange.Offset).Millimetres;
     }
 
     private static IEnumerable<LetterView> LettersOf(PlacedPart placed)

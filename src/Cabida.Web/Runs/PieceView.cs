@@ -58,11 +58,17 @@ internal sealed record TaperView(
 /// <param name="PartId">Which part.</param>
 /// <param name="Words">What it says in this piece.</param>
 /// <param name="Letters">Its letters.</param>
-internal sealed record NameLine(string PartId, string Words, IReadOnlyList<string> Letters)
+/// <param name="Breaks">The ways to break it into two lines, parted by a line break.</param>
+internal sealed record NameLine(string PartId, string Words, IReadOnlyList<string> Letters, IReadOnlyList<string> Breaks)
 {
     public static NameLine? Of(Piece piece, RunGround ground) =>
         ground.Motif.NameLine is { } line && Fields.Fill(line.Text, piece.Fields).Trim() is var words
-            ? new(line.Id, words, [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))])
+            ? new(
+                line.Id,
+                words,
+                [.. StringInfo.ParseCombiningCharacters(words).Select(at => StringInfo.GetNextTextElement(words, at))],
+                [.. NameBreaks.Of(words).Select(b => $"{b.First}\n{b.Second}")]
+            )
             : null;
 }
 

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useSaving } from '../frame/saving';
+import { useSaving } from './saving';
 import { Problem } from './client';
 import { Keeper, type Keeping } from './keeper';
 import { Preview } from './preview';

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useSaving } from '../frame/saving';
+import { useSaving } from './saving';
 
 interface Removal {
   /** What is removed, as the note calls it. */

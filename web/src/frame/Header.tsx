@@ -5,7 +5,7 @@ import type { Units } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { FindDialog } from './FindDialog';
 import { KeysDialog } from './KeysDialog';
-import { SavedNote } from './saving';
+import { SavedNote } from '../api/saving';
 import { ThemeSwitch } from './ThemeSwitch';
 import { useKeys } from './useKeys';
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Modal } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
-import { Choice } from './fields/Choice';
+import { Choice } from '../fields/Choice';
 import { SCOPES, withChoice, type Scope } from './forms';
 import { GlyphTable } from './GlyphTable';
 import { LetterForms } from './LetterForms';

@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
-import { Choice } from './fields/Choice';
+import { Choice } from '../fields/Choice';
 
 type Which = 'like' | 'forms' | 'all';
 

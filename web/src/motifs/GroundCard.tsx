@@ -4,7 +4,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { LengthField } from '../units/LengthField';
 import { useEcho } from '../units/useEcho';
 import { CentringChoice } from './CentringChoice';
-import { Choice } from './fields/Choice';
+import { Choice } from '../fields/Choice';
 import type { Motif } from './parts';
 
 type Ground = Motif['ground'];

@@ -11,9 +11,10 @@ import { FormsDialog } from './FormsDialog';
 import { GhostContext, useMotifGhost } from './ghost';
 import { GroundCard } from './GroundCard';
 import { MotifBoard } from './MotifBoard';
-import { changed, flat, nudged, type Motif, type Part } from './parts';
+import { changed, flat, type Motif, type Part } from './parts';
 import { Schedule } from './Schedule';
 import { useMotif, type MotifDocument } from './useMotif';
+import { useNudges } from './useNudges';
 
 /** A motif: its ink on its ground and its parts side by side. */
 export function MotifPage() {
@@ -35,6 +36,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
   const go = useNavigate();
   const [chosen, setChosen] = useState(atHand);
   const [letter, setLetter] = useState<{ partId: string; index: number }>();
+  const nudge = useNudges();
   const [pointed, setPointed] = useState<{ by: string; change: (m: Motif) => Motif }>();
   const { view, document, edit } = motif;
   const seen = useMotifGhost(id, view?.revision, pointed && document && pointed.change(document));
@@ -74,7 +76,10 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
             ghost={seen?.path}
             chosen={chosen}
             onChoose={setChosen}
-            onNudge={(partId, dx, dy) => onPart(partId, (p) => ({ ...p, nudge: nudged(p.nudge, dx, dy) }))}
+            onNudge={(partId, x, y) => {
+              const read = view.parts.find((p) => p.partId === partId)?.nudged ?? { x: 0, y: 0 };
+              onPart(partId, (p) => nudge(p, read, { x, y }));
+            }}
             onLetter={(partId, index) => setLetter({ partId, index })}
           />
           <div className="column">

@@ -4,7 +4,7 @@ import { CutFields } from './fields/CutFields';
 import { BackingFields, GroupFields } from './fields/GroupFields';
 import { GraphicFields } from './fields/GraphicFields';
 import { LetteringFields } from './fields/LetteringFields';
-import { NumberField } from './fields/Choice';
+import { NumberField } from '../fields/Choice';
 import { PlaceFields } from './fields/PlaceFields';
 import { RuleFields, ShapeFields } from './fields/ShapeFields';
 import { flat, layersOf, type Motif, type Part } from './parts';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
 import { Words } from '../units/Words';
-import { Check, Choice, NumberField } from './fields/Choice';
+import { Check, Choice, NumberField } from '../fields/Choice';
 
 /** A picture beside what tracing makes of it, live: by a threshold, or into a few flat colours. */
 export function PictureTracing({

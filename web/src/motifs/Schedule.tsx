@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { answer, api, type Schemas } from '../api/client';
-import { useTypefaceNames } from '../api/useTypefaceNames';
+import { useTypefaceNames } from '../typefaces/useTypefaceNames';
 import { GraphicDialog } from './GraphicDialog';
 import { PartRow } from './PartRow';
 import type { Section } from './sections';

@@ -6,10 +6,10 @@ import { answer, api } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 
 import { useUnits } from '../units/UnitsContext';
-import { ANY, found } from '../stock/faces';
-import { useFavourites } from '../stock/favourites';
-import { Favourite, TypefaceFilter } from '../stock/TypefaceFilter';
-import { Choice } from './fields/Choice';
+import { ANY, found } from '../typefaces/faces';
+import { useFavourites } from '../typefaces/favourites';
+import { Favourite, TypefaceFilter } from '../typefaces/TypefaceFilter';
+import { Choice } from '../fields/Choice';
 import { changed } from './parts';
 import { sorted, type SortBy } from './trial';
 import { Tried } from './Tried';

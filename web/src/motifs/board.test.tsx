@@ -62,6 +62,7 @@ describe('the part at hand on the board', () => {
       ],
       isRound: false,
       forms: [],
+      nudged: { x: 0, y: 0 },
     };
     const marks = html(
       <svg>

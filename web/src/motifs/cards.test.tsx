@@ -276,6 +276,7 @@ describe('the fields of a part', () => {
           letters: [{ index: 0, letter: 'A', box: { minX: 0, minY: 0, maxX: 1, maxY: 1, width: 1, height: 1, centreX: 0, centreY: 0 } }],
           isRound: false,
           forms: ['style set 1, 2'],
+          nudged: { x: 0, y: 0 },
         }}
         onLetter={nothing}
         onTry={nothing}
@@ -355,6 +356,7 @@ describe('the fields of a part', () => {
         letters: [],
         isRound: true,
         forms: [],
+        nudged: { x: 0, y: 0 },
       },
     ];
     expect(text(<PlaceFields drawn={drawn} part={anchored} first={false} fellows={[]} {...of} />)).toContain(

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { changed, copied, ends, flat, freshId, grouped, moved, nudged, type Group, type Part } from './parts';
+import type { Schemas } from '../api/client';
+import { changed, copied, ends, flat, freshId, grouped, moved, type Group, type Part } from './parts';
+import { nudged } from './useNudges';
 import { sorted } from './trial';
 
 const part = (id: string, more: object = {}) =>
@@ -36,10 +38,25 @@ describe('the tree of parts', () => {
 });
 
 describe('a nudge', () => {
-  it('adds to what was typed, to a hundredth, and keeps how it scales', () => {
-    const at = (text: string, unit: 'millimetre' | 'centimetre' = 'millimetre') => ({ typed: { text, unit }, scaling: 'fixed' as const });
-    expect(nudged({ right: at('1,5'), up: at('−0.2') }, 0.1, -0.1)).toEqual({ right: at('1.6'), up: at('-0.3') });
-    expect(nudged({ right: at('0.5', 'centimetre'), up: at('') }, 1, 2).right.typed).toEqual({ text: '6', unit: 'millimetre' });
+  const at = (text: string, unit: Schemas['LengthUnit'] = 'millimetre') => ({ typed: { text, unit }, scaling: 'fixed' as const });
+  const part = (right: string, up: string, unit?: Schemas['LengthUnit']) => ({
+    id: 'a',
+    nudge: { right: at(right, unit), up: at(up, unit) },
+  });
+
+  it('goes on from what the server read, in whatever unit or words it was typed', () => {
+    const one = nudged(part('2 mm', '1/8', 'inch'), { x: 2, y: 3.175 }, undefined, { x: 0.5, y: -1 }, 'millimetre');
+    expect(one.nudge).toEqual({ right: at('2.50'), up: at('2.17') });
+    expect(nudged(part('2 mm', ''), { x: 2, y: 0 }, undefined, { x: 10.7, y: 0 }, 'inch').nudge.right).toEqual(at('0.500', 'inch'));
+  });
+
+  it('does not lose a key that comes before the answer to the one before', () => {
+    const one = nudged(part('1.5', ''), { x: 1.5, y: 0 }, undefined, { x: 0.1, y: 0 }, 'millimetre');
+    const two = nudged({ id: 'a', nudge: one.nudge }, { x: 1.5, y: 0 }, one, { x: 0.1, y: 0 }, 'millimetre');
+    expect(two.nudge.right).toEqual(at('1.70'));
+    // Another part, or something typed meanwhile, is not what was written.
+    expect(nudged({ id: 'b', nudge: one.nudge }, { x: 4, y: 0 }, one, { x: 0.1, y: 0 }, 'millimetre').to.x).toBeCloseTo(4.1);
+    expect(nudged(part('7', ''), { x: 7, y: 0 }, two, { x: 0.1, y: 0 }, 'millimetre').to.x).toBeCloseTo(7.1);
   });
 });
 

@@ -153,16 +153,3 @@ export const ACTIONS: Record<Schemas['PartAction'], string> = {
   clearsAround: 'clears around',
   confines: 'confines',
 };
-
-/** A nudge with so much more to it, in millimetres; what cannot be read counts as nothing. */
-export function nudged(nudge: Schemas['Nudge'], dx: number, dy: number): Schemas['Nudge'] {
-  const plus = (l: Length, by: number): Length => {
-    const mm =
-      l.typed.unit === 'inch'
-        ? Number.NaN
-        : Number(l.typed.text.replace(',', '.').replace('−', '-')) * (l.typed.unit === 'centimetre' ? 10 : 1);
-    const sum = Math.round(((Number.isFinite(mm) ? mm : 0) + by) * 100) / 100;
-    return { ...l, typed: { text: String(sum), unit: 'millimetre' } };
-  };
-  return { right: plus(nudge.right, dx), up: plus(nudge.up, dy) };
-}

@@ -19,8 +19,8 @@ export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
       <FilmPatterns films={[load]} />
       <g transform="scale(1 -1)">
         <rect x={0} y={0} width={w} height={h} className="reach" vectorEffect="non-scaling-stroke" />
-        {load.pieces.map((p) => (
-          <g key={p.pieceId}>
+        {load.pieces.map((p, i) => (
+          <g key={i}>
             <rect
               x={p.box.minX}
               y={p.box.minY}

@@ -4,7 +4,7 @@ import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
-import { ProofView } from '../proof/ProofView';
+import { ProofView } from './proof/ProofView';
 import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';

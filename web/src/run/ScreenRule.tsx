@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { keepScreenScale, scaleFrom } from '../board/screen';
-import { NumberField } from '../motifs/fields/Choice';
+import { NumberField } from '../fields/Choice';
 
 /** The bar that is measured, in millimetres. */
 const BAR = 100;

@@ -2,7 +2,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { NumberField } from '../motifs/fields/Choice';
+import { NumberField } from '../fields/Choice';
 import { LengthField } from '../units/LengthField';
 import { datums, freshId, sides, type Blank, type Edit } from './names';
 import { FacingField } from './FacingField';

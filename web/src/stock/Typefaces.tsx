@@ -4,9 +4,9 @@ import { Form } from 'react-bootstrap';
 import { answer, api, sendFile, type Schemas } from '../api/client';
 import { useRemoval } from '../api/useRemoval';
 import { InkPicture } from '../board/InkPicture';
-import { ANY, found } from './faces';
-import { useFavourites } from './favourites';
-import { Favourite, TypefaceFilter } from './TypefaceFilter';
+import { ANY, found } from '../typefaces/faces';
+import { useFavourites } from '../typefaces/favourites';
+import { Favourite, TypefaceFilter } from '../typefaces/TypefaceFilter';
 
 /** The typefaces at hand, seen with words of the maker's own; more can be added from files. */
 export function Typefaces() {

@@ -5,7 +5,7 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
 import { MotifLengthField } from '../MotifLengthField';
 import { ACTIONS, type Part } from '../parts';
-import { Check, Choice, NumberField } from './Choice';
+import { Check, Choice, NumberField } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 
 /** What a part is cut from, what it does to the parts before it, and how it is turned. */

@@ -4,7 +4,7 @@ import { figure, length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { MotifLengthField } from '../MotifLengthField';
 import type { Graphic } from '../parts';
-import { Check, Choice } from './Choice';
+import { Check, Choice } from '../../fields/Choice';
 import { PieceChoice } from './PieceChoice';
 import type { FieldsOf } from './context';
 

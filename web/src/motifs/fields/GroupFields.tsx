@@ -1,7 +1,7 @@
 import { Form } from 'react-bootstrap';
 import { MotifLengthField } from '../MotifLengthField';
 import { flat, nameOf, REPEATS, type Backing, type Group, type Part } from '../parts';
-import { Check, Choice, NumberField } from './Choice';
+import { Check, Choice, NumberField } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 
 /** How a group lines its rows up and is repeated. */

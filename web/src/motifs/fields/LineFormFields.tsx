@@ -1,6 +1,6 @@
 import { MotifLengthField } from '../MotifLengthField';
 import { flat, nameOf, type Lettering, type Motif, type Part } from '../parts';
-import { Choice } from './Choice';
+import { Choice } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 
 const SHAPES = [

@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
 import { forSaid, scopeSaid } from '../forms';
 import type { Lettering } from '../parts';
-import { NumberField } from './Choice';
+import { NumberField } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 
 /** Pairs of letters that are opened or closed, and other forms that were chosen. */

@@ -1,4 +1,4 @@
-import { Check, Choice } from './Choice';
+import { Check, Choice } from '../../fields/Choice';
 import type { Schemas } from '../../api/client';
 import type { FieldsOf } from './context';
 import { MotifLengthField } from '../MotifLengthField';

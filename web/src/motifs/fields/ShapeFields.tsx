@@ -1,6 +1,6 @@
 import { MotifLengthField } from '../MotifLengthField';
 import { SHAPES, type Rule, type Shape } from '../parts';
-import { Check, Choice, NumberField } from './Choice';
+import { Check, Choice, NumberField } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 
 type Lengths = 'cornerSize' | 'band' | 'hole' | 'holeIn' | 'dotGap';

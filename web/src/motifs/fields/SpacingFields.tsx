@@ -1,7 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { MotifLengthField } from '../MotifLengthField';
 import type { Lettering } from '../parts';
-import { Choice, NumberField } from './Choice';
+import { Choice, NumberField } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 import { PairFields } from './PairFields';
 

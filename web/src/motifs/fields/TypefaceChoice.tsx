@@ -1,7 +1,7 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
-import { byKind } from '../../stock/faces';
-import { useFavourites } from '../../stock/favourites';
+import { byKind } from '../../typefaces/faces';
+import { useFavourites } from '../../typefaces/favourites';
 
 interface Props {
   value: string;

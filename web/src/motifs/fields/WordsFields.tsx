@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
 import { MotifLengthField } from '../MotifLengthField';
 import type { Lettering } from '../parts';
-import { Check, Choice } from './Choice';
+import { Check, Choice } from '../../fields/Choice';
 import type { FieldsOf } from './context';
 import { TypefaceChoice } from './TypefaceChoice';
 

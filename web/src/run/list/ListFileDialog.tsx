@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { sendFile, type Schemas } from '../../api/client';
-import { Choice } from '../../motifs/fields/Choice';
+import { Choice } from '../../fields/Choice';
 import { Words } from '../../units/Words';
 import { Columns } from './ColumnsRow';
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
-import { useTypefaceNames } from '../../api/useTypefaceNames';
-import { Check, NumberField } from '../../motifs/fields/Choice';
+import { useTypefaceNames } from '../../typefaces/useTypefaceNames';
+import { Check, NumberField } from '../../fields/Choice';
 import { LengthField } from '../../units/LengthField';
 import { typedAs } from '../../units/units';
 import type { RunDocument } from '../useRun';
@@ -94,7 +94,7 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
             On two lines
             <Form.Select size="sm" value={own.twoLines} onChange={(e) => set({ twoLines: e.target.value })}>
               <option value="">no</option>
-              {breaks(line?.words ?? piece.name, own.twoLines).map((b) => (
+              {withChosen(line?.breaks ?? [], own.twoLines).map((b) => (
                 <option key={b} value={b}>
                   {b.replace('\n', ' / ')}
                 </option>
@@ -131,13 +131,7 @@ export function movedTo(own: Schemas['Overrides'], to: Partial<Schemas['PlanePoi
   return { ...own, ...(to.x !== undefined && { right: typedAs(to.x, unit) }), ...(to.y !== undefined && { up: typedAs(to.y, unit) }) };
 }
 
-/** The ways to break a name into two lines, after a space or a hyphen, and the one that is chosen. */
-export function breaks(name: string, chosen: string): string[] {
-  const ways = [...name.matchAll(/[ \-‐–]/g)]
-    .map((m) => {
-      const at = m.index;
-      return `${name.slice(0, m[0] === ' ' ? at : at + 1).trim()}\n${name.slice(at + 1).trim()}`;
-    })
-    .filter((b) => b.split('\n').every((l) => /[\p{L}\p{N}]/u.test(l)));
+/** The ways there are, and the one that is chosen where it is none of them any more. */
+export function withChosen(ways: readonly string[], chosen: string): readonly string[] {
   return chosen === '' || ways.includes(chosen) ? ways : [...ways, chosen];
 }

@@ -1,7 +1,7 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
-import { useTypefaceNames } from '../../api/useTypefaceNames';
-import { NumberField } from '../../motifs/fields/Choice';
+import { useTypefaceNames } from '../../typefaces/useTypefaceNames';
+import { NumberField } from '../../fields/Choice';
 import { LengthField } from '../../units/LengthField';
 import type { RunDocument } from '../useRun';
 

@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../../api/client';
-import { breaks, movedTo, ownOn, withOwn } from '../piece/ByHandCard';
+import { movedTo, ownOn, withChosen, withOwn } from '../piece/ByHandCard';
 import { withForm } from '../piece/PieceLetters';
 import { withoutSide } from '../SidesCard';
 import { said } from './PlacingCard';
@@ -94,12 +94,10 @@ describe('what is set by hand for a piece', () => {
 });
 
 describe('line breaks of a name', () => {
-  it('lie after spaces and hyphens with letters on both sides', () => {
-    expect(breaks('Anna Maria-Luise', '')).toEqual(['Anna\nMaria-Luise', 'Anna Maria-\nLuise']);
-    expect(breaks('Bram', '')).toEqual([]);
-    expect(breaks('- Bram -', '')).toEqual([]);
-    // One that no longer applies is still shown as chosen.
-    expect(breaks('Bram', 'An\nna')).toEqual(['An\nna']);
+  it('still show the one that is chosen when it no longer applies', () => {
+    expect(withChosen(['Anna\nMaria'], '')).toEqual(['Anna\nMaria']);
+    expect(withChosen(['Anna\nMaria'], 'Anna\nMaria')).toEqual(['Anna\nMaria']);
+    expect(withChosen([], 'An\nna')).toEqual(['An\nna']);
   });
 });
 

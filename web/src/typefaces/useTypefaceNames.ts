@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { answer, api } from './client';
+import { answer, api } from '../api/client';
 
 /** The typefaces there are, to be chosen by name; none until they are there. */
 export function useTypefaceNames() {

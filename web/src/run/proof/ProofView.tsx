@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Schemas } from '../api/client';
-import { Lacks } from '../run/Lacks';
-import { usePages } from '../run/usePages';
-import type { RunDocument } from '../run/useRun';
+import { answer, api, type Schemas } from '../../api/client';
+import { Lacks } from '../Lacks';
+import { usePages } from '../usePages';
+import type { RunDocument } from '../useRun';
 import { ProofPiece } from './ProofPiece';
 import { PictureCard } from './PictureCard';
 import { approve, correct, markShown } from './verdicts';

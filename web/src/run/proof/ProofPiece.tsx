@@ -1,9 +1,9 @@
 import { Form } from 'react-bootstrap';
-import type { Schemas } from '../api/client';
-import { Ink } from '../board/Ink';
-import { figure, length } from '../units/units';
-import { useUnits } from '../units/UnitsContext';
-import { Words } from '../units/Words';
+import type { Schemas } from '../../api/client';
+import { Ink } from '../../board/Ink';
+import { figure, length } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { Words } from '../../units/Words';
 import { useCorrection } from './useCorrection';
 
 interface Props {

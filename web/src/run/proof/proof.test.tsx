@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it, vi } from 'vitest';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../../api/client';
 import { ProofPiece } from './ProofPiece';
 import { cellOf } from './ProofView';
 

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { Check, Choice } from '../motifs/fields/Choice';
+import { Check, Choice } from '../fields/Choice';
 import { among, type Wanted } from './faces';
 
 interface Props {

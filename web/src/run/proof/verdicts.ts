@@ -1,4 +1,4 @@
-import { answer, api, made, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../../api/client';
 
 type Piece = Pick<Schemas['ProofPieceView'], 'id' | 'seen'>;
 

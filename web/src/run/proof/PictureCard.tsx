@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { Choice } from '../motifs/fields/Choice';
+import { Choice } from '../../fields/Choice';
 
 const SIZES = [
   ['800', '800 × 800'],
