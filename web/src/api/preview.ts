@@ -7,7 +7,7 @@ export class Preview<V, D> {
   private running = false;
   /** Counts up with every change of mind; an answer from before one is of no use. */
   private round = 0;
-  ask: ((document: D) => Promise<V>) | undefined;
+  ask: ((document: D) => Promise<V | undefined>) | undefined;
   told: (view: V | undefined) => void;
 
   constructor(told: (view: V | undefined) => void) {

@@ -12,7 +12,7 @@ export interface Source<V, D> extends Keeping<V, D> {
   /** The editable document within what the server shows of it. */
   of: (view: V) => D;
   /** What its page would show of a document; asked for as it is typed, where there is anything to see. */
-  preview?: (document: D) => Promise<V>;
+  preview?: (document: D) => Promise<V | undefined>;
   /** What else changes when it does. */
   touches?: readonly (readonly string[])[];
 }

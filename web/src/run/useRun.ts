@@ -11,15 +11,19 @@ export type EditSetUp = (change: (setUp: SetUp) => SetUp) => void;
 export function useRun(id: string) {
   const key = ['run', id];
   const cache = useQueryClient();
-  const run = useDocument(
-    documentSource('runs', id, {
-      key,
-      of: (v) => v.run,
-      sent: (document) => changedParts(document, cache.getQueryData<Schemas['RunView']>(key)?.run),
-      touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
-      previews: true,
-    }),
-  );
+  const changes = (document: Schemas['Run']) => changedParts(document, cache.getQueryData<Schemas['RunView']>(key)?.run);
+  const source = documentSource('runs', id, {
+    key,
+    of: (v) => v.run,
+    sent: changes,
+    touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['proof', id], ['loads', id], ['bench', id]],
+    previews: true,
+  });
+  const run = useDocument({
+    ...source,
+    // A long list is read once the hand rests, not with every stroke.
+    preview: async (document) => (changes(document).list === null ? source.preview?.(document) : undefined),
+  });
   const { edit } = run;
   const editList = (change: (list: NamesList) => NamesList) => edit((r) => ({ ...r, list: change(r.list) }));
   return {
