@@ -30,6 +30,10 @@ else if (args is ["composing"])
 {
     ComposingWork.Report();
 }
+else if (args is ["saves"])
+{
+    await SaveWork.Report();
+}
 else if (args is ["graphics"])
 {
     GraphicWork.Report();

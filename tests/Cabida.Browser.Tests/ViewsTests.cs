@@ -65,6 +65,8 @@ public sealed class ViewsTests : IDisposable
     {
         page.Open("/runs/crew-mugs/fit");
         page.ReadsSoon(".strip", "3 over");
+        // The last of those that are there is the last of all once all are.
+        page.ReadsSoon(".strip-pieces", "Bartholomew");
         Press(Keys.ArrowRight);
         page.ReadsSoon(".strip-piece[aria-current='true']", "Bram");
         page.See("path[data-piece='Bram']");
