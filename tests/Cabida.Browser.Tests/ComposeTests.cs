@@ -51,6 +51,8 @@ public sealed class ComposeTests : IDisposable
         page.ReadsSoon(".film-changes", "Cream transfer is cut mirrored, from the back.");
         page.Click("Take the film before");
         Soon(() => Ink() == cut, "the film did not come back");
+        // What is typed before the hand rests is one step; the nudge is to be its own.
+        page.Saved();
 
         // Nudged by the keyboard, and undone.
         page.See(".part-handle .part-frame").SendKeys(Keys.Shift + Keys.ArrowRight);
@@ -115,6 +117,8 @@ public sealed class ComposeTests : IDisposable
         page.Click("Put it in the motif");
         page.ReadsSoon(".piece-count", "2000 pieces");
         page.ReadsSoon("section[aria-label='Ink'] .sums", "graphic: ");
+        page.Saved();
+        page.ReadsSoon("section[aria-label='Ink'] .sums", "the ground would take it at 40 %");
         var first = page.Text("section[aria-label='Ink'] .sums");
         // Moved by keys, as far as ten steps go.
         page.See(".part-handle .part-frame").SendKeys(string.Concat(Enumerable.Repeat(Keys.Shift + Keys.ArrowRight, 2)));

@@ -146,6 +146,8 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
 
   return {
     view: previewed ?? view,
+    /** Whether what is shown is not kept yet, so that what is asked for by the revision would be of something older. */
+    previewing: previewed !== undefined,
     document: draft ?? newest(known, view, source.of),
     error,
     conflict,

@@ -14,6 +14,8 @@ import { flat, nameOf, type Motif } from './parts';
 
 interface Props {
   view: Schemas['MotifView'];
+  /** Whether that is a preview, of which it is not known yet how large the ground would take it. */
+  previewing?: boolean;
   motif: Motif;
   /** The ink of what would stand elsewhere after the change that is pointed at. */
   ghost?: string;
@@ -26,7 +28,7 @@ interface Props {
 const AROUND = 3;
 
 /** The ink of a motif on its ground, at the size typed, with its dimensions; the part at hand is framed and can be moved. */
-export function MotifBoard({ view, motif, ghost, chosen, onChoose, onNudge, onLetter }: Props) {
+export function MotifBoard({ view, previewing, motif, ghost, chosen, onChoose, onNudge, onLetter }: Props) {
   const { units } = useUnits();
   const [outline, setOutline] = useState(false);
   const [letters, setLetters] = useState(false);
@@ -124,7 +126,9 @@ export function MotifBoard({ view, motif, ghost, chosen, onChoose, onNudge, onLe
             {part.capitalHeight > 0 && `, capitals ${figure(part.capitalHeight, units)}`}
           </span>
         )}
-        {typeof fit.data?.fitsAt === 'number' && <span>the ground would take it at {(fit.data.fitsAt * 100).toFixed(0)} %</span>}
+        {!previewing && typeof fit.data?.fitsAt === 'number' && (
+          <span>the ground would take it at {(fit.data.fitsAt * 100).toFixed(0)} %</span>
+        )}
         {part && !letters && <span>Drag it, or move it with the arrow keys.</span>}
       </p>
     </section>

@@ -72,6 +72,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
         <div className="measure-layout">
           <MotifBoard
             view={view}
+            previewing={motif.previewing}
             motif={document}
             ghost={seen?.path}
             chosen={chosen}

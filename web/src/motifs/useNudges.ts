@@ -27,7 +27,11 @@ export function nudged(
 ): Written {
   const own = written?.partId === part.id && same(written.nudge, part.nudge) ? written.to : read;
   const to = { x: own.x + by.x, y: own.y + by.y };
-  const length = (was: Schemas['MotifLength'], mm: number) => ({ ...was, typed: typedAs(mm, unit, 2) });
+  const length = (was: Schemas['MotifLength'], mm: number) => ({
+    ...was,
+    // Keys go by tenths and finer: a hundredth is kept.
+    typed: unit === 'inch' ? typedAs(mm, unit) : { text: String(Math.round(mm * 100) / 100), unit },
+  });
   return { partId: part.id, to, nudge: { right: length(part.nudge.right, to.x), up: length(part.nudge.up, to.y) } };
 }
 

@@ -44,9 +44,9 @@ export function unitInForce(units: Units): Schemas['LengthUnit'] {
   return units.unit === 'mm' ? 'millimetre' : 'inch';
 }
 
-/** A length as a maker would have typed it, to a tenth of a millimetre unless said otherwise; an inch to a thousandth. */
-export function typedAs(mm: number, unit: Schemas['LengthUnit'], digits = 1): Schemas['TypedLength'] {
-  return { text: unit === 'inch' ? (mm / MM_PER_INCH).toFixed(3) : mm.toFixed(digits), unit };
+/** A length as a maker would have typed it, to a tenth of a millimetre. */
+export function typedAs(mm: number, unit: Schemas['LengthUnit']): Schemas['TypedLength'] {
+  return { text: unit === 'inch' ? (mm / MM_PER_INCH).toFixed(3) : mm.toFixed(1), unit };
 }
 
 /** Rounding never leaves a minus before nothing. */
