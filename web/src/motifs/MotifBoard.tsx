@@ -9,6 +9,7 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { LetterMarks } from './LetterMarks';
+import { PartArea } from './PartArea';
 import { PartHandle } from './PartHandle';
 import { flat, nameOf, type Motif } from './parts';
 
@@ -178,36 +179,5 @@ function Dimensions({ ink, around, scale, words }: { ink: Schemas['Box']; around
         text={words[1]}
       />
     </>
-  );
-}
-
-/** A part that can be pointed at. */
-function PartArea({
-  name,
-  box,
-  path,
-  scale,
-  onChoose,
-}: {
-  name: string;
-  box: Schemas['Box'];
-  path: string;
-  scale: Scale;
-  onChoose: () => void;
-}) {
-  return (
-    <g className="part-area" onPointerDown={onChoose}>
-      <title>{name}</title>
-      {path ? (
-        <path d={path} transform={scale.transform} />
-      ) : (
-        <rect
-          x={scale.x(box.minX)}
-          y={scale.y(box.maxY)}
-          width={scale.k * (box.maxX - box.minX)}
-          height={scale.k * (box.maxY - box.minY)}
-        />
-      )}
-    </g>
   );
 }
