@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Lays out C# (CSharpier) and TypeScript (Prettier), 140 wide. With check-cs or check-web nothing is changed: it fails where something would be.
+# Lays out C# (CSharpier) and TypeScript (Prettier), 140 wide. With check-cs or check-web nothing is changed: it fails where
+# something would be.
 set -euo pipefail
 cd "$(dirname "$0")/.."
 

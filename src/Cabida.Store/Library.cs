@@ -270,8 +270,8 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
             return new(default, Refusal.OvertakenElsewhere, [.. overtaken.Distinct()], Revision: revision);
         }
 
-        var name0 = changes.Select(c => c.State?.Name).FirstOrDefault(n => !string.IsNullOrEmpty(n));
-        var made = await Write($"{(undo ? "Undo" : "Redo")} {name0}".TrimEnd(), changes, transaction, stop);
+        var called = changes.Select(c => c.State?.Name).FirstOrDefault(n => !string.IsNullOrEmpty(n));
+        var made = await Write($"{(undo ? "Undo" : "Redo")} {called}".TrimEnd(), changes, transaction, stop);
         return await Answer(kind, id, made, madeFrom, stop);
     }
 

@@ -153,7 +153,9 @@ public static class LibraryUpgrade
         }
     }
 
-    /// <summary>A text as it would be written now, so that what is saved unchanged is no change; as it is where it cannot be read.</summary>
+    /// <summary>
+    /// A text as it would be written now, so that what is saved unchanged is no change; as it is where it cannot be read.
+    /// </summary>
     private static string Text(RowKind row, JsonNode node)
     {
         var text = node.ToJsonString(DocumentJson.Plain);

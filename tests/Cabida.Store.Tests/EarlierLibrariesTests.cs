@@ -51,7 +51,7 @@ public sealed class EarlierLibrariesTests
                 (await Same(path, kind, id, text)).ShouldBeTrue($"{kind} {id}");
             }
 
-            (await All2(path)).Count.ShouldBe(before.Count);
+            (await IdsOfAll(path)).Count.ShouldBe(before.Count);
             await Travelled(path, states);
         }
         finally
@@ -137,7 +137,7 @@ public sealed class EarlierLibrariesTests
         run.Pieces.Sum(p => p.Own.Spacing).ShouldBe(pieces.Sum(p => p!["own"]?["spacing"]?.GetValue<double>() ?? 0));
     }
 
-    private static async Task<List<string>> All2(string path)
+    private static async Task<List<string>> IdsOfAll(string path)
     {
         await using var db = Open(path);
         var kinds = DocumentKinds.All.Select(k => k.Kind).ToList();

@@ -131,7 +131,7 @@ public sealed class UnitOfWorkTests : IDisposable
                     return;
                 }
 
-                var using1 = new UnitOfWork("Use").Put(
+                var taking = new UnitOfWork("Use").Put(
                     DocumentKinds.Run,
                     $"run-{work.c}",
                     bare with
@@ -139,7 +139,7 @@ public sealed class UnitOfWorkTests : IDisposable
                         SetUp = bare.SetUp with { Cutter = new Pin(work.c, 1) },
                     }
                 );
-                await file.Library().Make(using1, stop);
+                await file.Library().Make(taking, stop);
             }
         );
 

@@ -73,7 +73,9 @@ public sealed record PieceFit
     /// <summary>What was conceded so that it fits.</summary>
     public IReadOnlyList<Conceded> Concessions { get; init; } = [];
 
-    /// <summary>What was noticed while it was set: what its lines lack, what was set by hand in vain, what the goods do not stand.</summary>
+    /// <summary>
+    /// What was noticed while it was set: what its lines lack, what was set by hand in vain, what the goods do not stand.
+    /// </summary>
     public IReadOnlyList<Finding> Noticed { get; init; } = [];
 
     /// <summary>How much the film must stretch and gather on a bellied wall, as shares; null elsewhere.</summary>

@@ -4,7 +4,9 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Motifs;
 
-/// <summary>What is noticed on the lines of a piece while it is composed: what their faces lack, and what does not go where it is set.</summary>
+/// <summary>
+/// What is noticed on the lines of a piece while it is composed: what their faces lack, and what does not go where it is set.
+/// </summary>
 public static class LineFindings
 {
     /// <summary>All of it, by line.</summary>

@@ -31,7 +31,9 @@ public abstract class RowKind(string kind, Forms forms)
     /// <summary>What was kept, read.</summary>
     internal abstract object Read(int form, string json);
 
-    /// <summary>What something that was kept refers to; nothing where it cannot be read, so that all of what comes instead is looked at.</summary>
+    /// <summary>
+    /// What something that was kept refers to; nothing where it cannot be read, so that all of what comes instead is looked at.
+    /// </summary>
     internal abstract IReadOnlyList<Reference> ReferencesIn(int form, string json);
 }
 

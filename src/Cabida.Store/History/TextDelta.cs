@@ -64,7 +64,9 @@ internal static class TextDelta
         return text.ToArray();
     }
 
-    /// <summary>The longest run about a place of the text that the base has where it would go on, or about a block that it has once.</summary>
+    /// <summary>
+    /// The longest run about a place of the text that the base has where it would go on, or about a block that it has once.
+    /// </summary>
     private static ((int From, int Text) Start, int Length) Match(
         ReadOnlySpan<byte> from,
         ReadOnlySpan<byte> text,

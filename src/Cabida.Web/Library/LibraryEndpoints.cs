@@ -31,7 +31,8 @@ internal static class LibraryEndpoints
     /// <summary>A kind whose page sends what it changed.</summary>
     /// <param name="group">Where it is reached.</param>
     /// <param name="kind">The kind.</param>
-    /// <param name="onto">What comes in and the document there is (null where it cannot be read) → the document; null when it cannot be.</param>
+    /// <param name="onto">What comes in and the document there is (null where it cannot be read) → the document; null when it cannot
+    /// be.</param>
     public static void MapLibrary<T, TView, TBody>(this RouteGroupBuilder group, DocumentKind<T> kind, Func<TBody, T?, T?> onto)
         where T : class
         where TBody : class

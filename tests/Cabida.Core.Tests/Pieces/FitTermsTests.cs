@@ -7,7 +7,9 @@ namespace Cabida.Core.Tests.Pieces;
 
 public class FitTermsTests
 {
-    /// <summary>What of a set-up changes no fit: what it is called, whose it is, and what is looked at only once pieces are fitted.</summary>
+    /// <summary>
+    /// What of a set-up changes no fit: what it is called, whose it is, and what is looked at only once pieces are fitted.
+    /// </summary>
     private static readonly string[] Otherwise =
     [
         nameof(RunSetUp.Name),
