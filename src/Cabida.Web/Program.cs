@@ -100,6 +100,7 @@ api.MapJobs();
 api.MapRuns();
 api.MapFits();
 api.MapGhosts();
+api.MapRemedies();
 api.MapListFiles();
 api.MapSeen();
 api.MapProofs();

@@ -247,7 +247,7 @@ public sealed class ComposeTests : IDisposable
                 g["width"] = Mm("wide");
                 g["height"] = Mm("80");
             })
-        )["problems"]!.AsArray().ShouldContain(p => (string)p!["field"]! == "groundWidth");
+        )["problems"]!.AsArray().ShouldContain(p => (string)p!["fields"]![0]! == "groundWidth");
         var left = await Ground(g =>
         {
             g["blankId"] = "enamel-mug";
@@ -302,7 +302,7 @@ public sealed class ComposeTests : IDisposable
             r["setUp"]!["films"] = new JsonArray(new JsonObject { ["id"] = "copper-vinyl", ["revision"] = (int)film["revision"]! });
         });
         var loads = await app.Get("/api/runs/work-shirts/loads");
-        var held = loads["held"]!.AsArray().Select(h => (string)h!["pieceId"]!).ToList();
+        var held = loads["held"]!.AsArray().Select(h => (string)h!["why"]!["piece"]!).ToList();
         held.Count.ShouldBeGreaterThan(0);
         held.ShouldBeUnique();
         loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).ShouldNotContain(p => held.Contains((string)p!["pieceId"]!));
@@ -316,7 +316,7 @@ public sealed class ComposeTests : IDisposable
             m["parts"]![0]!["size"]!["typed"]!["text"] = "as wide as it goes";
             m["parts"]![2]!["turn"] = 4000;
         });
-        motif["problems"]!.AsArray().Select(p => (string)p!["field"]!).ShouldBe(["size", "turn"]);
+        motif["problems"]!.AsArray().Select(p => (string)p!["fields"]![0]!).ShouldBe(["size", "turn"]);
         ((string)motif["motif"]!["parts"]![0]!["size"]!["typed"]!["text"]!).ShouldBe("as wide as it goes");
         motif["parts"]!.AsArray().ShouldContain(p => (string)p!["partId"]! == "name");
     }

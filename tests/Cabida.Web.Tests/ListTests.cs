@@ -507,7 +507,7 @@ public sealed class ListTests : IDisposable
         var over = (await Sides()).Name["findings"]!.AsArray().First(f => (string)f!["rule"]! == "outsideZone")!;
         ((string)over["side"]!).ShouldBe("side-2");
         Application.Words(over["message"]).ShouldStartWith("Right of the handle: Dilys is");
-        ((double)over["place"]!["x"]!).ShouldBeGreaterThan(70);
+        ((double)over["places"]![0]!["x"]!).ShouldBeGreaterThan(70);
 
         async Task<(JsonNode Name, JsonNode Picture)> Sides() =>
             (await app.Get($"{mugs}/pieces?from=0&count=1"))["pieces"]![0] is var piece

@@ -89,7 +89,7 @@ public sealed class MakerTests : IDisposable
                 )
             )["id"]!;
         var run = await app.Post($"/api/jobs/{job}/runs", new { name = "Run" });
-        run["lacks"]!.AsArray().Select(l => (string)l!["field"]!).ShouldBe(["blank", "motif", "film", "names"]);
+        run["lacks"]!.AsArray().Select(l => (string)l!["fields"]![0]!).ShouldBe(["blank", "motif", "film", "names"]);
         (await app.Get($"/api/runs/{(string)run["id"]!}/loads"))["lacks"]!.AsArray().Count.ShouldBe(5);
     }
 

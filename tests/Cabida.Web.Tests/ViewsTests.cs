@@ -63,8 +63,8 @@ public sealed class ViewsTests : IDisposable
         ((double)motif["parts"]!.AsArray().Single(p => (string)p!["partId"]! == "name")!["capitalHeight"]!).ShouldBe(24, 1e-6);
         var wrong = await app.Change("/api/motifs/crew-name", "motif", m => m["parts"]![3]!["size"]!["typed"]!["text"] = "huge");
         var problem = wrong["problems"]!.AsArray().ShouldHaveSingleItem()!;
-        ((string)problem["partId"]!).ShouldBe("name");
-        ((string)problem["field"]!).ShouldBe("size");
+        ((string)problem["part"]!).ShouldBe("name");
+        ((string)problem["fields"]![0]!).ShouldBe("size");
         ((string)wrong["motif"]!["parts"]![3]!["size"]!["typed"]!["text"]!).ShouldBe("huge");
     }
 
@@ -112,7 +112,7 @@ public sealed class ViewsTests : IDisposable
         loads["loads"]!.AsArray().ShouldBeEmpty();
         loads["held"]!.AsArray().Count.ShouldBe(6);
         Application
-            .Words(loads["held"]![0]!["why"])
+            .Words(loads["held"]![0]!["why"]!["message"])
             .ShouldContain("is larger than what the cutter reaches of a sheet, 120.0 mm × 120.0 mm");
     }
 
@@ -122,7 +122,7 @@ public sealed class ViewsTests : IDisposable
         var changed = await app.Change("/api/films/navy-vinyl", "film", f => f["thinnestStroke"]!["text"] = "thin");
         await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["film"]!["revision"] = (int)changed["revision"]!);
         var lack = (await app.Get("/api/runs/crew-mugs/ground"))["lacks"]!.AsArray().ShouldHaveSingleItem()!;
-        ((string)lack["field"]!).ShouldBe("film");
+        ((string)lack["fields"]![0]!).ShouldBe("film");
         Application.Words(lack["message"]).ShouldContain("“thin” cannot be read as a length");
     }
 
@@ -130,7 +130,7 @@ public sealed class ViewsTests : IDisposable
     public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
     {
         await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["scissorsRoom"]!["text"] = "a bit");
-        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["field"]!
+        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["fields"]![0]!
             .ToString()
             .ShouldBe("scissorsRoom");
         ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["setUp"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -18,7 +19,7 @@ internal static class Agreement
         Dimension read,
         DimensionKind kind,
         ReadHow how,
-        List<BlankFinding> findings,
+        List<Finding> findings,
         Func<Length, Length, Phrase> words
     )
     {
@@ -31,8 +32,7 @@ internal static class Agreement
 
         var told = words(differ, allowed);
         findings.Add(
-            new BlankFinding(
-                false,
+            BlankFindings.LookAt(
                 [kind],
                 LikelyMistake.Of(expected.Value, new Suspect("the reading", SuspectIs.Distance, read.Value, how)) is { } mistake
                     ? told.Then(mistake)
@@ -42,20 +42,14 @@ internal static class Agreement
     }
 
     /// <summary>What cannot be larger than something else.</summary>
-    public static bool Smaller(
-        Dimension? inner,
-        Dimension? outer,
-        DimensionKind kind,
-        List<BlankFinding> findings,
-        Func<Length, Phrase> words
-    )
+    public static bool Smaller(Dimension? inner, Dimension? outer, DimensionKind kind, List<Finding> findings, Func<Length, Phrase> words)
     {
         if (inner is null || outer is null || (inner.Value - outer.Value) <= Dimension.Combined(inner.Uncertainty, outer.Uncertainty))
         {
             return true;
         }
 
-        findings.Add(new BlankFinding(true, [kind], words(inner.Value - outer.Value)));
+        findings.Add(BlankFindings.Cannot([kind], words(inner.Value - outer.Value)));
         return false;
     }
 }

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -19,19 +20,6 @@ public sealed record DimensionResult(DimensionRow Row, IReadOnlyList<IReadOnlyLi
 {
     /// <summary>How it was read; for finding mistakes.</summary>
     internal ReadHow How { get; init; } = ReadHow.Of([]);
-}
-
-/// <summary>Something about a blank that wants looking at.</summary>
-/// <param name="Stops">Whether nothing can be worked out until it is mended.</param>
-/// <param name="Dimensions">The dimensions it is about.</param>
-/// <param name="Message">What it is, and what would mend it.</param>
-public sealed record BlankFinding(bool Stops, IReadOnlyList<DimensionKind> Dimensions, Phrase Message)
-{
-    /// <summary>Whether it asks for what was not read, rather than pointing out what cannot be.</summary>
-    public bool AsksFor { get; init; }
-
-    /// <summary>A finding that asks for a reading.</summary>
-    internal static BlankFinding Ask(DimensionKind kind, Phrase message) => new(true, [kind], message) { AsksFor = true };
 }
 
 /// <summary>A figure that follows from the readings.</summary>
@@ -121,7 +109,7 @@ public sealed record SizeSheet(
 public sealed record BlankSheet(
     IReadOnlyList<DimensionResult> Rows,
     IReadOnlyList<LaidClear> KeptClear,
-    IReadOnlyList<BlankFinding> Findings,
+    IReadOnlyList<Finding> Findings,
     IReadOnlyList<SizeSheet> Sizes,
     Phrase? StripProblem
 )
@@ -142,7 +130,7 @@ public sealed record BlankSheet(
     public static BlankSheet Of(Blank blank)
     {
         ArgumentNullException.ThrowIfNull(blank);
-        var findings = new List<BlankFinding>();
+        var findings = new List<Finding>();
         var strip = StripCheck.Read(blank.StripCheck);
         var rows = DimensionRows.Of(blank).Select(r => Result(blank, r, strip.ValueOrDefault, findings)).ToList();
         MixedUnits(blank, findings);
@@ -153,32 +141,32 @@ public sealed record BlankSheet(
 
         if (blank.Material.Problem() is { } heat)
         {
-            findings.Add(new BlankFinding(false, [], Phrase.Say($"{"Heat it stands":strong}. {heat}")));
+            findings.Add(BlankFindings.LookAt([], Phrase.Say($"{"Heat it stands":strong}. {heat}")));
         }
 
         var kept = blank.KeptClear.Select(k => (Spec: k, Read: ReadClear.Of(k))).ToList();
-        findings.AddRange(kept.SelectMany(k => k.Read.Told).Select(t => new BlankFinding(false, [], t)));
-        findings.AddRange(kept.Where(k => k.Read.Problem is not null).Select(k => new BlankFinding(false, [], k.Read.Problem!)));
+        findings.AddRange(kept.SelectMany(k => k.Read.Told).Select(t => BlankFindings.LookAt([], t)));
+        findings.AddRange(kept.Where(k => k.Read.Problem is not null).Select(k => BlankFindings.LookAt([], k.Read.Problem!)));
         List<ReadClear> clear = [.. kept.Select(k => k.Read.Clear).OfType<ReadClear>()];
         IEnumerable<string> names = blank.Surface == SurfaceKind.Garment && blank.Garment.Sizes.Count > 0 ? blank.Garment.Sizes : [""];
         var sizes = names.Distinct().Select(s => SurfaceReadings.Of(blank, new Estimates(rows, s), clear, findings)).ToList();
         return new BlankSheet(
             rows,
             [.. kept.Select(k => new LaidClear(k.Spec, k.Read.Echoes, k.Read.Readings))],
-            [.. findings.DistinctBy(f => f.Message.ToString()).OrderByDescending(f => f.Stops)],
+            [.. findings.DistinctBy(f => f.Message.ToString()).OrderBy(f => f.Severity)],
             sizes,
             strip.Problem
         );
     }
 
-    private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<BlankFinding> findings)
+    private static DimensionResult Result(Blank blank, DimensionRow row, StripCheck? strip, List<Finding> findings)
     {
         var lines = blank.LinesOf(row.Kind, row.Of, row.Face);
         var read = lines.Select(l => l.Readings.Select(t => (Typed: t, l.Tool, Read: t.Read(row.Range))).ToList()).ToList();
         var good = read.SelectMany(l => l).Where(r => r.Read.Ok).ToList();
         List<(ReadLength Read, MeasuringTool Tool)> readings = [.. good.Select(r => (r.Read.Value, r.Tool))];
         var estimate = good.Count == 0 ? null : DimensionEstimate.From(readings, row.Along, strip);
-        findings.AddRange((estimate?.Told(row.Title, readings) ?? []).Select(t => new BlankFinding(false, [row.Kind], t)));
+        findings.AddRange((estimate?.Told(row.Title, readings) ?? []).Select(t => BlankFindings.LookAt([row.Kind], t)));
         var echoes = read.Select(
                 IReadOnlyList<ReadingEcho> (l) =>
                     [
@@ -199,7 +187,7 @@ public sealed record BlankSheet(
     /// <summary>
     /// Bare numbers that were typed while another unit was in force than the rest: right as they stand, but easily a slip.
     /// </summary>
-    private static void MixedUnits(Blank blank, List<BlankFinding> findings)
+    private static void MixedUnits(Blank blank, List<Finding> findings)
     {
         var bare = blank
             .Measured.SelectMany(m => m.Lines)
@@ -217,8 +205,7 @@ public sealed record BlankSheet(
                 : few.Key == LengthUnit.Centimetre ? "centimetres"
                 : "millimetres";
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [],
                     Phrase.Say(
                         $"Bare numbers were typed in more than one unit: "

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -30,7 +31,7 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
     public ReadHow How(DimensionKind kind, string? of = null) => Row(kind, of)?.How ?? ReadHow.Of([]);
 
     /// <summary>A dimension that is needed; a finding asks for it when it was not read.</summary>
-    public Dimension? Ask(DimensionKind kind, Phrase asking, List<BlankFinding> findings)
+    public Dimension? Ask(DimensionKind kind, Phrase asking, List<Finding> findings)
     {
         var found = Is(kind);
         if (found is null)
@@ -42,10 +43,10 @@ internal sealed record Estimates(IReadOnlyList<DimensionResult> Rows, string Of)
     }
 
     /// <summary>Asks for what was not read, by the size and face that lack it.</summary>
-    public void Lacks(DimensionKind kind, Phrase asking, List<BlankFinding> findings)
+    public void Lacks(DimensionKind kind, Phrase asking, List<Finding> findings)
     {
         var of = string.Join(", ", new[] { Of, Face?.Name ?? "" }.Where(w => w.Length > 0));
-        findings.Add(BlankFinding.Ask(kind, of.Length > 0 ? Phrase.Say($"{of:strong}: {asking}") : asking));
+        findings.Add(BlankFindings.Ask(kind, of.Length > 0 ? Phrase.Say($"{of:strong}: {asking}") : asking));
     }
 
     private DimensionResult? Row(DimensionKind kind, string? of) =>

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -8,9 +9,9 @@ namespace Cabida.Core.Blanks;
 /// </summary>
 internal static class SurfaceReadings
 {
-    public static SizeSheet Of(Blank blank, Estimates rows, IReadOnlyList<ReadClear> kept, List<BlankFinding> findings)
+    public static SizeSheet Of(Blank blank, Estimates rows, IReadOnlyList<ReadClear> kept, List<Finding> findings)
     {
-        var asked = new List<BlankFinding>();
+        var asked = new List<Finding>();
         Wall? wall = null;
         BelliedWall? bellied = null;
         Panel? panel = null;
@@ -50,20 +51,19 @@ internal static class SurfaceReadings
         var limits = ReadLimits.Of(blank, blank.Surface == SurfaceKind.Flat ? blank.Outline.Rim : TypedLength.Empty, asked);
         // Readings that cannot be, and a size that was left out of a chart, are no case of a workable area alone being known.
         var mayBeGiven =
-            asked.Where(f => f.Stops).All(f => f.AsksFor)
-            && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(f => f.Dimensions).All(d => IsUnread(rows, d)));
+            asked.Where(f => f.Stops).All(f => f.Rule == Rule.Unread)
+            && (blank.Surface != SurfaceKind.Garment || asked.SelectMany(BlankFindings.DimensionsOf).All(d => IsUnread(rows, d)));
         var extent = mayBeGiven && wall is null && panel is null ? GivenZone.Extent.Of(blank.Surface, rows) : null;
         var laying = new ZoneLaying(wall, bellied, panel, back, mats, faces, kept, limits, extent);
         List<LaidZone> zones = [.. blank.Zones.Select(laying.Of)];
         // What only the surface lacks does not stop zones whose size is given outright; it stays unknown.
         var known = wall is not null || panel is not null;
         var works = !known && zones.Any(z => z.Zone is not null && !z.Face.IsOwn);
-        findings.AddRange(works ? asked.Select(f => f with { Stops = false }) : asked);
+        findings.AddRange(works ? asked.Select(f => f with { Severity = Severity.Look }) : asked);
         if (works)
         {
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [],
                     blank.Surface is SurfaceKind.Straight or SurfaceKind.Tapered or SurfaceKind.Bellied
                         ? Phrase.Say(
@@ -77,11 +77,11 @@ internal static class SurfaceReadings
             );
         }
 
-        findings.AddRange(zones.Where(z => z.Problem is not null).Select(z => new BlankFinding(true, [], z.Problem!)));
-        findings.AddRange(zones.SelectMany(z => z.Notes).Select(n => new BlankFinding(false, [], n)));
+        findings.AddRange(zones.Where(z => z.Problem is not null).Select(z => BlankFindings.Cannot([], z.Problem!)));
+        findings.AddRange(zones.SelectMany(z => z.Notes).Select(n => BlankFindings.LookAt([], n)));
         if (known && blank.Zones.Count == 0)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"It has no zone yet. Add one, so that artwork may go on it.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"It has no zone yet. Add one, so that artwork may go on it.")));
         }
 
         var places = KeptClearPlaces.Of(wall, panel, back, faces, kept, findings);

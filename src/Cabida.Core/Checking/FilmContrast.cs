@@ -19,11 +19,11 @@ public static class FilmContrast
     /// <param name="films">The ink by film.</param>
     /// <param name="filmOf">The films by their place in that list; null where none is chosen yet.</param>
     /// <param name="material">What the goods are made of; null where that is not known.</param>
-    public static IReadOnlyList<MotifNote> Of(IReadOnlyList<FilmInk> films, Func<FilmPly, Film?> filmOf, Material? material)
+    public static IReadOnlyList<Finding> Of(IReadOnlyList<FilmInk> films, Func<FilmPly, Film?> filmOf, Material? material)
     {
         ArgumentNullException.ThrowIfNull(films);
         ArgumentNullException.ThrowIfNull(filmOf);
-        var notes = new List<MotifNote>();
+        var notes = new List<Finding>();
         for (var i = 0; i < films.Count; i++)
         {
             if (filmOf(films[i].Film) is not { } film)
@@ -43,14 +43,18 @@ public static class FilmContrast
             if (FilmOnBlank.Contrast(film.Colour, colour) is { } contrast && contrast < FilmOnBlank.LeastContrast)
             {
                 notes.Add(
-                    new MotifNote(
-                        "",
+                    new Finding(
+                        Rule.Contrast,
                         Severity.Look,
                         Phrase.Say(
                             $"{film.Name:strong} on {named}: the contrast is {contrast:0.0} to 1; below "
                                 + $"{FilmOnBlank.LeastContrast:0.0} it is hard to read."
                         )
                     )
+                    {
+                        Figure = contrast,
+                        Limit = FilmOnBlank.LeastContrast,
+                    }
                 );
             }
         }

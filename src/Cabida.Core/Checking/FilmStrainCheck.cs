@@ -26,14 +26,15 @@ public sealed class FilmStrainCheck : ICheck
                 yield return new Finding(
                     Rule.FilmStrain,
                     Severity.Look,
-                    null,
-                    null,
-                    null,
                     Phrase.Say(
                         $"{piece.Fit.Piece.Name:strong}: the film must {verb} by {100 * needs:0.0} % to lie on this belly; {film.Name} gives "
                             + $"{100 * may:0.0} %. Make it smaller, or cut it into strips."
                     )
-                );
+                )
+                {
+                    Figure = needs,
+                    Limit = may,
+                };
             }
         }
     }

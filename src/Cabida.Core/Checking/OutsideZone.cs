@@ -36,13 +36,15 @@ public sealed class OutsideZone : ICheck
             yield return new Finding(
                 Rule.StandsOnClear,
                 state == FitState.Over ? Severity.Stop : Severity.Look,
-                Box.Of(piece.Fit.Ink) is { } place ? new(place.CentreX, place.CentreY) : null,
-                -rooms.Outside,
-                0,
                 Phrase.Say(
                     $"{piece.Fit.Piece.Name:strong} cannot stand at this place: {there}. Let it find its place freely, or move it by hand."
                 )
-            );
+            )
+            {
+                Places = Box.Of(piece.Fit.Ink) is { } place ? [new(place.CentreX, place.CentreY)] : [],
+                Figure = -rooms.Outside,
+                Limit = 0,
+            };
             yield break;
         }
 
@@ -65,16 +67,18 @@ public sealed class OutsideZone : ICheck
             yield return new Finding(
                 Rule.OutsideZone,
                 state == FitState.Over ? Severity.Stop : Severity.Look,
-                Box.Of(piece.Fit.Ink) is { } ink ? at(ink) : null,
-                worst.Distance,
-                0,
                 state == FitState.Over
                     ? Phrase.Say($"{piece.Fit.Piece.Name:strong} is {over:strong} {way} than the zone.")
                     : Phrase.Say(
                         $"{piece.Fit.Piece.Name:strong} is {over:strong} {way} than is safe: inside the zone by the best values, but their "
                             + $"uncertainty may take that away."
                     )
-            );
+            )
+            {
+                Places = Box.Of(piece.Fit.Ink) is { } ink ? [at(ink)] : [],
+                Figure = worst.Distance,
+                Limit = 0,
+            };
         }
     }
 }

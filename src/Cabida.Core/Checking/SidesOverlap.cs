@@ -43,14 +43,14 @@ public static class SidesOverlap
                     yield return new Finding(
                         Rule.SidesOverlap,
                         Severity.Look,
-                        new PlanePoint(box.CentreX, box.CentreY),
-                        null,
-                        null,
                         Phrase.Say(
                             $"{name:strong} has two sides on one another: {sides[a].Zone} and {sides[b].Zone} share "
                                 + $"{Length.Mm(box.Width):strong} × {Length.Mm(box.Height):strong}. Make one of them smaller, or move it."
                         )
-                    );
+                    )
+                    {
+                        Places = [new PlanePoint(box.CentreX, box.CentreY)],
+                    };
                 }
             }
         }

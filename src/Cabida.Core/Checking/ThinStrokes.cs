@@ -19,14 +19,12 @@ public sealed class ThinStrokes : ICheck
             .Films.SelectMany(f => f.Facts.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
             .OrderBy(t => t.Thin.LeastWidth)
             .Take(MostShown)
-            .Select(t => new Finding(
-                Rule.ThinStrokes,
-                Severity.Look,
-                t.Thin.At,
-                t.Thin.LeastWidth,
-                t.Limit.Millimetres,
-                Say(piece, t.Thin, t.Limit)
-            ));
+            .Select(t => new Finding(Rule.ThinStrokes, Severity.Look, Say(piece, t.Thin, t.Limit))
+            {
+                Places = [t.Thin.At],
+                Figure = t.Thin.LeastWidth,
+                Limit = t.Limit.Millimetres,
+            });
     }
 
     private static Phrase Say(CheckedFit piece, ThinPart thin, Length limit)

@@ -5,14 +5,10 @@ using System.Globalization;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Documents;
-
-/// <summary>A field that cannot be taken.</summary>
-/// <param name="Field">Its place in the document, as <c>pieces[3].own.spacing</c>.</param>
-/// <param name="Message">What is wrong with it.</param>
-public sealed record FieldProblem(string Field, Phrase Message);
 
 /// <summary>
 /// Looks at what came from outside before anything is worked out from it or kept: words that are words, numbers that are
@@ -44,7 +40,7 @@ public static class DocumentGate
     private static readonly ConcurrentDictionary<System.Type, IReadOnlyList<Field>> Known = new();
 
     /// <summary>What cannot be taken of a document; nothing when all of it can.</summary>
-    public static IReadOnlyList<FieldProblem> ProblemsOf(object document)
+    public static IReadOnlyList<Finding> ProblemsOf(object document)
     {
         ArgumentNullException.ThrowIfNull(document);
         var look = new Look();
@@ -88,10 +84,10 @@ public static class DocumentGate
     /// <summary>One look through a document.</summary>
     private sealed class Look
     {
-        private readonly List<FieldProblem> problems = [];
+        private readonly List<Finding> problems = [];
         private int values;
 
-        public IReadOnlyList<FieldProblem> Problems => problems;
+        public IReadOnlyList<Finding> Problems => problems;
 
         public void At(object value, string path, Field? field, int depth)
         {
@@ -103,7 +99,7 @@ public static class DocumentGate
             if (++values > MostValues)
             {
                 problems.Add(
-                    new FieldProblem(path, Phrase.Say($"There is more in it than {MostValues} values; nobody made so much by hand."))
+                    Finding.Unusable(path, Phrase.Say($"There is more in it than {MostValues} values; nobody made so much by hand."))
                 );
                 return;
             }
@@ -239,7 +235,7 @@ public static class DocumentGate
         {
             if (problems.Count < MostProblems)
             {
-                problems.Add(new FieldProblem(path, message));
+                problems.Add(Finding.Unusable(path, message));
             }
         }
     }

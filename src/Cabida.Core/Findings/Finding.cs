@@ -1,17 +1,58 @@
+using System.Text.Json.Serialization;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Findings;
 
-/// <summary>Something that was noticed on a piece.</summary>
+/// <summary>
+/// Something that was noticed, of whatever was looked at: a reading, a field, a line of a list, a part of a motif, a piece.
+/// </summary>
 /// <param name="Rule">What was looked for.</param>
 /// <param name="Severity">How serious it is.</param>
-/// <param name="Place">Where, in the zone's coordinates; null when it has no one place.</param>
-/// <param name="Figure">What was found, in millimetres, when it is a length.</param>
-/// <param name="Limit">What is allowed, in millimetres, when it is a length.</param>
 /// <param name="Message">It in words.</param>
-public sealed record Finding(Rule Rule, Severity Severity, PlanePoint? Place, double? Figure, double? Limit, Phrase Message)
+public sealed record Finding(Rule Rule, Severity Severity, Phrase Message)
 {
-    /// <summary>On which side of the piece; the first has no id.</summary>
+    /// <summary>The piece of a run that it is about, by its id; empty where it is none or goes without saying.</summary>
+    public string Piece { get; init; } = "";
+
+    /// <summary>The side of the piece, by its id; the first has none.</summary>
     public string Side { get; init; } = "";
+
+    /// <summary>The part of a motif, by its id; empty for the whole.</summary>
+    public string Part { get; init; } = "";
+
+    /// <summary>The fields that it is about, as their document names them.</summary>
+    public IReadOnlyList<string> Fields { get; init; } = [];
+
+    /// <summary>The line of a list, from 1; 0 for the whole list or where there is none.</summary>
+    public int Line { get; init; }
+
+    /// <summary>Where it is, the worst first; millimetres, y up, the coordinates of what is looked at.</summary>
+    public IReadOnlyList<PlanePoint> Places { get; init; } = [];
+
+    /// <summary>What was found, when it is a figure: millimetres, or a share for strain.</summary>
+    public double? Figure { get; init; }
+
+    /// <summary>What is allowed, in the unit of the figure.</summary>
+    public double? Limit { get; init; }
+
+    /// <summary>How far the figure lies beyond its limit, as a share of the limit; the heavier comes first.</summary>
+    public double Weight => Figure is { } figure && Limit is { } limit && limit != 0 ? Math.Abs((limit - figure) / limit) : 0;
+
+    /// <summary>What would mend it, each by itself.</summary>
+    public IReadOnlyList<Remedy> Remedies { get; init; } = [];
+
+    /// <summary>Whether nothing may be made until it is mended.</summary>
+    [JsonIgnore]
+    public bool Stops => Severity == Severity.Stop;
+
+    /// <summary>A field that cannot be used as it was typed.</summary>
+    /// <param name="field">The field, as its document names it.</param>
+    /// <param name="message">What is wrong with it.</param>
+    public static Finding Unusable(string field, Phrase message) => new(Rule.Unusable, Severity.Stop, message) { Fields = [field] };
+
+    /// <summary>Something that is lacking before anything can be made.</summary>
+    /// <param name="field">Where it would be chosen.</param>
+    /// <param name="message">What it is.</param>
+    public static Finding Lacking(string field, Phrase message) => new(Rule.Lacking, Severity.Stop, message) { Fields = [field] };
 }

@@ -1,6 +1,6 @@
 namespace Cabida.Core.Findings;
 
-/// <summary>What is looked for in a piece.</summary>
+/// <summary>What is looked for.</summary>
 public enum Rule
 {
     /// <summary>Characters that a typeface lacks.</summary>
@@ -38,4 +38,46 @@ public enum Rule
 
     /// <summary>A piece that cannot be worked out at all.</summary>
     NotWorkedOut,
+
+    /// <summary>What was typed and cannot be used.</summary>
+    Unusable,
+
+    /// <summary>What is lacking before anything can be made.</summary>
+    Lacking,
+
+    /// <summary>A reading of a blank that was not taken yet.</summary>
+    Unread,
+
+    /// <summary>Readings of a blank that cannot be, do not agree, or rest on something that wants looking at.</summary>
+    Readings,
+
+    /// <summary>A line of a list that makes no piece, may be a mistake, or was cleaned.</summary>
+    ListLine,
+
+    /// <summary>A line that runs both from left to right and from right to left.</summary>
+    MixedDirection,
+
+    /// <summary>A field that nothing fills.</summary>
+    FieldUnfilled,
+
+    /// <summary>Lettering that is widened or heightened.</summary>
+    Stretched,
+
+    /// <summary>Lettering that is strengthened, and how far it may be.</summary>
+    Strengthened,
+
+    /// <summary>Copies of a group: how many found room, and how they meet.</summary>
+    Repeated,
+
+    /// <summary>A length that is kept at what the part's other lengths allow.</summary>
+    KeptBack,
+
+    /// <summary>A part that should take something from a ground that does not have it.</summary>
+    GroundLacking,
+
+    /// <summary>A film hard to read on what lies behind it.</summary>
+    Contrast,
+
+    /// <summary>A piece larger than the cutter reaches.</summary>
+    BeyondReach,
 }

@@ -3,9 +3,12 @@ namespace Cabida.Core.Findings;
 /// <summary>How serious a finding is.</summary>
 public enum Severity
 {
-    /// <summary>The piece would be wrong.</summary>
+    /// <summary>Nothing may be made until it is mended, or what is made would be wrong.</summary>
     Stop,
 
-    /// <summary>The piece can be made, but wants looking at.</summary>
+    /// <summary>It can be made, but wants looking at.</summary>
     Look,
+
+    /// <summary>It is only told.</summary>
+    Told,
 }

@@ -120,17 +120,7 @@ public sealed record PieceFit
             State = FitState.NotSet,
             Place = new FitPlace(1, 0, ground.Zone.Cautious.Datum),
             Zone = ground.Zone,
-            Noticed =
-            [
-                new Finding(
-                    Rule.NotWorkedOut,
-                    Severity.Stop,
-                    null,
-                    null,
-                    null,
-                    Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}")
-                ),
-            ],
+            Noticed = [new Finding(Rule.NotWorkedOut, Severity.Stop, Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}"))],
         };
     }
 
@@ -242,10 +232,10 @@ public sealed record PieceFit
                 .Select(f => FilmOnBlank.TooHot(f, material))
                 .OfType<Phrase>()
                 .Select(p => Phrase.Say($"{p} Take another film, or correct what the goods stand."))
-                .Select(p => new Finding(Rule.HeatOfGoods, Severity.Stop, null, null, null, p));
+                .Select(p => new Finding(Rule.HeatOfGoods, Severity.Stop, p));
 
     /// <summary>What was set by hand and no longer applies: it is looked at, not guessed at.</summary>
-    private static Finding LostByHand(Phrase lost) => new(Rule.OverrideLost, Severity.Look, null, null, null, lost);
+    private static Finding LostByHand(Phrase lost) => new(Rule.OverrideLost, Severity.Look, lost);
 
     private static (double Stretch, double Gather)? StrainOf(Box? ink, RunGround ground) =>
         ink is { } box && ground.Wall?.Belly is { } belly

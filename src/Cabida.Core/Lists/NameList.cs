@@ -1,42 +1,17 @@
 using System.Globalization;
+using Cabida.Core.Findings;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Lists;
 
-/// <summary>What kind of thing is said about a line.</summary>
-public enum NoteKind
-{
-    /// <summary>It makes no piece, or only part of what it says.</summary>
-    Wrong,
-
-    /// <summary>It may be a mistake.</summary>
-    Suspicious,
-
-    /// <summary>It was cleaned; what is seen of it is the same.</summary>
-    Cleaned,
-}
-
-/// <summary>A change of one line that removes what is said about it.</summary>
-/// <param name="Label">What it does, in words for a button.</param>
-/// <param name="Instead">The line as it would be; null to take it away.</param>
-public sealed record LineRemedy(string Label, string? Instead);
-
-/// <summary>Something to say about a line of a list.</summary>
-/// <param name="Line">The line, from 1; 0 for the whole list.</param>
-/// <param name="Kind">What kind of thing it is.</param>
-/// <param name="Stops">Whether the line makes no piece because of it.</param>
-/// <param name="Message">What it is.</param>
-/// <param name="Remedy">What may be done about it; null where there is nothing to propose.</param>
-public sealed record NameNote(int Line, NoteKind Kind, bool Stops, Phrase Message, LineRemedy? Remedy = null);
-
 /// <summary>A list of names read line by line. What was typed stays as it was; what it makes is beside it.</summary>
 /// <param name="Pieces">One piece per usable line, in order.</param>
 /// <param name="Notes">What to say about its lines, those that stop first.</param>
 /// <param name="Lines">How many lines hold anything, a heading left out.</param>
 /// <param name="Beyond">How many more things there would be to say.</param>
-public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNote> Notes, int Lines, int Beyond)
+public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<Finding> Notes, int Lines, int Beyond)
 {
     /// <summary>What a column is called that says how many are made.</summary>
     public const string Quantity = "quantity";
@@ -85,7 +60,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
         }
 
         reading.Judge();
-        var notes = reading.Notes.OrderBy(n => n.Kind).ThenBy(n => n.Line).ToList();
+        var notes = reading.Notes.OrderBy(n => n.Severity).ThenBy(n => n.Line).ToList();
         return new NameList(
             new KnownPieces(before, away ?? []).For(reading.Rows),
             [.. notes.Take(MostNotes)],
@@ -135,7 +110,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
         public List<Piece> Rows { get; } = [];
 
-        public List<NameNote> Notes { get; } = [];
+        public List<Finding> Notes { get; } = [];
 
         public int Filled { get; private set; }
 
@@ -145,7 +120,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             IReadOnlyList<string> row = columns.Fields.Count == 0 ? [string.Join(' ', cells)] : cells;
             if (row.All(c => CleanedText.Of(c).Text.Length == 0))
             {
-                Stop(line, Phrase.Say($"Line {line} is empty: it makes no piece."), new LineRemedy("Take it away", null));
+                Stop(line, Phrase.Say($"Line {line} is empty: it makes no piece."), new LineChange(line, null).Offered("Take it away"));
                 return;
             }
 
@@ -187,12 +162,11 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             if (copies == 0)
             {
                 Notes.Add(
-                    new(
+                    Noted(
                         line,
-                        NoteKind.Suspicious,
-                        false,
+                        Severity.Look,
                         Phrase.Say($"Line {line} wants 0 of {name.Text:strong}: none is made."),
-                        new LineRemedy("Take it away", null)
+                        new LineChange(line, null).Offered("Take it away")
                     )
                 );
                 return;
@@ -200,7 +174,7 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
 
             if (counted is not null)
             {
-                Notes.Add(new(line, NoteKind.Cleaned, false, Phrase.Say($"Line {line} is read as {copies} of {name.Text:strong}.")));
+                Notes.Add(Noted(line, Severity.Told, Phrase.Say($"Line {line} is read as {copies} of {name.Text:strong}.")));
             }
 
             if (Rows.Count == MostPieces)
@@ -212,12 +186,11 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             if (name.Done != CleaningDone.None)
             {
                 Notes.Add(
-                    new(
+                    Noted(
                         line,
-                        NoteKind.Cleaned,
-                        false,
+                        Severity.Told,
                         Phrase.Say($"Line {line}: {Said(name.Done)} in {name.Text:strong}."),
-                        new LineRemedy("Write it so", Line(row, name.Text))
+                        new LineChange(line, Line(row, name.Text)).Offered("Write it so")
                     )
                 );
             }
@@ -241,12 +214,11 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 if (!first.TryAdd(key, line))
                 {
                     Notes.Add(
-                        new(
+                        Noted(
                             line,
-                            NoteKind.Suspicious,
-                            false,
+                            Severity.Look,
                             Phrase.Say($"Line {line} repeats line {first[key]}, {Rows[i].Name:strong}. Both are made."),
-                            new LineRemedy("Take it away", null)
+                            new LineChange(line, null).Offered("Take it away")
                         )
                     );
                 }
@@ -254,12 +226,11 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 foreach (var suspicion in usual.Of(Rows[i].Name))
                 {
                     Notes.Add(
-                        new(
+                        Noted(
                             line,
-                            NoteKind.Suspicious,
-                            false,
+                            Severity.Look,
                             Phrase.Say($"Line {line}: {suspicion.Message}"),
-                            RemedyFor(suspicion, cells, Rows[i])
+                            RemedyFor(line, suspicion, cells, Rows[i])
                         )
                     );
                 }
@@ -268,10 +239,9 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             if (beyond > 0)
             {
                 Notes.Add(
-                    new(
+                    Noted(
                         0,
-                        NoteKind.Wrong,
-                        true,
+                        Severity.Stop,
                         Phrase.Say(
                             $"{Filled} names; a run holds {MostPieces}. The first {MostPieces} make pieces; the other {beyond} are "
                                 + $"kept here. Put them in a second run."
@@ -281,18 +251,17 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             }
         }
 
-        private LineRemedy? RemedyFor(Suspicion suspicion, IReadOnlyList<string> cells, Piece piece) =>
+        private Remedy? RemedyFor(int line, Suspicion suspicion, IReadOnlyList<string> cells, Piece piece) =>
             suspicion switch
             {
-                { IsNoName: true } => new LineRemedy("Take it away", null),
-                { Several: { } names } => new LineRemedy(
-                    $"Make it {names.Count} names",
-                    string.Join('\n', names.Select(n => Line(cells, n)))
+                { IsNoName: true } => new LineChange(line, null).Offered("Take it away"),
+                { Several: { } names } => new LineChange(line, string.Join('\n', names.Select(n => Line(cells, n)))).Offered(
+                    $"Make it {names.Count} names"
                 ),
-                { Instead: { } instead } when instead != piece.Name => new LineRemedy(
-                    $"Make it {instead}",
+                { Instead: { } instead } when instead != piece.Name => new LineChange(
+                    line,
                     Line(cells, Counted(instead, cells, piece))
-                ),
+                ).Offered($"Make it {instead}"),
                 _ => null,
             };
 
@@ -303,8 +272,10 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
                 ? $"{piece.Copies} x {name}"
                 : name;
 
-        private void Stop(int line, Phrase message, LineRemedy? remedy = null) =>
-            Notes.Add(new(line, NoteKind.Wrong, true, message, remedy));
+        private void Stop(int line, Phrase message, Remedy? remedy = null) => Notes.Add(Noted(line, Severity.Stop, message, remedy));
+
+        private static Finding Noted(int line, Severity severity, Phrase message, Remedy? remedy = null) =>
+            new(Rule.ListLine, severity, message) { Line = line, Remedies = remedy is null ? [] : [remedy] };
 
         private string Line(IReadOnlyList<string> row, string name) =>
             columns.Fields.Count == 0 ? name : string.Join('\t', row.Select((c, i) => i == nameAt ? name : c));
@@ -345,10 +316,9 @@ public sealed record NameList(IReadOnlyList<Piece> Pieces, IReadOnlyList<NameNot
             }
 
             Notes.Add(
-                new(
+                Noted(
                     line,
-                    NoteKind.Suspicious,
-                    false,
+                    Severity.Look,
                     Phrase.Say($"Line {line}: {typed:strong} is no number of pieces from 0 to {MostCopies}; one is made.")
                 )
             );

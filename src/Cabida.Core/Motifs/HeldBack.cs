@@ -11,7 +11,7 @@ internal static class HeldBack
     private const double Slack = 1e-6;
 
     /// <summary>Lengths of a part in place that are kept at what its other lengths allow.</summary>
-    public static IEnumerable<MotifNote> Of(PlacedPart placed) =>
+    public static IEnumerable<Finding> Of(PlacedPart placed) =>
         placed.Part switch
         {
             LetteringPart lettering when placed.Line is { } line => OfLine(lettering, line, placed.Body),
@@ -24,17 +24,17 @@ internal static class HeldBack
     /// <param name="ground">The ground.</param>
     /// <param name="isDrawn">Whether it has ink.</param>
     /// <param name="isInGroup">Whether it is in a group, which knows no ground but mats.</param>
-    public static IEnumerable<MotifNote> ForWantOfGround(Part part, GroundShape ground, bool isDrawn, bool isInGroup)
+    public static IEnumerable<Finding> ForWantOfGround(Part part, GroundShape ground, bool isDrawn, bool isInGroup)
     {
         if (part is GroupPart { Repeat: { Kind: not (RepeatKind.None or RepeatKind.Ring) } repeat } && Lacks(repeat, ground) is { } lacks)
         {
-            yield return new(part.Id, Severity.Look, lacks);
+            yield return new(Rule.GroundLacking, Severity.Look, lacks);
         }
 
         if (part is ShapePart { TakesFromGround: true } inset && BodyMaker.SpanOf(part, ground) is not null && !isDrawn)
         {
             yield return new(
-                part.Id,
+                Rule.GroundLacking,
                 Severity.Look,
                 Phrase.Say($"An inset of {inset.Inset.Typed.OrZero(LengthRange.Margin)} leaves nothing of the ground.")
             );
@@ -43,7 +43,7 @@ internal static class HeldBack
         if (part is ShapePart shape && shape.TakesFromGround && BodyMaker.SpanOf(part, ground) is null)
         {
             yield return new(
-                part.Id,
+                Rule.GroundLacking,
                 Severity.Look,
                 shape.Shape is ShapeKind.GroundOutline or ShapeKind.GroundFrame
                     ? isInGroup
@@ -64,7 +64,7 @@ internal static class HeldBack
         if (part is LetteringPart { SizedBy: LetteringSize.MatOpening } && ground.Mats is null)
         {
             yield return new(
-                part.Id,
+                Rule.GroundLacking,
                 Severity.Look,
                 Phrase.Say(
                     $"It is as wide as the opening of a mat, and there is none. Choose a framed blank as the ground, or size it "
@@ -87,7 +87,7 @@ internal static class HeldBack
             _ => null,
         };
 
-    private static IEnumerable<MotifNote> OfLine(LetteringPart part, Type.FormedLine line, PartBody body)
+    private static IEnumerable<Finding> OfLine(LetteringPart part, Type.FormedLine line, PartBody body)
     {
         if (part.Shape == Type.LineShape.Arched)
         {
@@ -101,7 +101,7 @@ internal static class HeldBack
                 if (Math.Abs(wanted) > Math.Abs(kept) + Slack)
                 {
                     yield return new(
-                        part.Id,
+                        Rule.KeptBack,
                         Severity.Look,
                         Phrase.Say(
                             $"An arch of {Length.Mm(wanted)} is kept at {Length.Mm(kept):strong} at the {edge}: half the width of "
@@ -116,7 +116,7 @@ internal static class HeldBack
         if (part.Stretching != Stretching.None && line.HasBaseline && body.StretchFailed)
         {
             yield return new(
-                part.Id,
+                Rule.KeptBack,
                 Severity.Look,
                 part.Stretching == Stretching.ToPart
                     ? Phrase.Say(
@@ -128,7 +128,7 @@ internal static class HeldBack
         }
     }
 
-    private static IEnumerable<MotifNote> OfShape(ShapePart part, PlacedPart placed)
+    private static IEnumerable<Finding> OfShape(ShapePart part, PlacedPart placed)
     {
         var one = Scales.Both(1);
         var box = placed.Body.Box;
@@ -138,7 +138,7 @@ internal static class HeldBack
         if (part.Shape is ShapeKind.Ring or ShapeKind.Border or ShapeKind.GroundFrame && band > 0 && placed.Body.IsSolid)
         {
             yield return new(
-                part.Id,
+                Rule.KeptBack,
                 Severity.Look,
                 Phrase.Say(
                     $"A band of {Length.Mm(band)} leaves no opening in it: it is solid. It would have one with a band under "
@@ -150,7 +150,7 @@ internal static class HeldBack
         if (part.Shape is ShapeKind.Rounded or ShapeKind.Border && corner > half + Slack)
         {
             yield return new(
-                part.Id,
+                Rule.KeptBack,
                 Severity.Look,
                 Phrase.Say($"Corners of {Length.Mm(corner)} are kept at {Length.Mm(half):strong}, half of its shorter side.")
             );
@@ -159,7 +159,7 @@ internal static class HeldBack
         if (part.Shape == ShapeKind.Tag && corner > Math.Min(box.Width, box.Height / 2) + Slack)
         {
             yield return new(
-                part.Id,
+                Rule.KeptBack,
                 Severity.Look,
                 Phrase.Say(
                     $"Corners cut off by {Length.Mm(corner)} are kept at {Length.Mm(Math.Min(box.Width, box.Height / 2)):strong}: "

@@ -15,37 +15,36 @@ public static class LineFindings
     public static IEnumerable<Finding> Of(Composition composition, IReadOnlyList<PlacedPart> parts)
     {
         ArgumentNullException.ThrowIfNull(composition);
-        var lines = composition.Lines.OrderBy(l => l.Key, StringComparer.Ordinal).Select(l => l.Value).ToList();
+        var lines = composition.Lines.OrderBy(l => l.Key, StringComparer.Ordinal).ToList();
         return [.. MissingLetters(composition), .. StandIns(lines), .. LackingForms(lines), .. CrowdedRound(parts)];
     }
 
     /// <summary>Characters that a line's typeface has no drawing for: they would be left out of the cut.</summary>
     private static IEnumerable<Finding> MissingLetters(Composition composition) =>
-        composition
-            .Lacking.Select(l => l.Line)
-            .Select(line =>
-            {
-                var missing = line
-                    .Missing.Select(i => StringInfo.GetNextTextElement(line.Text, i))
-                    .Distinct(StringComparer.Ordinal)
-                    .ToList();
-                return Noticed(
-                    Rule.MissingCharacters,
-                    Severity.Stop,
-                    Phrase.Say(
-                        $"{line.Face.Info.Name} has no {string.Join(", ", missing.Select(m => $"“{m}”")):strong}. Choose a typeface "
-                            + $"that has {(missing.Count == 1 ? "it" : "them")}, or spell the name another way."
-                    )
-                );
-            });
+        composition.Lacking.Select(lacking =>
+        {
+            var line = lacking.Line;
+            var missing = line.Missing.Select(i => StringInfo.GetNextTextElement(line.Text, i)).Distinct(StringComparer.Ordinal).ToList();
+            return Noticed(
+                lacking.PartId,
+                Rule.MissingCharacters,
+                Severity.Stop,
+                Phrase.Say(
+                    $"{line.Face.Info.Name} has no {string.Join(", ", missing.Select(m => $"“{m}”")):strong}. Choose a typeface "
+                        + $"that has {(missing.Count == 1 ? "it" : "them")}, or spell the name another way."
+                )
+            );
+        });
 
     /// <summary>Words that are set in another face than the one chosen, since it lacks letters of them.</summary>
-    private static IEnumerable<Finding> StandIns(IEnumerable<Type.LetteringLine> lines) =>
-        lines.Select(MotifNotes.StandsIn).OfType<Phrase>().Select(instead => Noticed(Rule.OtherFace, Severity.Look, instead));
+    private static IEnumerable<Finding> StandIns(IEnumerable<KeyValuePair<string, Type.LetteringLine>> lines) =>
+        lines
+            .Select(l => MotifNotes.StandsIn(l.Value) is { } instead ? Noticed(l.Key, Rule.OtherFace, Severity.Look, instead) : null)
+            .OfType<Finding>();
 
     /// <summary>Letters that have no form of the kind that was chosen, by rule or by hand: they stand as the face draws them.</summary>
-    private static IEnumerable<Finding> LackingForms(IEnumerable<Type.LetteringLine> lines) =>
-        lines.SelectMany(l => l.Unmet.Select(a => Noticed(Rule.FormLacking, Severity.Look, LackingForm.Say(l, a))));
+    private static IEnumerable<Finding> LackingForms(IEnumerable<KeyValuePair<string, Type.LetteringLine>> lines) =>
+        lines.SelectMany(l => l.Value.Unmet.Select(a => Noticed(l.Key, Rule.FormLacking, Severity.Look, LackingForm.Say(l.Value, a))));
 
     /// <summary>Lines that are longer than their circle, or whose letters stand on one another there.</summary>
     private static IEnumerable<Finding> CrowdedRound(IReadOnlyList<PlacedPart> parts)
@@ -55,13 +54,14 @@ public static class LineFindings
             if (placed.Line is { Round: not null } line && RoundNotes.Fault(line) is { } fault)
             {
                 var at = line.Crowded is [var (first, _), ..] ? line.BoxOfLetter(first)?.Centre : null;
-                yield return Noticed(Rule.CrowdedRound, Severity.Look, fault) with
+                yield return Noticed(placed.Part.Id, Rule.CrowdedRound, Severity.Look, fault) with
                 {
-                    Place = at is { } p ? placed.Motion.Of(p) : null,
+                    Places = at is { } p ? [placed.Motion.Of(p)] : [],
                 };
             }
         }
     }
 
-    private static Finding Noticed(Rule rule, Severity severity, Phrase message) => new(rule, severity, null, null, null, message);
+    private static Finding Noticed(string part, Rule rule, Severity severity, Phrase message) =>
+        new(rule, severity, message) { Part = part };
 }

@@ -7,22 +7,6 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Motifs;
 
-/// <summary>Something worth saying of a part as it is drawn.</summary>
-/// <param name="PartId">The part; empty for the whole.</param>
-/// <param name="Severity">Whether it would be wrong, or only wants looking at; null for what is only told.</param>
-/// <param name="Message">What it is.</param>
-public sealed record MotifNote(string PartId, Severity? Severity, Phrase Message)
-{
-    /// <summary>What would mend it, each by itself.</summary>
-    public IReadOnlyList<NoteOffer> Offers { get; init; } = [];
-}
-
-/// <summary>A length of a part that would mend what a note is about.</summary>
-/// <param name="Words">What it would be.</param>
-/// <param name="Field">The field of the part, as in <c>size</c> or <c>circle</c>.</param>
-/// <param name="Length">What would be typed there.</param>
-public sealed record NoteOffer(Phrase Words, string Field, TypedLength Length);
-
 /// <summary>What a composed motif wants looked at: letters, forms, strengthening, stretching, seams, joins to mats.</summary>
 public static class MotifNotes
 {
@@ -37,33 +21,37 @@ public static class MotifNotes
     /// <param name="parts">Its parts as placed.</param>
     /// <param name="motif">The motif.</param>
     /// <param name="ground">What it is composed against.</param>
-    public static IReadOnlyList<MotifNote> Of(Composition composition, IReadOnlyList<PlacedPart> parts, Motif motif, GroundShape ground)
+    public static IReadOnlyList<Finding> Of(Composition composition, IReadOnlyList<PlacedPart> parts, Motif motif, GroundShape ground)
     {
         ArgumentNullException.ThrowIfNull(composition);
         ArgumentNullException.ThrowIfNull(parts);
         ArgumentNullException.ThrowIfNull(motif);
         ArgumentNullException.ThrowIfNull(ground);
-        List<MotifNote> notes =
+        List<Finding> notes =
         [
             .. composition
                 .LeftOut.OrderBy(l => l.Key, StringComparer.Ordinal)
-                .Select(l => new MotifNote(
-                    l.Key,
+                .Select(l => new Finding(
+                    Rule.NotWorkedOut,
                     Severity.Stop,
                     Phrase.Say($"This part is left out of the picture, and nothing can be made with it. {l.Value}")
-                )),
+                )
+                {
+                    Part = l.Key,
+                }),
         ];
         foreach (var part in motif.AllParts)
         {
             if (composition.Lines.TryGetValue(part.Id, out var line))
             {
-                notes.AddRange(OfLine((LetteringPart)part, line));
+                notes.AddRange(OfLine((LetteringPart)part, line).Select(n => n with { Part = part.Id }));
             }
         }
 
         foreach (var placed in parts.SelectMany(p => p.WithInner))
         {
-            notes.AddRange([.. OfPlaced(placed), .. HeldBack.Of(placed), .. RoundNotes.Of(placed)]);
+            IEnumerable<Finding> found = [.. OfPlaced(placed), .. HeldBack.Of(placed), .. RoundNotes.Of(placed)];
+            notes.AddRange(found.Select(n => n with { Part = placed.Part.Id }));
         }
 
         var drawn = parts
@@ -74,9 +62,11 @@ public static class MotifNotes
         var inGroup = GroundShape.None with { Mats = ground.Mats };
         notes.AddRange(
             motif.AllParts.SelectMany(p =>
-                motif.Parts.Contains(p)
-                    ? HeldBack.ForWantOfGround(p, ground, drawn.Contains(p.Id), isInGroup: false)
-                    : HeldBack.ForWantOfGround(p, inGroup, drawn.Contains(p.Id), isInGroup: true)
+                (
+                    motif.Parts.Contains(p)
+                        ? HeldBack.ForWantOfGround(p, ground, drawn.Contains(p.Id), isInGroup: false)
+                        : HeldBack.ForWantOfGround(p, inGroup, drawn.Contains(p.Id), isInGroup: true)
+                ).Select(n => n with { Part = p.Id })
             )
         );
 
@@ -84,24 +74,27 @@ public static class MotifNotes
             motif
                 .AllParts.OfType<MatPart>()
                 .Where(m => ground.Mats is not { } mats || m.Index > mats.Openings.Count)
-                .Select(m => new MotifNote(
-                    m.Id,
-                    null,
+                .Select(m => new Finding(
+                    Rule.GroundLacking,
+                    Severity.Told,
                     ground.Mats is { } mats
                         ? Phrase.Say($"The frame of the ground holds {mats.Openings.Count} mats, so there is no mat {m.Index}.")
                         : Phrase.Say($"A mat takes its outside and opening from a frame. Choose a framed blank as the ground.")
-                ))
+                )
+                {
+                    Part = m.Id,
+                })
         );
         return notes;
     }
 
-    private static IEnumerable<MotifNote> OfLine(LetteringPart part, LetteringLine line)
+    private static IEnumerable<Finding> OfLine(LetteringPart part, LetteringLine line)
     {
         if (line.Missing.Count > 0)
         {
             var missing = string.Join(", ", line.Missing.Select(line.LetterOf).Distinct(StringComparer.Ordinal));
             yield return new(
-                part.Id,
+                Rule.MissingCharacters,
                 Severity.Stop,
                 Phrase.Say($"{line.Face.Info.Name} lacks a character of “{line.Text}”: {missing:strong}.")
             );
@@ -109,13 +102,13 @@ public static class MotifNotes
 
         if (StandsIn(line) is { } instead)
         {
-            yield return new(part.Id, Severity.Look, instead);
+            yield return new(Rule.OtherFace, Severity.Look, instead);
         }
 
         if (LineDirection.IsMixed(line.Text))
         {
             yield return new(
-                part.Id,
+                Rule.MixedDirection,
                 Severity.Stop,
                 Phrase.Say($"“{line.Text}” runs both from left to right and from right to left, which is not supported.")
             );
@@ -123,7 +116,7 @@ public static class MotifNotes
 
         foreach (var alternate in line.Unmet)
         {
-            yield return new(part.Id, Severity.Look, LackingForm.Say(line, alternate));
+            yield return new(Rule.FormLacking, Severity.Look, LackingForm.Say(line, alternate));
         }
 
         foreach (
@@ -131,7 +124,7 @@ public static class MotifNotes
         )
         {
             yield return new(
-                part.Id,
+                Rule.FormLacking,
                 Severity.Look,
                 Phrase.Say($"The other form of {gone.Letter:strong} was chosen in “{gone.Words}”, which the line no longer says.")
             );
@@ -147,7 +140,7 @@ public static class MotifNotes
         )
         {
             yield return new(
-                part.Id,
+                Rule.FieldUnfilled,
                 Severity.Look,
                 Phrase.Say($"No list fills the field {unfilled:strong}. Say what stands there when it is empty, as in {{{unfilled}|…}}.")
             );
@@ -177,9 +170,8 @@ public static class MotifNotes
         && StringInfo.ParseCombiningCharacters(text).ElementAtOrDefault(alternate.Index) is var at
         && StringInfo.GetNextTextElement(text, at) == alternate.Letter;
 
-    private static IEnumerable<MotifNote> OfPlaced(PlacedPart placed)
+    private static IEnumerable<Finding> OfPlaced(PlacedPart placed)
     {
-        var id = placed.Part.Id;
         if (placed.Body.Stretched is var by && Math.Abs(by - 1) > 1e-6)
         {
             var way = placed.Part is LetteringPart { Stretching: Stretching.ToHeight }
@@ -192,13 +184,13 @@ public static class MotifNotes
             var percent = 100 * Math.Abs(by - 1);
             yield return Math.Abs(by - 1) > MostStretch
                 ? new(
-                    id,
+                    Rule.Stretched,
                     Severity.Look,
                     Phrase.Say(
                         $"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %; beyond {100 * MostStretch:0} % letters look forced."
                     )
                 )
-                : new(id, null, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %, on purpose."));
+                : new(Rule.Stretched, Severity.Told, Phrase.Say($"“{placed.Line?.Line.Text}” is {way} by {percent:0.0} %, on purpose."));
         }
 
         if (
@@ -208,17 +200,17 @@ public static class MotifNotes
             && grown > Length.Zero
         )
         {
-            yield return Strengthened(id, line, grown.Millimetres);
+            yield return Strengthened(line, grown.Millimetres);
         }
 
         if (placed.Body.Repeated is { } repeat)
         {
-            yield return Repeated(id, repeat);
+            yield return Repeated(repeat);
         }
     }
 
     /// <summary>How far the line may be strengthened before something meets, and what.</summary>
-    private static MotifNote Strengthened(string id, FormedLine line, double by)
+    private static Finding Strengthened(FormedLine line, double by)
     {
         var bare = line.WithoutGrowth();
         var growth = line.GrowthOf(MostGrowth);
@@ -231,8 +223,8 @@ public static class MotifNotes
         if (growth.First is not { } limit)
         {
             return new(
-                id,
-                null,
+                Rule.Strengthened,
+                Severity.Told,
                 Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; nothing meets up to {Length.Mm(MostGrowth)}.{notch}")
             );
         }
@@ -246,25 +238,25 @@ public static class MotifNotes
         };
         return by > limit.Limit
             ? new(
-                id,
+                Rule.Strengthened,
                 Severity.Look,
                 Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; beyond {Length.Mm(limit.Limit):fine} {what}.{notch}")
             )
             : new(
-                id,
-                null,
+                Rule.Strengthened,
+                Severity.Told,
                 Phrase.Say($"Strengthened by {Length.Mm(by):fine} a side; up to {Length.Mm(limit.Limit):fine}, where {what}.{notch}")
             );
     }
 
-    private static MotifNote Repeated(string id, RepeatResult repeat)
+    private static Finding Repeated(RepeatResult repeat)
     {
         if (repeat.GapAtSeam is { } gap)
         {
             var change = Math.Abs(repeat.Scale - 1);
             return change > RepeatLayout.MostSeamChange
                     ? new(
-                        id,
+                        Rule.Repeated,
                         Severity.Look,
                         Phrase.Say(
                             $"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.0} % of their "
@@ -272,20 +264,24 @@ public static class MotifNotes
                         )
                     )
                 : repeat.Scale == 1 && gap > 1e-6
-                    ? new(id, null, Phrase.Say($"{repeat.Copies} copies keep their size and leave {Length.Mm(gap)} more open at the seam."))
+                    ? new(
+                        Rule.Repeated,
+                        Severity.Told,
+                        Phrase.Say($"{repeat.Copies} copies keep their size and leave {Length.Mm(gap)} more open at the seam.")
+                    )
                 : new(
-                    id,
-                    null,
+                    Rule.Repeated,
+                    Severity.Told,
                     Phrase.Say($"{repeat.Copies} copies meet round {Length.Mm(repeat.Round)} at {100 * repeat.Scale:0.00} % of their size.")
                 );
         }
 
         return repeat.Copies < repeat.Asked
             ? new(
-                id,
+                Rule.Repeated,
                 Severity.Look,
                 Phrase.Say($"{repeat.Copies} of {repeat.Asked} copies found room. Give them less distance, or more area.")
             )
-            : new(id, null, Phrase.Say($"{repeat.Copies} copies."));
+            : new(Rule.Repeated, Severity.Told, Phrase.Say($"{repeat.Copies} copies."));
     }
 }

@@ -1,14 +1,9 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Motifs;
-
-/// <summary>Something typed into a motif that cannot be used.</summary>
-/// <param name="PartId">The part; empty for the motif itself.</param>
-/// <param name="Field">The field of the part, as in <c>size</c> or <c>gap</c>.</param>
-/// <param name="Message">What is wrong.</param>
-public sealed record MotifProblem(string PartId, string Field, Phrase Message);
 
 /// <summary>Reads every length and text of a motif and reports what cannot be used.</summary>
 public static class MotifProblems
@@ -22,7 +17,7 @@ public static class MotifProblems
     private const int MostPly = 9;
 
     /// <summary>All problems, in the order of the parts.</summary>
-    public static IReadOnlyList<MotifProblem> Of(Motif motif, ITypefaces faces, IGraphics graphics)
+    public static IReadOnlyList<Finding> Of(Motif motif, ITypefaces faces, IGraphics graphics)
     {
         ArgumentNullException.ThrowIfNull(motif);
         ArgumentNullException.ThrowIfNull(faces);
@@ -268,9 +263,9 @@ public static class MotifProblems
     /// <summary>Collects what cannot be used.</summary>
     internal sealed class Reading(Motif motif, ITypefaces faces, IGraphics graphics)
     {
-        private readonly List<MotifProblem> problems = [];
+        private readonly List<Finding> problems = [];
 
-        public IReadOnlyList<MotifProblem> Problems => problems;
+        public IReadOnlyList<Finding> Problems => problems;
 
         public Motif Motif => motif;
 
@@ -278,7 +273,7 @@ public static class MotifProblems
 
         public IGraphics Graphics => graphics;
 
-        public void Add(string part, string field, Phrase message) => problems.Add(new(part, field, message));
+        public void Add(string part, string field, Phrase message) => problems.Add(Finding.Unusable(field, message) with { Part = part });
 
         public void Check(Part part, string field, MotifLength length, LengthRange range) => Check(part.Id, field, length.Typed, range);
 

@@ -44,21 +44,21 @@ public static class RoundNotes
     }
 
     /// <summary>The note of a part, with a larger circle and smaller letters that would mend it.</summary>
-    internal static IEnumerable<MotifNote> Of(PlacedPart placed)
+    internal static IEnumerable<Finding> Of(PlacedPart placed)
     {
         if (placed.Part is LetteringPart part && placed.Line is { Round: not null } line && Fault(line) is { } fault)
         {
-            yield return new(part.Id, Severity.Look, fault) { Offers = [.. Offers(part, line)] };
+            yield return new(Rule.CrowdedRound, Severity.Look, fault) { Part = part.Id, Remedies = [.. Remedies(part, line)] };
         }
     }
 
-    private static IEnumerable<NoteOffer> Offers(LetteringPart part, FormedLine line)
+    private static IEnumerable<Remedy> Remedies(LetteringPart part, FormedLine line)
     {
         var across = line.CircleAcross;
         if (Least(1, MostChange, by => Works(line.With(line.SizeMm, across * by))) is { } larger)
         {
             var circle = Length.Mm(Math.Ceiling(across * larger / CircleStep) * CircleStep);
-            yield return new(Phrase.Say($"A circle of {circle:strong}"), "circle", TypedLength.Mm(circle.Millimetres));
+            yield return new PartLength(part.Id, LineLength.Circle, circle).Offered(Phrase.Say($"A circle of {circle:strong}"));
         }
 
         // Only where the size typed is a height is what smaller letters measure known before they are set.
@@ -70,7 +70,7 @@ public static class RoundNotes
             var height = Length.Mm(Math.Floor(line.CapitalHeight / smaller / LetterStep) * LetterStep);
             if (height.Millimetres > 0)
             {
-                yield return new(Phrase.Say($"Letters {height:strong} high"), "size", TypedLength.Mm(height.Millimetres));
+                yield return new PartLength(part.Id, LineLength.Size, height).Offered(Phrase.Say($"Letters {height:strong} high"));
             }
         }
     }

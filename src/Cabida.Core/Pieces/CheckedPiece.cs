@@ -31,7 +31,7 @@ public sealed record CheckedPiece(FittedPiece Piece, CheckedFit First, IReadOnly
         finding with
         {
             Side = side.Side.Id,
-            Place = finding.Place is { } at ? motion.Of(at) : null,
+            Places = [.. finding.Places.Select(motion.Of)],
             Message = Phrase.Say($"{side.Laid.Spec.Name}: {finding.Message}"),
         };
 

@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Lists;
 using Cabida.Core.Motifs;
@@ -28,7 +29,7 @@ public sealed record ReadRun(
     Film? Film,
     Cutter? Cutter,
     ReadSurface? Surface,
-    IReadOnlyList<Lack> Lacks
+    IReadOnlyList<Finding> Lacks
 )
 {
     /// <summary>What pieces of each other size stand on that rows of the list name.</summary>

@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Lists;
 using Cabida.Core.Measures;
@@ -28,7 +29,7 @@ public static class RunReading
         var size = sheet?.SizeOf(setUp.Size);
         var laid = size?.ZoneOf(setUp.Zone);
         var height = setUp.LetterHeight.Read(LengthRange.Artwork);
-        var lacks = new List<Lack>();
+        var lacks = new List<Finding>();
         Lacking(blank is null, "blank", Phrase.Say($"Choose a blank from the shelf."));
         Lacking(
             blank is not null && setUp.Size.Length > 0 && size?.Size != setUp.Size,
@@ -51,7 +52,9 @@ public static class RunReading
         );
         Lacking(motif is null, "motif", Phrase.Say($"Choose a motif."));
         Lacking(motif is not null && motif.Parts.Count == 0, "motif", Phrase.Say($"{motif?.Name:strong} has no parts yet."));
-        var wrong = motif is null ? null : MotifProblems.Of(motif, atHand.Faces, atHand.Graphics).FirstOrDefault(p => p.Field != "name");
+        var wrong = motif is null
+            ? null
+            : MotifProblems.Of(motif, atHand.Faces, atHand.Graphics).FirstOrDefault(p => !p.Fields.Contains("name"));
         Lacking(wrong is not null, "motif", Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong?.Message ?? Phrase.Empty}"));
         Lacking(film is null, "film", Phrase.Say($"Choose a film."));
         // Without its limit thin strokes would pass unseen.
@@ -131,7 +134,7 @@ public static class RunReading
         {
             if (isLacking)
             {
-                lacks.Add(new Lack(field, message));
+                lacks.Add(Finding.Lacking(field, message));
             }
         }
     }
@@ -140,7 +143,7 @@ public static class RunReading
         RunSetUp run,
         PinnedDocuments pinned,
         SizeSheet? size,
-        List<Lack> lacks,
+        List<Finding> lacks,
         AtHand atHand
     )
     {
@@ -151,11 +154,11 @@ public static class RunReading
             var (motif, laid) = (pinned.SideMotifs[number - 2], size?.ZoneOf(side.Zone));
             var wrong = motif is null
                 ? null
-                : MotifProblems.Of(motif, atHand.Faces, atHand.Graphics).FirstOrDefault(p => p.Field != "name");
+                : MotifProblems.Of(motif, atHand.Faces, atHand.Graphics).FirstOrDefault(p => !p.Fields.Contains("name"));
             if (motif is null || motif.Parts.Count == 0 || wrong is not null)
             {
                 lacks.Add(
-                    new Lack(
+                    Finding.Lacking(
                         "sides",
                         wrong is null
                             ? Phrase.Say($"Choose a motif with parts for side {number}.")
@@ -166,7 +169,7 @@ public static class RunReading
             else if (size is not null && laid?.Zone is null)
             {
                 lacks.Add(
-                    new Lack(
+                    Finding.Lacking(
                         "sides",
                         Phrase.Say(
                             $"Side {number} has no room to work on: {laid?.Problem ?? Phrase.Say($"its zone is no longer on the blank.")}"

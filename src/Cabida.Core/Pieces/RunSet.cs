@@ -15,7 +15,7 @@ public sealed record SetGain(string LeftOut, string PieceId, int Count, double H
 /// <param name="Pieces">How many there are.</param>
 /// <param name="Height">The letter height they are given; null while they are not sized so.</param>
 /// <param name="LargestForAll">The letter height at which every one of them fits, rounded down to a tenth; null when there is none.</param>
-/// <param name="LargestScale">The scale at which every one of them fits.</param>
+/// <param name="LargestScale">The scale at which every one of them fits, rounded down to a thousandth.</param>
 /// <param name="Tightest">The name that allows the least.</param>
 /// <param name="Gains">What leaving out names one after another would gain.</param>
 public sealed record SetGroup(
@@ -105,20 +105,19 @@ public sealed record RunSet(
                         i == 0 ? "" : sorted[i - 1].Piece.Name,
                         i == 0 ? "" : sorted[i - 1].Piece.Id,
                         i,
-                        Down(f.LargestLetterHeight!.Value)
+                        RunRemedies.LettersDown(f.LargestLetterHeight!.Value)
                     )
             );
         return new SetGroup(
             group,
             fits.Count,
             fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Ground.LetterHeightOf(fits[0].Piece) : null,
-            all ? Down(sorted[0].LargestLetterHeight!.Value) : null,
-            all && whole.All(f => f.LargestScale is not null) ? whole.Min(f => f.LargestScale) : null,
+            all ? RunRemedies.LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
+            all && whole.All(f => f.LargestScale is not null)
+                ? RunRemedies.LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100
+                : null,
             sorted.FirstOrDefault()?.Piece.Name,
             sorted.Count > 0 ? [.. gains] : []
         );
     }
-
-    /// <summary>Rounded down, so that what is accepted fits.</summary>
-    private static double Down(double height) => Math.Floor((height * 10) + 1e-9) / 10;
 }

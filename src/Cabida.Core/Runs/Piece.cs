@@ -35,6 +35,21 @@ public sealed record Piece(string Id, [property: MaxLength(Motifs.LetteringPart.
     /// <summary>What was set by hand for it on a side; the first side has no id.</summary>
     public Overrides OwnOn(string side) => side.Length == 0 ? Own : OwnOnSides.GetValueOrDefault(side, Overrides.None);
 
+    /// <summary>It with other things set by hand on a side; the first side has no id.</summary>
+    public Piece WithOwn(string side, Overrides own)
+    {
+        ArgumentNullException.ThrowIfNull(side);
+        return side.Length == 0
+            ? this with
+            {
+                Own = own,
+            }
+            : this with
+            {
+                OwnOnSides = new Dictionary<string, Overrides>(OwnOnSides, StringComparer.Ordinal) { [side] = own },
+            };
+    }
+
     /// <summary>Everything that was set by hand for it, on whichever side.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IEnumerable<Overrides> AllOwn => OwnOnSides.Values.Prepend(Own);

@@ -57,7 +57,7 @@ internal static class BlankFileEndpoints
                     foreach (var blank in read.Value)
                     {
                         var taken = DocumentGate.ProblemsOf(blank) is [var wrong, ..]
-                            ? Outcome<BlankView>.Fail(Phrase.Say($"{wrong.Field}: {wrong.Message}"))
+                            ? Outcome<BlankView>.Fail(Phrase.Say($"{wrong.Fields[0]}: {wrong.Message}"))
                             : await listings.Try(() => library.AddShown(DocumentKinds.Blank, blank, views, stop), stop);
                         if (taken.Problem is { } why)
                         {

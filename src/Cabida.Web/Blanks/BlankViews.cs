@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Drawings;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -99,7 +100,7 @@ internal sealed record BlankView(
     IReadOnlyList<IReadOnlyList<FieldEchoView>> KeptClear,
     IReadOnlyList<IReadOnlyList<ClearReadingView>> ClearReadings,
     Phrase? StripProblem,
-    IReadOnlyList<BlankFinding> Findings,
+    IReadOnlyList<Finding> Findings,
     IReadOnlyList<SizeView> Sizes,
     IReadOnlyList<string> UsedBy,
     IReadOnlyList<string> Jobs

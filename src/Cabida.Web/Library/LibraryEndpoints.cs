@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Serving;
@@ -13,6 +14,9 @@ internal interface IViews<T, TView>
 
     /// <summary>What is kept of a document that came in; the stored one is what it was made from.</summary>
     Task<T> Tidy(T incoming, T stored, CancellationToken stop) => Task.FromResult(incoming);
+
+    /// <summary>What its page notices and knows remedies for.</summary>
+    IEnumerable<Finding> Mendable(TView view) => [];
 }
 
 /// <summary>
@@ -158,6 +162,20 @@ internal static class LibraryEndpoints
             )
             .WithName($"Remove{name}");
 
+        group
+            .MapPost(
+                "/{id}/remedies",
+                async Task<Results<Ok<TView>, ProblemHttpResult>> (
+                    string id,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    RemediesChosen chosen,
+                    HttpContext http,
+                    IViews<T, TView> views,
+                    CancellationToken stop
+                ) => await Remedying.Mend<T, TView>(kind, id, chosen, http, async s => views.Mendable(await views.Of(s, stop)), stop)
+            )
+            .WithName($"Mend{name}");
+
         MapStep("undo", "Undo", (library, id, madeFrom, stop) => library.Undo(kind, id, madeFrom, stop));
         MapStep("redo", "Redo", (library, id, madeFrom, stop) => library.Redo(kind, id, madeFrom, stop));
 
@@ -246,7 +264,7 @@ internal static class LibraryEndpoints
             title: "Made from what?"
         );
 
-    private static ProblemHttpResult Problem<T>(Written<T> written, string kind) =>
+    internal static ProblemHttpResult Problem<T>(Written<T> written, string kind) =>
         written.Refused switch
         {
             Refusal.Missing => TypedResults.Problem(

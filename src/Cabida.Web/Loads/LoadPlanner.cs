@@ -28,8 +28,10 @@ internal sealed record PlannedLoad(
     IReadOnlyList<CutPlacement> Pieces
 );
 
-/// <summary>A piece that is on no load, and why.</summary>
-internal sealed record HeldBack(string PieceId, string Name, Phrase Why);
+/// <summary>A piece that is on no load.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Why">What holds it back.</param>
+internal sealed record HeldPiece(string Name, Finding Why);
 
 /// <summary>The loads of a run.</summary>
 internal sealed record PlannedRun(
@@ -38,8 +40,8 @@ internal sealed record PlannedRun(
     IReadOnlyList<FittedPiece> All,
     double ScissorsRoom,
     IReadOnlyList<PlannedLoad> Loads,
-    IReadOnlyList<HeldBack> Held,
-    IReadOnlyList<Lack> Lacks
+    IReadOnlyList<HeldPiece> Held,
+    IReadOnlyList<Finding> Lacks
 );
 
 /// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
@@ -54,15 +56,15 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
 
         var job = (await library.Find(DocumentKinds.Job, run.Run.SetUp.JobId, stop))?.Document ?? new Job("", "", "");
         var gap = run.Run.SetUp.ScissorsRoom.Read(LengthRange.Margin);
-        List<Lack> lacks = [.. run.Lacks];
+        List<Finding> lacks = [.. run.Lacks];
         if (run.Cutter is null)
         {
-            lacks.Add(new("cutter", Phrase.Say($"Choose a cutter, so that its reach is known.")));
+            lacks.Add(Finding.Lacking("cutter", Phrase.Say($"Choose a cutter, so that its reach is known.")));
         }
         else if (FilmsOf(run).FirstOrDefault(f => Reach(run.Cutter, f) is null) is { } unread)
         {
             lacks.Add(
-                new(
+                Finding.Lacking(
                     "cutter",
                     Phrase.Say(
                         $"The reach of {run.Cutter.Name:strong} or the sheet of {unread.Name:strong} cannot be read. Mend it in the "
@@ -74,7 +76,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
 
         if (gap.Problem is { } unreadable)
         {
-            lacks.Add(new("scissorsRoom", unreadable));
+            lacks.Add(Finding.Lacking("scissorsRoom", unreadable));
         }
 
         if (lacks.Count > 0)
@@ -100,7 +102,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         : run.Film is { } film ? [film]
         : [];
 
-    private static List<PlannedLoad> LaidOut(ReadRun run, List<FittedPiece> all, double gap, List<HeldBack> held)
+    private static List<PlannedLoad> LaidOut(ReadRun run, List<FittedPiece> all, double gap, List<HeldPiece> held)
     {
         var cut = all.Where(p => p.MayBeCut)
             .SelectMany(p =>
@@ -116,7 +118,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     )
             )
             .ToList();
-        var tooLarge = new Dictionary<string, HeldBack>(StringComparer.Ordinal);
+        var tooLarge = new Dictionary<string, HeldPiece>(StringComparer.Ordinal);
         List<(Film Film, (double Width, double Height) Area, LoadPlan Plan, Dictionary<string, CutInk> Inks)> Plans(
             Func<CutInk, bool> stays
         ) =>
@@ -138,13 +140,19 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                 var piece = inks[item.PieceId].Piece.Fit.Piece;
                 tooLarge.TryAdd(
                     piece.Id,
-                    new HeldBack(
-                        piece.Id,
+                    new HeldPiece(
                         piece.Name,
-                        Phrase.Say(
-                            $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter "
-                                + $"reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}."
+                        new Finding(
+                            Rule.BeyondReach,
+                            Severity.Stop,
+                            Phrase.Say(
+                                $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter "
+                                    + $"reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}."
+                            )
                         )
+                        {
+                            Piece = piece.Id,
+                        }
                     )
                 );
             }
@@ -212,10 +220,12 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         return new LoadItem(cut.Key, box.Width, box.Height);
     }
 
-    private static HeldBack WhyHeld(CheckedPiece piece) =>
+    private static HeldPiece WhyHeld(CheckedPiece piece) =>
         new(
-            piece.Piece.Fit.Piece.Id,
             piece.Piece.Fit.Piece.Name,
-            piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message ?? Phrase.Say($"There is nothing to cut.")
+            (piece.Findings.FirstOrDefault(f => f.Stops) ?? Finding.Lacking("", Phrase.Say($"There is nothing to cut."))) with
+            {
+                Piece = piece.Piece.Fit.Piece.Id,
+            }
         );
 }

@@ -1,4 +1,5 @@
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Pieces;
@@ -33,11 +34,11 @@ internal sealed record LoadView(
 
 /// <summary>The loads of a run.</summary>
 internal sealed record LoadsView(
-    IReadOnlyList<Lack> Lacks,
+    IReadOnlyList<Finding> Lacks,
     double ScissorsRoom,
     string Cutter,
     IReadOnlyList<LoadView> Loads,
-    IReadOnlyList<HeldBack> Held
+    IReadOnlyList<HeldPiece> Held
 )
 {
     public static LoadsView Of(PlannedRun plan) =>
@@ -120,7 +121,7 @@ internal sealed record BenchSurface(
 
 /// <summary>The card that goes to the bench.</summary>
 internal sealed record BenchView(
-    IReadOnlyList<Lack> Lacks,
+    IReadOnlyList<Finding> Lacks,
     string Blank,
     string Motif,
     IReadOnlyList<Film> Films,
@@ -129,7 +130,7 @@ internal sealed record BenchView(
     GoodsView Goods,
     IReadOnlyList<BenchLoad> Loads,
     IReadOnlyList<BenchSurface> Surfaces,
-    IReadOnlyList<HeldBack> Held
+    IReadOnlyList<HeldPiece> Held
 )
 {
     public static BenchView Of(PlannedRun plan, DrawnInks inks, InkFactsCache facts)

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -54,8 +55,8 @@ internal sealed record MotifView(
     Box? InkBox,
     IReadOnlyList<SetPartView> Parts,
     GroundView Ground,
-    IReadOnlyList<MotifProblem> Problems,
-    IReadOnlyList<MotifNote> Notes,
+    IReadOnlyList<Finding> Problems,
+    IReadOnlyList<Finding> Notes,
     IReadOnlyList<string> UsedBy
 );
 
@@ -93,6 +94,8 @@ internal sealed class MotifViews(
 {
     /// <summary>The name that fills the name field while neither a list nor the motif does.</summary>
     private const string Sample = "Agnieszka";
+
+    public IEnumerable<Finding> Mendable(MotifView view) => view.Notes;
 
     public async Task<MotifView> Of(Stored<Motif> stored, CancellationToken stop)
     {

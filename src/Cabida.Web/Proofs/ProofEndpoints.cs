@@ -51,7 +51,7 @@ internal sealed record ProofPage(int From, int Of, IReadOnlyList<ProofPieceView>
 /// <param name="Goods">What artwork is seen against.</param>
 /// <param name="Facing">How far the blank is turned for its first side to face the reader; degrees. Null for what is not turned.</param>
 internal sealed record ProofView(
-    IReadOnlyList<Lack> Lacks,
+    IReadOnlyList<Finding> Lacks,
     Workshop Workshop,
     IReadOnlyList<string> Mark,
     Box? MarkBox,

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Cabida.Core.Checking;
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
@@ -19,7 +20,7 @@ namespace Cabida.Web.Runs;
 /// <param name="Pieces">How many pieces there are.</param>
 /// <param name="Goods">What artwork is seen against.</param>
 /// <param name="Faces">Its faces that artwork is on, each looked at closely; none while something is lacking.</param>
-internal sealed record FitGroundView(IReadOnlyList<Lack> Lacks, int Pieces, GoodsView Goods, IReadOnlyList<FaceView> Faces);
+internal sealed record FitGroundView(IReadOnlyList<Finding> Lacks, int Pieces, GoodsView Goods, IReadOnlyList<FaceView> Faces);
 
 /// <summary>A face of a thing as the board shows it.</summary>
 /// <param name="Key">A word that tells it apart.</param>

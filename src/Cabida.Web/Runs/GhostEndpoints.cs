@@ -1,3 +1,4 @@
+using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -5,6 +6,7 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Formats.Svg;
+using Cabida.Web.Library;
 using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -38,13 +40,15 @@ internal sealed record GhostView(
 /// <param name="Side">The side that is asked for; the first when none is.</param>
 /// <param name="MovedRight">How far right it would be moved by hand; millimetres.</param>
 /// <param name="MovedUp">How far up.</param>
+/// <param name="Remedy">A remedy of its findings, by its id, that would be made; nothing else is looked at then.</param>
 internal sealed record GhostQuery(
     [FromQuery(Name = "centring")] string? Centring,
     [FromQuery(Name = "taper")] string? Taper,
     [FromQuery(Name = "placing")] string? Placing,
     [FromQuery(Name = "side")] string? Side,
     [FromQuery(Name = "movedRight")] double? MovedRight,
-    [FromQuery(Name = "movedUp")] double? MovedUp
+    [FromQuery(Name = "movedUp")] double? MovedUp,
+    [FromQuery(Name = "remedy")] string? Remedy
 ) : IQuery;
 
 internal static class GhostEndpoints
@@ -58,32 +62,61 @@ internal static class GhostEndpoints
                     [AsParameters] GhostQuery query,
                     RunReader reader,
                     FittedPieces fitted,
+                    InkFactsCache facts,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { Ground: not null } run
-                    && run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
-                    && fitted.Of(run, piece) is var now
-                    && (string.IsNullOrEmpty(query.Side) || now.Sides.Any(s => s.Side.Side.Id == query.Side))
-                        ? TypedResults.Ok(Of(query, now, run, fitted))
-                        : TypedResults.NotFound()
+                {
+                    if (
+                        await reader.Find(id, stop) is not { Ground: not null } run
+                        || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
+                        || SideOf(fitted.Of(run, piece), query.Side) is not { } now
+                    )
+                    {
+                        return TypedResults.NotFound();
+                    }
+
+                    if (string.IsNullOrEmpty(query.Remedy))
+                    {
+                        return TypedResults.Ok(Of(Placed(query, now, run, fitted), now, MotionOf(now, run)));
+                    }
+
+                    var findings = RemedyEndpoints.Of(run, pieceId, fitted, facts, stop) ?? [];
+                    return
+                        Remedying.Mended(run.Run, findings, [query.Remedy]) is { } mended
+                        && await reader.Read(run, mended, stop) is { Ground: not null } then
+                        && then.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } same
+                        && SideOf(fitted.Of(then, same), query.Side) is { } other
+                        ? TypedResults.Ok(Of(other.Fit, now, MotionOf(now, run)))
+                        : TypedResults.NotFound();
+                }
             )
             .WithTags("Runs")
             .WithName("GetGhost");
 
-    private static GhostView Of(GhostQuery query, FittedPiece now, ReadRun run, FittedPieces fitted)
+    /// <summary>A side of a piece; the first has no side of the run.</summary>
+    private sealed record OneSide(PieceFit Fit, ReadSide? Side);
+
+    private static OneSide? SideOf(FittedPiece piece, string? side) =>
+        string.IsNullOrEmpty(side) ? new OneSide(piece.Fit, null)
+        : piece.Sides.FirstOrDefault(s => s.Side.Side.Id == side) is { } other ? new OneSide(other.Fit, other.Side)
+        : null;
+
+    private static Motion MotionOf(OneSide of, ReadRun run) =>
+        of.Side is null ? Motion.None : run.SurfaceOf(of.Fit.Piece).MotionOf(of.Side);
+
+    /// <summary>It as another way of placing it would have it.</summary>
+    private static PieceFit Placed(GhostQuery query, OneSide now, ReadRun run, FittedPieces fitted)
     {
-        var (piece, on) = (now.Fit.Piece, run.SurfaceOf(now.Fit.Piece));
-        var side = now.Sides.FirstOrDefault(s => s.Side.Side.Id == query.Side);
-        var motion = side is null ? Motion.None : on.MotionOf(side.Side);
-        var (ground, before) = side is null ? (fitted.GroundOf(run, piece), now.Fit) : (side.Side.Ground, side.Fit);
-        var own = piece.OwnOn(query.Side ?? "");
-        var other = PieceFit.Of(
+        // What is set by hand for a side is the piece's own there.
+        var piece = now.Fit.Piece;
+        var ground = now.Side?.Ground ?? fitted.GroundOf(run, piece);
+        return PieceFit.Of(
             piece with
             {
-                Own = own with
+                Own = piece.Own with
                 {
-                    Right = query.MovedRight is { } right ? TypedLength.Mm(right) : own.Right,
-                    Up = query.MovedUp is { } up ? TypedLength.Mm(up) : own.Up,
+                    Right = query.MovedRight is { } right ? TypedLength.Mm(right) : piece.Own.Right,
+                    Up = query.MovedUp is { } up ? TypedLength.Mm(up) : piece.Own.Up,
                 },
             },
             ground with
@@ -93,17 +126,19 @@ internal static class GhostEndpoints
                 Rules = ground.Rules with { Placing = Named<Placing>(query.Placing) ?? ground.Rules.Placing },
             }
         );
-        return new GhostView(
+    }
+
+    private static GhostView Of(PieceFit other, OneSide now, Motion motion) =>
+        new(
             string.Concat(other.Films.Select(f => SvgPath.Of(Outlines.Moved(f.Ink, motion), Tolerances.File))),
             Box.Of(Outlines.Moved(other.Ink, motion)),
             PieceView.RoomsOf(other),
             other.LetterHeight,
-            other.LetterHeight - before.LetterHeight,
-            Middle(other).X - Middle(before).X,
-            Middle(other).Y - Middle(before).Y,
+            other.LetterHeight - now.Fit.LetterHeight,
+            Middle(other).X - Middle(now.Fit).X,
+            Middle(other).Y - Middle(now.Fit).Y,
             other.State
         );
-    }
 
     private static PlanePoint Middle(PieceFit fit) => Box.Of(fit.Ink) is { } box ? new PlanePoint(box.CentreX, box.CentreY) : default;
 

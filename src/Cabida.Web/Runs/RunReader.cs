@@ -17,6 +17,10 @@ internal sealed class RunReader(Cabida.Store.Library library, AtHand atHand)
     public ReadRun Read(Stored<Run> stored, PinnedDocuments pinned) =>
         RunReading.Of(stored.Id, stored.Revision, stored.Document, pinned, atHand);
 
+    /// <summary>A run as a change would have it; nothing of it is kept.</summary>
+    public async Task<ReadRun> Read(ReadRun run, Run changed, CancellationToken stop) =>
+        RunReading.Of(run.Id, run.Revision, changed, await Pinned(changed.SetUp, stop), atHand);
+
     /// <summary>What a set-up pins, as it was at the pinned revisions.</summary>
     public async Task<PinnedDocuments> Pinned(RunSetUp run, CancellationToken stop)
     {

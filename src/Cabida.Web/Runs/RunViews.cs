@@ -1,4 +1,5 @@
 using Cabida.Core.Blanks;
+using Cabida.Core.Findings;
 using Cabida.Core.Lists;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
@@ -64,7 +65,7 @@ internal sealed record RunView(
     IReadOnlyList<LengthEcho> GroupHeights,
     IReadOnlyList<SideView> Sides,
     ListView List,
-    IReadOnlyList<Lack> Lacks
+    IReadOnlyList<Finding> Lacks
 );
 
 /// <summary>Another side of a run as its set-up shows it, with the room its zone has.</summary>
@@ -89,7 +90,7 @@ internal sealed record ListView(
     int Made,
     IReadOnlyList<string> Fields,
     IReadOnlyList<IReadOnlyList<string>> Head,
-    IReadOnlyList<NameNote> Notes,
+    IReadOnlyList<Finding> Notes,
     int Beyond,
     IReadOnlyList<Phrase> Missing,
     IReadOnlyList<GroupView> Groups
@@ -166,10 +167,9 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         {
             notes.Insert(
                 0,
-                new NameNote(
-                    0,
-                    NoteKind.Suspicious,
-                    false,
+                new Finding(
+                    Rule.ListLine,
+                    Severity.Look,
                     Phrase.Say(
                         $"{motif.Name:strong} has no field, so all {run.Pieces.Count} pieces are the same. Put {"{name}"} into one "
                             + $"of its lines."
@@ -216,6 +216,8 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         var pinned = await reader.Pinned(incoming.SetUp, stop);
         return IncomingRun.Of(incoming, stored, pinned.Motif, await FilmsOf(incoming.SetUp, pinned, stop));
     }
+
+    public IEnumerable<Finding> Mendable(RunView view) => view.List.Notes;
 
     /// <summary>The run's film, and those that parts of its motif name.</summary>
     private static IEnumerable<Film> FilmsOf(ReadRun read) => (read.Ground?.Films.Values ?? []).Prepend(read.Film).OfType<Film>();

@@ -49,6 +49,7 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
                 info.Type.IsValueType
                 || info.Type.Namespace
                     is "Cabida.Core.Blanks"
+                        or "Cabida.Core.Findings"
                         or "Cabida.Core.Stock"
                         or "Cabida.Core.Runs"
                         or "Cabida.Core.Lists"

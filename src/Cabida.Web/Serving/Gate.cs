@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using Cabida.Core.Documents;
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 using Microsoft.AspNetCore.Http.Metadata;
 
@@ -23,7 +24,7 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
         {
             if (brought is double.NaN or double.PositiveInfinity or double.NegativeInfinity)
             {
-                return Refused([new FieldProblem("", Phrase.Say($"A figure of the request is no number."))]);
+                return Refused([Finding.Unusable("", Phrase.Say($"A figure of the request is no number."))]);
             }
 
             if (
@@ -82,14 +83,17 @@ internal sealed partial class Gate(ILogger<Gate> log) : IEndpointFilter
         TypedResults.Problem(why.ToString(), statusCode: StatusCodes.Status422UnprocessableEntity, title: "Cannot be worked out");
 
     /// <summary>An answer that names the fields that cannot be taken.</summary>
-    public static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Refused(IReadOnlyList<FieldProblem> problems) =>
+    public static Microsoft.AspNetCore.Http.HttpResults.ProblemHttpResult Refused(IReadOnlyList<Finding> problems) =>
         TypedResults.Problem(
-            string.Join(" ", problems.Take(3).Select(p => p.Field.Length > 0 ? $"{p.Field}: {p.Message}" : p.Message.ToString())),
+            string.Join(
+                " ",
+                problems.Take(3).Select(p => p.Fields is [{ Length: > 0 } field] ? $"{field}: {p.Message}" : p.Message.ToString())
+            ),
             statusCode: StatusCodes.Status422UnprocessableEntity,
             title: "Cannot be taken",
             extensions: new Dictionary<string, object?>
             {
-                ["fields"] = problems.Select(p => new FieldTold(p.Field, p.Message.ToString())).ToList(),
+                ["fields"] = problems.Select(p => new FieldTold(p.Fields[0], p.Message.ToString())).ToList(),
             }
         );
 

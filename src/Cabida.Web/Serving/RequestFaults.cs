@@ -1,5 +1,5 @@
 using System.Text.Json;
-using Cabida.Core.Documents;
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 using Microsoft.AspNetCore.Diagnostics;
 
@@ -14,11 +14,11 @@ internal sealed class RequestFaults : IExceptionHandler
         {
             NotWorkableException fault => Gate.CannotBeWorkedOut(fault.Reason),
             BadHttpRequestException { InnerException: JsonException json } => Gate.Refused([
-                new FieldProblem(FieldOf(json), Phrase.Say($"This is nothing that belongs here.")),
+                Finding.Unusable(FieldOf(json), Phrase.Say($"This is nothing that belongs here.")),
             ]),
             // A part that does not say which kind of part it is.
             NotSupportedException { Source: "System.Text.Json" } kind => Gate.Refused([
-                new FieldProblem(PathIn(kind.Message), Phrase.Say($"It does not say what kind of thing it is.")),
+                Finding.Unusable(PathIn(kind.Message), Phrase.Say($"It does not say what kind of thing it is.")),
             ]),
             BadHttpRequestException bad => TypedResults.Problem(bad.Message, statusCode: bad.StatusCode, title: "Cannot be read"),
             _ => null,

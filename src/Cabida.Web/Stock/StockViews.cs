@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Stock;
 using Cabida.Store;
 using Cabida.Web.Library;
@@ -10,7 +11,7 @@ internal sealed record FilmView(
     int Revision,
     DateTime ChangedAt,
     Film Film,
-    IReadOnlyList<StockProblem> Problems,
+    IReadOnlyList<Finding> Problems,
     IReadOnlyList<string> UsedBy
 );
 
@@ -20,7 +21,7 @@ internal sealed record CutterView(
     int Revision,
     DateTime ChangedAt,
     Cutter Cutter,
-    IReadOnlyList<StockProblem> Problems,
+    IReadOnlyList<Finding> Problems,
     IReadOnlyList<string> UsedBy
 );
 

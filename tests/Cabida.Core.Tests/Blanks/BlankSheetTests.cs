@@ -58,7 +58,7 @@ public class BlankSheetTests
             }
         );
         var finding = sheet.Findings.ShouldHaveSingleItem();
-        finding.Dimensions.ShouldBe([DimensionKind.Girth, DimensionKind.Across]);
+        BlankFindings.DimensionsOf(finding).ShouldBe([DimensionKind.Girth, DimensionKind.Across]);
         finding.Message.ToString().ShouldContain("A girth of 257.6 mm means 82.0 mm across; you measured 85.4 mm");
         sheet.Zone.ShouldNotBeNull();
     }
@@ -122,7 +122,7 @@ public class BlankSheetTests
     {
         var sheet = BlankSheet.Of(TestBlanks.Tumbler("400", "100", "40"));
         sheet.Wall.ShouldBeNull();
-        sheet.Findings.Where(f => f.Stops).ShouldHaveSingleItem().Dimensions.ShouldContain(DimensionKind.GirthUpper);
+        BlankFindings.DimensionsOf(sheet.Findings.Where(f => f.Stops).ShouldHaveSingleItem()).ShouldContain(DimensionKind.GirthUpper);
         sheet.Findings[^1].Message.ToString().ShouldContain("It looks like a diameter: it would be 313.2 mm.");
     }
 

@@ -49,11 +49,13 @@ public class WallReadingsTests
     {
         var tumbler = TestBlanks.Tumbler("276", "219", "150");
         var findings = BlankSheet.Of(tumbler with { Measured = [] }).Findings;
-        findings.Select(f => f.Dimensions[0]).ShouldBe([DimensionKind.GirthUpper, DimensionKind.GirthLower, DimensionKind.WallBetween]);
+        findings
+            .Select(f => BlankFindings.DimensionsOf(f).First())
+            .ShouldBe([DimensionKind.GirthUpper, DimensionKind.GirthLower, DimensionKind.WallBetween]);
         findings.ShouldAllBe(f => f.Stops);
         BlankSheet
             .Of(TestBlanks.Mug() with { Measured = [] })
-            .Findings.Select(f => f.Dimensions[0])
+            .Findings.Select(f => BlankFindings.DimensionsOf(f).First())
             .ShouldBe([DimensionKind.Girth, DimensionKind.Height]);
     }
 

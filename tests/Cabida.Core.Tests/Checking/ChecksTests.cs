@@ -29,7 +29,7 @@ public class ChecksTests
     {
         var findings = new OutsideZone().Look(Piece("Bo", new Box(-53, -20.5, 53, 21))).ToList();
         findings.Select(f => f.Message.ToString()).ShouldBe(["Bo is 6.0 mm wider than the zone.", "Bo is 1.5 mm higher than the zone."]);
-        findings[1].Place.ShouldBe(new PlanePoint(0, 21));
+        findings[1].Places.ShouldBe([new PlanePoint(0, 21)]);
         findings[0].Figure!.Value.ShouldBe(-3, 1e-9);
     }
 

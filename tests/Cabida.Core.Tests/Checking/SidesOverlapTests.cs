@@ -15,7 +15,7 @@ public class SidesOverlapTests
             .Look("Dilys", [new("Wrap", "", [Block(-50, 50)]), new("Right", "", [Block(46, 80)]), new("Left", "", [Block(-90, -50)])])
             .ShouldHaveSingleItem();
         found.Rule.ShouldBe(Rule.SidesOverlap);
-        found.Place.ShouldBe(new PlanePoint(48, 5));
+        found.Places.ShouldBe([new PlanePoint(48, 5)]);
         found
             .Message.ToString()
             .ShouldBe("Dilys has two sides on one another: Wrap and Right share 4.0 mm × 10.0 mm. Make one of them smaller, or move it.");
@@ -31,7 +31,8 @@ public class SidesOverlapTests
                 [new("Left", "", [Block(-120, -100)]), new("Right", "", [Block(120, 140), Block(120 - 250, 140 - 250), Block(370, 390)])]
             )
             .ShouldHaveSingleItem()
-            .Place!.Value.X.ShouldBe(-115);
+            .Places[0]
+            .X.ShouldBe(-115);
         SidesOverlap
             .Look("Dilys", [new("Left", "", [Block(-120, -110)]), new("Right", "", [Block(120, 140), Block(-110, -90)])])
             .ShouldBeEmpty();

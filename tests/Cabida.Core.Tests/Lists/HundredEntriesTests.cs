@@ -153,7 +153,10 @@ public class HundredEntriesTests
     public void Names_on_one_line_are_parted_by_one_remedy()
     {
         var note = NameList.Read("Bram, Ada, Jo, Hazel", []).Notes.Single();
-        NameList.Read(note.Remedy!.Instead!, []).Pieces.Select(p => p.Name).ShouldBe(["Bram", "Ada", "Jo", "Hazel"]);
+        NameList
+            .Read("Bram, Ada, Jo, Hazel".Mended(note.Remedies[0]), [])
+            .Pieces.Select(p => p.Name)
+            .ShouldBe(["Bram", "Ada", "Jo", "Hazel"]);
     }
 
     [Theory]

@@ -37,16 +37,15 @@ public class ListPropertyTests
         Raw.Sample(raw =>
         {
             var typed = $"{raw.Replace('\t', ' ')}\nAgnieszka\nBram\nIoanna\nKwabena";
-            var note = NameList.Read(typed, []).Notes.FirstOrDefault(n => n.Line == 1 && n.Remedy is not null);
+            var note = NameList.Read(typed, []).Notes.FirstOrDefault(n => n.Line == 1 && n.Remedies.Count > 0);
             if (note is null)
             {
                 return true;
             }
 
-            var mended = note.Remedy!.Instead is { } instead
-                ? $"{instead}\n{typed[(typed.IndexOf('\n', StringComparison.Ordinal) + 1)..]}"
-                : typed[(typed.IndexOf('\n', StringComparison.Ordinal) + 1)..];
-            return NameList.Read(mended, []).Notes.All(n => n.Line != 1 || n.Message.ToString() != note.Message.ToString());
+            return NameList
+                .Read(typed.Mended(note.Remedies[0]), [])
+                .Notes.All(n => n.Line != 1 || n.Message.ToString() != note.Message.ToString());
         });
 
     [Fact]

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Lists;
 
 namespace Cabida.Core.Tests.Lists;
@@ -34,7 +35,7 @@ public class NameListTests
     {
         var list = NameList.Read(string.Join('\n', Enumerable.Range(1, 2000).Select(i => $"Name {i}")), []);
         list.Pieces.Count.ShouldBe(NameList.MostPieces);
-        list.Notes.Single(n => n.Kind == NoteKind.Wrong).Message.ToString().ShouldContain("2000 names; a run holds 1000");
+        list.Notes.Single(n => n.Severity == Severity.Stop).Message.ToString().ShouldContain("2000 names; a run holds 1000");
     }
 
     [Fact]

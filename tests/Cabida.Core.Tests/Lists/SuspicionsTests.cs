@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Lists;
 
 namespace Cabida.Core.Tests.Lists;
@@ -26,7 +27,7 @@ public class SuspicionsTests
     {
         var note = NameList.Read(name + Rest, []).Notes.Where(n => n.Line == 1).ToList();
         note.ShouldContain(
-            n => n.Message.ToString().Contains(says) && (n.Remedy == null ? "" : n.Remedy.Label) == remedy && !n.Stops,
+            n => n.Message.ToString().Contains(says) && string.Concat(n.Remedies.Select(r => r.Words.ToString())) == remedy && !n.Stops,
             string.Join("; ", note)
         );
     }
@@ -52,20 +53,10 @@ public class SuspicionsTests
     public void Mending_a_line_takes_its_note_away()
     {
         var typed = "MARGARET\nMart1n\nBram,\nM\u0430rta\n Ola \nBram" + Rest;
-        for (var i = 0; NameList.Read(typed, []).Notes.FirstOrDefault(n => n.Remedy is not null) is { } note; i++)
+        for (var i = 0; NameList.Read(typed, []).Notes.FirstOrDefault(n => n.Remedies.Count > 0) is { } note; i++)
         {
             i.ShouldBeLessThan(20);
-            var lines = typed.Split('\n').ToList();
-            if (note.Remedy!.Instead is { } instead)
-            {
-                lines[note.Line - 1] = instead;
-            }
-            else
-            {
-                lines.RemoveAt(note.Line - 1);
-            }
-
-            typed = string.Join('\n', lines);
+            typed = typed.Mended(note.Remedies[0]);
         }
 
         NameList
@@ -79,12 +70,23 @@ public class SuspicionsTests
     {
         var list = NameList.Read("\u200bZoe\u0308 \u00a0Marie\u00ad\nﬁna\nنرگس\u200cخانم\nBram", []);
         list.Pieces.Select(p => p.Name).ShouldBe(["Zoë Marie", "fina", "نرگس\u200cخانم", "Bram"]);
-        list.Notes.Where(n => n.Kind == NoteKind.Cleaned)
+        list.Notes.Where(n => n.Severity == Severity.Told)
             .Select(n => n.Message.ToString())
             .ShouldBe([
                 "Line 1: blanks were tidied and invisible characters were taken out and accents and letters were put together in "
                     + "Zoë Marie.",
                 "Line 2: accents and letters were put together in fina.",
             ]);
+    }
+
+    [Fact]
+    public void Several_lines_are_mended_at_once_without_mixing_up_their_numbers()
+    {
+        const string typed = "Bram\r\nMart1n\n Ola \nBram, Jo\nBram" + Rest;
+        var remedies = NameList.Read(typed, []).Notes.Where(n => n.Line <= 5).SelectMany(n => n.Remedies).ToArray();
+        remedies.Length.ShouldBe(4);
+        typed.Mended(remedies).ShouldBe("Bram\nMartin\nOla\nJo Bram" + Rest);
+        // A line that is gone leaves the list alone.
+        "Bram".Mended(remedies[0]).ShouldBe("Bram");
     }
 }

@@ -171,7 +171,7 @@ public class CompositionTests
         );
         MotifProblems
             .Of(bad, new BlockFace(), NoGraphics.Instance)
-            .Select(p => (p.PartId, p.Field))
+            .Select(p => (p.Part, p.Fields[0]))
             .ShouldBe([("", "name"), ("a", "text"), ("b", "gap"), ("b", "text"), ("c", "typeface")]);
     }
 }

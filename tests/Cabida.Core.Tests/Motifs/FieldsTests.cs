@@ -30,7 +30,7 @@ public class FieldsTests
         var composition = TestMotifs.Compose(motif);
         MotifNotes
             .Of(composition, composition.PartsAt(1), motif, GroundShape.None)
-            .ShouldContain(n => n.PartId == "b" && n.Message.ToString().StartsWith("No list fills the field year."));
+            .ShouldContain(n => n.Part == "b" && n.Message.ToString().StartsWith("No list fills the field year."));
     }
 
     [Theory]

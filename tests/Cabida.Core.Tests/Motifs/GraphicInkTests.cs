@@ -175,7 +175,7 @@ public class GraphicInkTests
         picture.FilmsOf(parts, 1).ShouldHaveSingleItem().Ink.Area.ShouldBe((80 * 30) + (80 * 5), 1e-6);
         picture.LeftOut.ShouldHaveSingleItem().Key.ShouldBe("g");
         var note = MotifNotes.Of(picture, parts, motif, GroundShape.None).ShouldHaveSingleItem();
-        (note.PartId, note.Severity).ShouldBe(("g", Severity.Stop));
+        (note.Part, note.Severity).ShouldBe(("g", Severity.Stop));
         note.Message.ToString().ShouldContain("crosses itself");
         Should.Throw<NotWorkableException>(() => With(leavesOut: false).InkAt(1));
     }
@@ -206,6 +206,6 @@ public class GraphicInkTests
     public void A_graphic_that_is_gone_is_told_and_has_no_ink()
     {
         Shapes.Compose(Shapes.Motif(Part)).BoxAt(1).ShouldBeNull();
-        MotifProblems.Of(Shapes.Motif(Part), new BlockFace(), NoGraphics.Instance).ShouldContain(p => p.Field == "graphic");
+        MotifProblems.Of(Shapes.Motif(Part), new BlockFace(), NoGraphics.Instance).ShouldContain(p => p.Fields[0] == "graphic");
     }
 }

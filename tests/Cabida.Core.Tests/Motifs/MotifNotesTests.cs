@@ -20,11 +20,11 @@ public class MotifNotesTests
 
     [Theory]
     // Letters 1 apart at an em of 10: they meet when grown by a half; the ring of o has a hole of 3.
-    [InlineData("HH", 0.3, null, "Strengthened by 0.30 mm a side; up to 0.50 mm, where two parts of the ink meet.")]
+    [InlineData("HH", 0.3, Severity.Told, "Strengthened by 0.30 mm a side; up to 0.50 mm, where two parts of the ink meet.")]
     [InlineData("HH", 0.6, Severity.Look, "Strengthened by 0.60 mm a side; beyond 0.50 mm two parts of the ink meet.")]
     [InlineData("o", 1.6, Severity.Look, "Strengthened by 1.60 mm a side; beyond 1.50 mm a counter closes at o.")]
-    [InlineData("H", 2, null, "Strengthened by 2.00 mm a side; nothing meets up to 5.0 mm.")]
-    public void Strengthening_is_told_with_its_limit_and_what_would_meet(string text, double by, Severity? severity, string words)
+    [InlineData("H", 2, Severity.Told, "Strengthened by 2.00 mm a side; nothing meets up to 5.0 mm.")]
+    public void Strengthening_is_told_with_its_limit_and_what_would_meet(string text, double by, Severity severity, string words)
     {
         var line = TestMotifs.Line("a", text, 7) with { Strengthen = MotifLength.Stays(by) };
         Notes(Shapes.Motif(line)).ShouldHaveSingleItem().ShouldBe((severity, words));
@@ -100,7 +100,7 @@ public class MotifNotesTests
         MotifProblems
             .Of(Shapes.Motif(Line(Stretching.ToWidth, 9) with { Shape = LineShape.RoundOutside }), new BlockFace(), NoGraphics.Instance)
             .ShouldHaveSingleItem()
-            .Field.ShouldBe("stretching");
+            .Fields.ShouldBe(["stretching"]);
     }
 
     [Fact]

@@ -128,8 +128,8 @@ public class PlacingTests
         );
         MotifProblems
             .Of(motif, new BlockFace(), NoGraphics.Instance)
-            .Where(p => p.Field == "anchor")
-            .Select(p => p.PartId)
+            .Where(p => p.Fields[0] == "anchor")
+            .Select(p => p.Part)
             .ShouldBe(["a", "b", "c"]);
         Shapes.Compose(motif).PartsAt(1).Count.ShouldBe(4);
     }

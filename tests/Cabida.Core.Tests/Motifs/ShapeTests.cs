@@ -125,7 +125,7 @@ public class ShapeTests
         );
         MotifProblems
             .Of(motif, new BlockFace(), NoGraphics.Instance)
-            .Select(p => $"{p.PartId}.{p.Field}")
+            .Select(p => $"{p.Part}.{p.Fields[0]}")
             .Order()
             .ShouldBe(
                 new[]

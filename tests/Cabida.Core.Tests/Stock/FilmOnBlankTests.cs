@@ -107,6 +107,6 @@ public class FilmOnBlankTests
     {
         Navy.Gives.ShouldBe(new StrainLimits(0.03, 0.005));
         (Navy with { Material = FilmMaterial.Card }).Gives.ShouldBe(new StrainLimits(0.003, 0.001));
-        StockProblems.Of(Navy with { PressedAt = "very hot" }).ShouldHaveSingleItem().Field.ShouldBe("pressedAt");
+        StockProblems.Of(Navy with { PressedAt = "very hot" }).ShouldHaveSingleItem().Fields.ShouldBe(["pressedAt"]);
     }
 }

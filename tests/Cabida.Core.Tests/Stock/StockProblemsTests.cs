@@ -31,10 +31,13 @@ public class StockProblemsTests
             "width" => Good with { Width = new(typed) },
             _ => Good with { Length = new(typed) },
         };
-        StockProblems.Of(film).ShouldHaveSingleItem().Field.ShouldBe(field);
+        StockProblems.Of(film).ShouldHaveSingleItem().Fields.ShouldBe([field]);
     }
 
     [Fact]
     public void A_cutter_needs_a_name_and_a_reach() =>
-        StockProblems.Of(new Cutter(" ", new("?"), TypedLength.Empty)).Select(p => p.Field).ShouldBe(["name", "reachWidth", "reachLength"]);
+        StockProblems
+            .Of(new Cutter(" ", new("?"), TypedLength.Empty))
+            .Select(p => p.Fields[0])
+            .ShouldBe(["name", "reachWidth", "reachLength"]);
 }

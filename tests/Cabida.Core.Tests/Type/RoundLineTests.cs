@@ -1,4 +1,6 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using CsCheck;
@@ -96,7 +98,7 @@ public class RoundLineTests
     public void A_line_longer_than_its_circle_says_so_and_what_is_offered_mends_it()
     {
         var part = TestMotifs.Line("a", "HHHHHHHHHHHHHHHH", 7) with { Shape = LineShape.RoundOutside, Circle = MotifLength.Scales(24) };
-        MotifNote? Note(LetteringPart p) =>
+        Finding? Note(LetteringPart p) =>
             TestMotifs.Compose(new("m", RowAlignment.Centre, [p])) is var c
                 ? MotifNotes.Of(c, c.PartsAt(1), new("m", RowAlignment.Centre, [p]), GroundShape.None).SingleOrDefault()
                 : null;
@@ -106,12 +108,15 @@ public class RoundLineTests
             .ShouldBe(
                 "“HHHHHHHHHHHHHHHH” is longer than its circle: it goes 454° round one of 24.0 mm, so that its ends lie on one another."
             );
-        note.Offers.Select(o => o.Field).ShouldBe(["circle", "size"]);
-        Note(part with { Circle = new(note.Offers[0].Length, Scaling.Proportional) }).ShouldBeNull();
-        Note(part with { Size = new(note.Offers[1].Length, Scaling.Proportional) }).ShouldBeNull();
+        LetteringPart Mended(int which) =>
+            (LetteringPart)((Change<Motif>)note.Remedies[which].Change!).Of(new("m", RowAlignment.Centre, [part])).Parts[0];
+        note.Remedies.Select(r => r.Words.ToString()).ShouldBe(["A circle of 31.0 mm", "Letters 5.4 mm high"]);
+        Note(Mended(0)).ShouldBeNull();
+        Note(Mended(1)).ShouldBeNull();
         // And no more than it takes.
-        double.Parse(note.Offers[0].Length.Text, System.Globalization.CultureInfo.InvariantCulture).ShouldBe(31, 1);
-        double.Parse(note.Offers[1].Length.Text, System.Globalization.CultureInfo.InvariantCulture).ShouldBe(5.4, 0.3);
+        double Read(MotifLength length) => length.Typed.OrZero(LengthRange.Artwork).Millimetres;
+        Read(Mended(0).Circle).ShouldBe(31, 1);
+        Read(Mended(1).Size).ShouldBe(5.4, 0.3);
     }
 
     [Fact]

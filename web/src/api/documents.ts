@@ -49,6 +49,17 @@ export function documentSource<K extends keyof Kinds>(
   };
 }
 
+/** Has the server make remedies of what it noticed on a document, as one step. */
+export const mended =
+  <K extends 'motifs' | 'runs'>(kinds: K, id: string, remedies: readonly string[]) =>
+  (madeFrom: number) =>
+    answer(
+      api.POST(`/api/${kinds}/{id}/remedies` as '/api/motifs/{id}/remedies', {
+        params: { path: { id }, ...made(madeFrom) },
+        body: { remedies: [...remedies] },
+      }),
+    ) as Promise<unknown> as Promise<Kinds[K]['view']>;
+
 /** Takes a document away, and brings it back. */
 export function removalOf(kinds: keyof Kinds, id: string) {
   const at = `/api/${kinds}/{id}` as '/api/blanks/{id}';

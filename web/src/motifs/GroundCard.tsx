@@ -38,7 +38,7 @@ export function GroundCard({ view, motif, edit }: Props) {
   const kind = ground.blankId ? ground.blankId : ground.width.text || ground.height.text ? 'plain' : 'none';
   const choose = (to: string) =>
     edit((m) => ({ ...m, ground: to === 'none' ? NOTHING : to === 'plain' ? PLAIN : { ...NOTHING, blankId: to } }));
-  const problem = (field: string) => view.problems.find((p) => p.partId === '' && p.field === field)?.message;
+  const problem = (field: string) => view.problems.find((p) => p.part === '' && p.fields.includes(field))?.message;
   return (
     <section className="card" aria-label="Ground">
       <h2>

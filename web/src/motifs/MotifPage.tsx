@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
-import { removalOf } from '../api/documents';
+import { mended, removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
@@ -43,10 +43,10 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
   if (!view || !document) return null;
   const onPart = (partId: string, to: (p: Part) => Part) => edit((m) => ({ ...m, parts: changed(m.parts, partId, to) }));
   const whole = [
-    ...view.problems
-      .filter((p) => p.partId === '' && !['name', 'groundWidth', 'groundHeight', 'groundMargin'].includes(p.field))
-      .map((p) => ({ severity: 'stop' as const, message: p.message })),
-    ...view.notes.filter((n) => n.partId === '' || n.severity === 'stop'),
+    ...view.problems.filter(
+      (p) => p.part === '' && !p.fields.some((f) => ['name', 'groundWidth', 'groundHeight', 'groundMargin'].includes(f)),
+    ),
+    ...view.notes.filter((n) => n.part === '' || n.severity === 'stop'),
   ];
   return (
     <div className="page fill">
@@ -56,7 +56,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
             className="title-field"
             aria-label="Name of the motif"
             value={document.name}
-            isInvalid={view.problems.some((p) => p.field === 'name')}
+            isInvalid={view.problems.some((p) => p.fields.includes('name'))}
             onChange={(e) => edit((m) => ({ ...m, name: e.target.value }))}
           />
         }
@@ -92,6 +92,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
               onChoose={(p) => setChosen(p === chosen ? undefined : p)}
               onTry={(partId) => void go(`/motifs/${id}/try/${partId}`)}
               onLetter={(partId, index) => setLetter({ partId, index })}
+              onMend={(remedy) => void motif.order(mended('motifs', id, [remedy]))}
             />
             <GroundCard view={view} motif={document} edit={edit} />
             {whole.length > 0 && <ToLookAt notes={whole} />}
@@ -111,12 +112,12 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
   );
 }
 
-function ToLookAt({ notes }: { notes: readonly { severity: Schemas['MotifNote']['severity']; message: Schemas['Phrase'] }[] }) {
+function ToLookAt({ notes }: { notes: readonly Schemas['Finding'][] }) {
   return (
     <section className="card" aria-label="To look at" aria-live="polite">
       <h2>To look at</h2>
       {notes.map((n, i) => (
-        <p key={i} className={`finding ${n.severity ?? ''}`}>
+        <p key={i} className={`finding ${n.severity}`}>
           <Words of={n.message} />
         </p>
       ))}

@@ -18,7 +18,7 @@ export interface PartFieldsProps {
   typefaces: readonly Schemas['TypefaceName'][];
   films: readonly Schemas['FilmView'][];
   set: readonly Schemas['SetPartView'][];
-  problems: readonly Schemas['MotifProblem'][];
+  problems: readonly Schemas['Finding'][];
   onChange: (part: Part | readonly Part[]) => void;
   onTry: () => void;
   onLetter: (index: number) => void;
@@ -41,7 +41,7 @@ export function PartFields({
   section,
   onSection,
 }: PartFieldsProps) {
-  const of = { problem: (field: string) => problems.find((p) => p.field === field)?.message, onChange };
+  const of = { problem: (field: string) => problems.find((p) => p.fields.includes(field))?.message, onChange };
   const fellows = flat(motif.parts).find((p) => p.part.kind === 'group' && p.part.parts.some((x) => x.id === part.id))?.part;
   const among = fellows?.kind === 'group' ? fellows.parts : motif.parts;
   const shown = sectionsOf(part);

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
 import { ActionSign } from './ActionSign';
-import { ACTIONS, nameOf, REPEATS, SHAPES, withLength, type Part } from './parts';
+import { ACTIONS, nameOf, REPEATS, SHAPES, type Part } from './parts';
 import { PartFields, type PartFieldsProps } from './PartFields';
 
 interface Props extends PartFieldsProps {
@@ -9,17 +9,18 @@ interface Props extends PartFieldsProps {
   last: boolean;
   open: boolean;
   marked: boolean;
-  notes: readonly Schemas['MotifNote'][];
+  notes: readonly Schemas['Finding'][];
   onOpen: () => void;
   onMark: (marked: boolean) => void;
   onMove: (by: number) => void;
   onCopy: () => void;
   onRemove: () => void;
+  onMend: (remedyId: string) => void;
 }
 
 /** A part as a row of the schedule; the open one shows its fields. */
 export function PartRow(props: Props) {
-  const { part, depth, first, last, open, marked, films, problems, notes, onOpen, onMark, onMove, onCopy, onRemove } = props;
+  const { part, depth, first, last, open, marked, films, problems, notes, onOpen, onMark, onMove, onCopy, onRemove, onMend } = props;
   const name = nameOf(part);
   const film = films.find((f) => f.id === part.filmId)?.film;
   const wrong = problems.length > 0 || notes.some((n) => n.severity === 'stop');
@@ -66,7 +67,7 @@ export function PartRow(props: Props) {
       {open && <PartFields {...props} />}
       {open &&
         problems
-          .filter((p) => !['text'].includes(p.field))
+          .filter((p) => !p.fields.includes('text'))
           .map((p, i) => (
             <p key={i} className="echo problem">
               <Words of={p.message} />
@@ -75,19 +76,14 @@ export function PartRow(props: Props) {
       {open &&
         notes.map((n, i) => (
           <div key={i}>
-            <p className={n.severity ? `finding ${n.severity}` : 'soft small'}>
+            <p className={n.severity === 'told' ? 'soft small' : `finding ${n.severity}`}>
               <Words of={n.message} />
             </p>
-            {n.offers.length > 0 && (
+            {n.remedies.length > 0 && (
               <div className="note-offers">
-                {n.offers.map((o) => (
-                  <button
-                    key={o.field}
-                    type="button"
-                    className="btn btn-sm btn-line"
-                    onClick={() => props.onChange(withLength(part, o.field, o.length))}
-                  >
-                    <Words of={o.words} />
+                {n.remedies.map((r) => (
+                  <button key={r.id} type="button" className="btn btn-sm btn-line" onClick={() => onMend(r.id)}>
+                    <Words of={r.words} />
                   </button>
                 ))}
               </div>

@@ -16,10 +16,11 @@ interface Props {
   onChoose: (id?: string) => void;
   onTry: (partId: string) => void;
   onLetter: (partId: string, index: number) => void;
+  onMend: (remedyId: string) => void;
 }
 
 /** The parts of a motif as rows, first at the top; the open one shows its fields. */
-export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter }: Props) {
+export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter, onMend }: Props) {
   const typefaces = useTypefaceNames();
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')), select: (l) => l.cards });
   const fresh = useQuery({ queryKey: ['fresh-parts'], queryFn: () => answer(api.GET('/api/motifs/fresh-parts')), staleTime: Infinity });
@@ -62,8 +63,8 @@ export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter 
           typefaces={typefaces}
           films={films.data ?? []}
           set={view.parts}
-          problems={view.problems.filter((p) => p.partId === part.id)}
-          notes={view.notes.filter((n) => n.partId === part.id)}
+          problems={view.problems.filter((p) => p.part === part.id)}
+          notes={view.notes.filter((n) => n.part === part.id)}
           onOpen={() => onChoose(part.id)}
           onMark={(on) => setMarked(on ? [...live, part.id] : live.filter((id) => id !== part.id))}
           onChange={(next) => parts((all) => changed(all, part.id, () => next))}
@@ -72,6 +73,7 @@ export function Schedule({ view, motif, edit, chosen, onChoose, onTry, onLetter 
           onRemove={() => parts((all) => changed(all, part.id, () => null))}
           onTry={() => onTry(part.id)}
           onLetter={(index) => onLetter(part.id, index)}
+          onMend={onMend}
           section={section}
           onSection={setSection}
         />

@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { testFinding } from '../api/testFinding';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
@@ -211,6 +212,7 @@ describe('a part in the schedule', () => {
       onRemove={nothing}
       onTry={nothing}
       onLetter={nothing}
+      onMend={nothing}
       section="words"
       onSection={nothing}
       {...more}
@@ -220,12 +222,7 @@ describe('a part in the schedule', () => {
   it('says what it is, what it does and that it wants looking at, by words and not by colour alone', () => {
     expect(text(row(shape))).toBe('tag tag ↑ ↓ ✕');
     expect(text(row({ ...shape, label: 'edge', action: 'confines' }))).toBe('edge edge tag, confines ↑ ↓ ✕');
-    const look = {
-      partId: 'a',
-      severity: 'look' as const,
-      message: { parts: [{ text: 'widened', strong: false, fine: false }] },
-      offers: [],
-    };
+    const look = testFinding({ part: 'a', words: 'widened' });
     expect(text(row(line, { notes: [look] }))).toContain('▲ to look at');
     expect(text(row(line, { notes: [{ ...look, severity: 'stop' }] }))).toContain('■ to mend');
     expect(html(row({ ...shape, filmId: 'navy' }))).toContain('title="Navy vinyl"');

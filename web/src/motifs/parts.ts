@@ -85,12 +85,6 @@ export function grouped(parts: Parts, ids: readonly string[], group: Group): Par
   return parts.flatMap((p) => (p.id === first.id ? [made] : ids.includes(p.id) ? [] : [p]));
 }
 
-/** A part with a length of it typed anew, as a note offers it; whether it follows the fit stays. */
-export function withLength(part: Part, field: string, typed: Schemas['TypedLength']): Part {
-  const before = (part as unknown as Record<string, Length | undefined>)[field];
-  return before === undefined ? part : { ...part, [field]: { ...before, typed } };
-}
-
 /** The films and plies that parts of a motif are of, each once. */
 export function layersOf(motif: Motif): { filmId: string; ply: number }[] {
   const all = new Map(

@@ -93,13 +93,13 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
           <div className="bench-held">
             <h3>Held back</h3>
             {data.held.map((h) => (
-              <p key={h.pieceId}>
-                {h.why.parts[0]?.text !== h.name && (
+              <p key={h.why.piece}>
+                {h.why.message.parts[0]?.text !== h.name && (
                   <>
                     <b>{h.name}</b>:{' '}
                   </>
                 )}
-                <Words of={h.why} />
+                <Words of={h.why.message} />
               </p>
             ))}
           </div>

@@ -5,7 +5,7 @@ import { useUnits } from '../units/UnitsContext';
 import { within } from './faces';
 
 const RING = 11;
-const NAMES: Record<Schemas['Rule'], string> = {
+const NAMES: Partial<Record<Schemas['Rule'], string>> = {
   missingCharacters: 'missing',
   outsideZone: 'over',
   thinStrokes: 'stroke',
@@ -36,13 +36,13 @@ export function FindingMarks({
 }) {
   const { units } = useUnits();
   const placed = findings
-    .map((f, i) => ({ f, i }))
-    .filter(({ f }) => f.place && f.rule !== 'outsideZone' && (!box || within(f.place, box)));
+    .map((f, i) => ({ f, i, place: f.places[0] }))
+    .filter(({ f, place }) => place && f.rule !== 'outsideZone' && (!box || within(place, box)));
   const told = placed.find(({ i }) => i === lit) ?? placed[0];
   return (
     <>
-      {placed.map(({ f, i }) => {
-        const [x, y] = [scale.x(f.place?.x ?? 0), scale.y(f.place?.y ?? 0)];
+      {placed.map(({ f, i, place }) => {
+        const [x, y] = [scale.x(place?.x ?? 0), scale.y(place?.y ?? 0)];
         return (
           <g key={i} className={`finding-mark ${f.severity}${lit === i ? ' lit' : ''}`}>
             <circle cx={x} cy={y} r={RING} />
@@ -51,7 +51,7 @@ export function FindingMarks({
                 x={x}
                 y={y}
                 to={scale.y(foot) - 12}
-                text={`${NAMES[f.rule]} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`}
+                text={`${NAMES[f.rule] ?? ''} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`}
               />
             )}
           </g>

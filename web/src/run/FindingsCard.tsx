@@ -1,29 +1,28 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { figure, length } from '../units/units';
+import { length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
-import { ownOn, withOwn } from './piece/ByHandCard';
+import { ghostSaid } from './set/ghostSaid';
+import type { Ghost } from './set/useGhost';
+import { mendPiece, useRemedies } from './useRemedies';
 import type { RunDocument } from './useRun';
 
-/** What makers do first when a name resists. */
-const USUAL: Schemas['Concession'][] = (['closeUp', 'twoLines', 'smaller'] as const).map((kind) => ({
-  kind,
-  percent: kind === 'smaller' ? 20 : 5,
-  leastMargin: { text: '4', unit: 'millimetre' },
-  typefaceId: '',
-}));
-
 interface Props {
+  id: string;
   piece: Schemas['PieceView'];
   set?: Schemas['RunSet'];
   run: RunDocument;
   lit?: number;
   onLight: (finding?: number) => void;
+  /** What the remedy that is pointed at would make of the piece. */
+  ghost?: Schemas['GhostView'];
+  onGhost: (ghost?: Ghost) => void;
 }
 
-/** What the checks noticed on a piece, most serious first, and what would mend it. */
-export function FindingsCard({ piece, set, run, lit, onLight }: Props) {
-  const all = set?.groups.length === 1 ? set.groups[0]?.largestForAll : null;
+/** What the checks noticed on a piece, most serious first, and what would mend it: pointed at, it is shown; clicked, it is done. */
+export function FindingsCard({ id, piece, set, run, lit, onLight, ghost, onGhost }: Props) {
+  const mendable = useRemedies(id, piece, run.view?.revision, set);
   return (
     <section className="card grow" aria-label="To look at" aria-live="polite">
       <h2>
@@ -40,62 +39,62 @@ export function FindingsCard({ piece, set, run, lit, onLight }: Props) {
           onBlur={() => onLight(undefined)}
         >
           <Words of={f.message} />
-          {i === piece.findings.findIndex((o) => o.rule === 'outsideZone' && o.side === f.side) && (
-            <Remedies piece={piece} side={f.side ?? ''} all={f.side ? null : all} run={run} />
-          )}
-          {f.rule === 'standsOnClear' && run.document?.setUp.placing !== 'free' && (
-            <div className="remedies">
-              <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, placing: 'free' }))}>
-                Let it find its place
-              </button>
-            </div>
-          )}
+          <Remedies
+            piece={piece}
+            finding={mendable?.[i] ?? f}
+            ghost={ghost}
+            onGhost={onGhost}
+            onMend={(remedy) => {
+              onGhost(undefined);
+              void run.order(mendPiece(id, piece.id, remedy));
+            }}
+          />
         </div>
       ))}
     </section>
   );
 }
 
-/** What makes a piece fit: the whole set at another size, what it needs conceded, or this side of it alone. */
-function Remedies({ piece, side, all, run }: { piece: Schemas['PieceView']; side: string; all?: number | null; run: RunDocument }) {
+interface RemediesProps {
+  piece: Schemas['PieceView'];
+  finding: Schemas['Finding'];
+  ghost?: Schemas['GhostView'];
+  onGhost: (ghost?: Ghost) => void;
+  onMend: (remedyId: string) => void;
+}
+
+function Remedies({ piece, finding, ghost, onGhost, onMend }: RemediesProps) {
   const { units } = useUnits();
+  const [pointed, setPointed] = useState(false);
+  if (finding.remedies.length === 0) return null;
+  const { side } = finding;
   const largest = side === '' ? piece.largestLetterHeight : piece.sides.find((s) => s.id === side)?.largestLetterHeight;
-  if (typeof largest !== 'number') return null;
-  const named = side === '' || !!piece.sides.find((s) => s.id === side)?.nameLine;
-  const may = (run.document?.setUp.concessions.length ?? 0) > 0;
-  const alone = Math.floor(largest * 10) / 10;
-  const letterHeight = { text: String(alone), unit: 'millimetre' as const };
+  const point = (remedy?: string) => {
+    setPointed(remedy !== undefined);
+    onGhost(remedy === undefined ? undefined : { remedy, side: side || undefined });
+  };
   return (
     <div className="remedies">
-      <span className="soft">On its own it fits at {length(largest, units)}.</span>
-      {typeof all === 'number' && (
+      {finding.rule === 'outsideZone' && typeof largest === 'number' && (
+        <span className="soft">On its own it fits at {length(largest, units)}.</span>
+      )}
+      {finding.remedies.map((r) => (
         <button
+          key={r.id}
           type="button"
           className="btn btn-sm btn-line"
-          onClick={() => run.editSetUp((r) => ({ ...r, letterHeight: { text: String(all), unit: 'millimetre' } }))}
+          onClick={() => onMend(r.id)}
+          onMouseEnter={() => point(r.id)}
+          onMouseLeave={() => point()}
+          onFocus={() => point(r.id)}
+          onBlur={() => point()}
         >
-          All at {figure(all, units)}, so that every name fits
+          <Words of={r.words} />
         </button>
-      )}
-      {!may && named && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, concessions: USUAL }))}>
-          Concede what it needs
-        </button>
-      )}
-      {(may || side !== '') && (
-        <button
-          type="button"
-          className="btn btn-sm btn-line"
-          onClick={() => run.editPiece(piece.id, (p) => withOwn(p, side, { ...ownOn(p, side), letterHeight }))}
-        >
-          This one alone at {figure(alone, units)}
-        </button>
-      )}
-      {side === '' && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => run.editSetUp((r) => ({ ...r, sizing: 'eachLargest' }))}>
-          Each as large as fits
-        </button>
-      )}
+      ))}
+      <span className="soft small" role="status">
+        {pointed && ghost && ghostSaid(ghost, (mm) => length(mm, units))}
+      </span>
     </div>
   );
 }

@@ -88,11 +88,24 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
         {error ? error.message : 'Setting the first names …'}
       </p>
     );
-  const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.place);
+  const board = viewShown(on.faces, view, lit === undefined ? undefined : piece.findings[lit]?.places[0]);
   const face = on.faces[board === 'seen' ? 0 : board];
   const several = on.faces.length > 1;
   const first = on.faces.find((f) => f.sides.includes(''));
   const [shownSide] = sidesOn(piece, face);
+  const findings = (
+    <FindingsCard
+      key={piece.id}
+      id={id}
+      piece={piece}
+      set={set.data}
+      run={run}
+      lit={lit}
+      onLight={setLit}
+      ghost={ghost && shown}
+      onGhost={setGhost}
+    />
+  );
   return (
     <>
       <div className="fit-layout">
@@ -139,13 +152,13 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
                 handle={run.view.hasHandle}
                 round={!!face?.isWall}
               />
-              {piece.findings.length > 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
+              {piece.findings.length > 0 && findings}
               <InkCard
                 piece={piece}
                 face={several ? first?.name.toLowerCase() : undefined}
                 wall={run.view.isWall && first?.key === 'front'}
               />
-              {piece.findings.length === 0 && <FindingsCard piece={piece} set={set.data} run={run} lit={lit} onLight={setLit} />}
+              {piece.findings.length === 0 && findings}
               <SidesFit piece={piece} />
               <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
             </>

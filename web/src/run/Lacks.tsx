@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
 
 /** What a run still lacks, with the way to mend it. */
-export function Lacks({ id, lacks }: { id: string; lacks: readonly Schemas['Lack'][] }) {
+export function Lacks({ id, lacks }: { id: string; lacks: readonly Schemas['Finding'][] }) {
   return (
     <div className="empty">
       <p>Before the names can be set:</p>

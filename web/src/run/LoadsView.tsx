@@ -93,20 +93,20 @@ function films(loads: readonly Schemas['LoadView'][]): Schemas['LoadView'][] {
   return loads.filter((l, i) => loads.findIndex((o) => o.film === l.film) === i);
 }
 
-function Held({ held }: { held: readonly Schemas['HeldBack'][] }) {
+function Held({ held }: { held: readonly Schemas['HeldPiece'][] }) {
   return (
     <>
       <h2>
         Held back<span className="count over">{held.length}</span>
       </h2>
       {held.map((h) => (
-        <p key={h.pieceId} className="finding stop">
-          {h.why.parts[0]?.text !== h.name && (
+        <p key={h.why.piece} className="finding stop">
+          {h.why.message.parts[0]?.text !== h.name && (
             <>
               <b>{h.name}</b>:{' '}
             </>
           )}
-          <Words of={h.why} />
+          <Words of={h.why.message} />
         </p>
       ))}
     </>

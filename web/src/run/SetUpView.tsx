@@ -21,7 +21,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
   if (!view || !run.document) return null;
   const { setUp } = run.document;
   const motif = motifs.data?.find((m) => m.id === setUp.motif?.id);
-  const lack = (field: string) => view.lacks.find((l) => l.field === field)?.message;
+  const lack = (field: string) => view.lacks.find((l) => l.fields.includes(field))?.message;
   const pin = (what: 'motif' | 'film' | 'cutter') => (value: Schemas['Pin'] | null) => edit((r) => ({ ...r, [what]: value }));
   return (
     <div className="set-up">

@@ -1,4 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
+import { testFinding } from '../api/testFinding';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { due } from '../jobs/due';
@@ -102,8 +103,8 @@ describe('the room table', () => {
 
 describe('the ink table', () => {
   it('shows the figures with their limits and warns of a stroke below the limit of the film', () => {
-    const finding = { rule: 'thinStrokes', severity: 'look', place: null, figure: 0.62, limit: 0.8, message: { parts: [] } } as const;
-    const card = html(<InkCard piece={piece({ findings: [{ ...finding, message: { parts: [] } }] })} wall />);
+    const finding = testFinding({ rule: 'thinStrokes', figure: 0.62, limit: 0.8 });
+    const card = html(<InkCard piece={piece({ findings: [finding] })} wall />);
     expect(card).toContain('100.0 × 30.0 mm');
     expect(card).toContain('at most 45.8');
     expect(card).toContain('125.8°');

@@ -1,4 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
+import { testFinding } from '../api/testFinding';
 import { describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { FoundCard } from '../outline/FoundCard';
@@ -228,14 +229,8 @@ describe('the material', () => {
 
 describe('what wants looking at', () => {
   it('is counted, and what stops stands out', () => {
-    const message = (text: string): Schemas['Phrase'] => ({ parts: [{ text, strong: false, fine: false }] });
     const markup = html(
-      <FindingsCard
-        findings={[
-          { stops: true, asksFor: true, dimensions: [], message: message('Read the girth.') },
-          { stops: false, asksFor: false, dimensions: [], message: message('Look.') },
-        ]}
-      />,
+      <FindingsCard findings={[testFinding({ severity: 'stop', words: 'Read the girth.' }), testFinding({ words: 'Look.' })]} />,
     );
     expect(markup).toContain('finding stop');
     expect(markup).toContain('count over');

@@ -31,7 +31,7 @@ export function CutterCard({ id }: { id: string }) {
     <StockLength
       label={label}
       value={cutter[field]}
-      problem={view.problems.find((p) => p.field === field)?.message}
+      problem={view.problems.find((p) => p.fields.includes(field))?.message}
       onChange={(v) => set({ [field]: v })}
     />
   );

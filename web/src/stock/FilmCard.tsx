@@ -50,7 +50,7 @@ export function FilmCard({ id }: { id: string }) {
     <StockLength
       label={label}
       value={film[field]}
-      problem={view.problems.find((p) => p.field === field)?.message}
+      problem={view.problems.find((p) => p.fields.includes(field))?.message}
       onChange={(v) => set({ [field]: v })}
     />
   );
@@ -146,7 +146,7 @@ export function FilmCard({ id }: { id: string }) {
             aria-label={`Pressed at, ${film.name}`}
             placeholder="not pressed"
             value={film.pressedAt}
-            isInvalid={view.problems.some((p) => p.field === 'pressedAt')}
+            isInvalid={view.problems.some((p) => p.fields.includes('pressedAt'))}
             onChange={(e) => set({ pressedAt: e.target.value })}
           />
         </label>

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Blanks;
@@ -26,7 +27,7 @@ internal static class OwnFaces
     /// <param name="wall">The wall of the thing itself, if it has one.</param>
     /// <param name="panel">The front of the thing itself, if that is flat.</param>
     /// <param name="findings">Takes what wants looking at; what a face lacks stops nothing but the zones on it.</param>
-    public static List<FaceSheet> Of(Blank blank, Estimates rows, Wall? wall, Panel? panel, List<BlankFinding> findings)
+    public static List<FaceSheet> Of(Blank blank, Estimates rows, Wall? wall, Panel? panel, List<Finding> findings)
     {
         var faces = new List<FaceSheet>();
         var left = -(
@@ -41,8 +42,7 @@ internal static class OwnFaces
             if (blank.Faces.Take(at).Any(f => f.Id == spec.Id))
             {
                 findings.Add(
-                    new BlankFinding(
-                        true,
+                    BlankFindings.Cannot(
                         [],
                         Phrase.Say($"{spec.Name:strong} is a face by the same id as another. Remove it and add it again.")
                     )
@@ -50,14 +50,14 @@ internal static class OwnFaces
                 continue;
             }
 
-            var asked = new List<BlankFinding>();
+            var asked = new List<Finding>();
             var read = PanelReadings.Of(spec.Outline, rows.On(spec), asked);
             findings.AddRange(
                 asked.Select(f =>
                     f with
                     {
-                        Stops = false,
-                        Message = f.AsksFor ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}"),
+                        Severity = Severity.Look,
+                        Message = f.Rule == Rule.Unread ? f.Message : Phrase.Say($"{spec.Name:strong}. {f.Message}"),
                     }
                 )
             );

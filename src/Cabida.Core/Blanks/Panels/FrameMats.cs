@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -28,7 +29,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
     private const int MostMats = 6;
 
     /// <summary>Works a frame out; what does not work out is explained with figures.</summary>
-    internal static FrameMats? Of(FrameSpec spec, Estimates rows, List<BlankFinding> findings)
+    internal static FrameMats? Of(FrameSpec spec, Estimates rows, List<Finding> findings)
     {
         var rw = rows.Ask(
             DimensionKind.RebateWidth,
@@ -87,8 +88,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
             var least =
                 outside.Width - sight.Width < outside.Height - sight.Height ? outside.Width - sight.Width : outside.Height - sight.Height;
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [DimensionKind.RebateWidth, DimensionKind.SightWidth],
                     Phrase.Say(
                         $"With {typed.Play} of play a mat is {outside.Width} × {outside.Height} outside and rests on only "
@@ -136,18 +136,18 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
 
     private sealed record Typed(Length Play, Length Top, Length Sides, Length Foot, Length Step, Length Hold);
 
-    private static Typed? Lengths(FrameSpec spec, List<BlankFinding> findings)
+    private static Typed? Lengths(FrameSpec spec, List<Finding> findings)
     {
         if (spec.Mats is < 0 or > MostMats)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"A frame takes 0 to {MostMats} mats, not {spec.Mats}.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"A frame takes 0 to {MostMats} mats, not {spec.Mats}.")));
             return null;
         }
 
         var fields = new[] { spec.Play, spec.Top, spec.Sides, spec.Foot, spec.Step, spec.Hold };
         if (fields.Select(f => f.Read(LengthRange.Margin)).FirstOrDefault(r => !r.Ok)?.Problem is { } problem)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"{"Mats":strong}. {problem}")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"{"Mats":strong}. {problem}")));
             return null;
         }
 
@@ -155,7 +155,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         return new Typed(Of(spec.Play), Of(spec.Top), Of(spec.Sides), Of(spec.Foot), Of(spec.Step), Of(spec.Hold));
     }
 
-    private static List<Box> OpeningsOf(FrameSpec spec, Typed typed, MatSize outside, MatSize sight, List<BlankFinding> findings)
+    private static List<Box> OpeningsOf(FrameSpec spec, Typed typed, MatSize outside, MatSize sight, List<Finding> findings)
     {
         var openings = new List<Box>();
         var (left, bottom) = (-outside.Width / 2, (sight.Height - outside.Height) / 2);
@@ -171,8 +171,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
             if (box.Width <= 0 || box.Height <= 0)
             {
                 findings.Add(
-                    new BlankFinding(
-                        true,
+                    BlankFindings.Cannot(
                         [],
                         Phrase.Say(
                             $"Borders of {typed.Sides} at the sides, {typed.Top} above and {typed.Foot} below, with {mat} steps of "
@@ -192,8 +191,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         )
         {
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [],
                     Phrase.Say(
                         $"The top opening, {Length.Mm(openings[0].Width)} × {Length.Mm(openings[0].Height)}, is not all inside the "
@@ -206,7 +204,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         return openings;
     }
 
-    private static Length? Print(List<Box> openings, Length hold, Estimates rows, List<BlankFinding> findings)
+    private static Length? Print(List<Box> openings, Length hold, Estimates rows, List<Finding> findings)
     {
         if (
             openings.Count == 0
@@ -222,8 +220,7 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         if (held < hold)
         {
             findings.Add(
-                new BlankFinding(
-                    held <= Length.Zero,
+                (held <= Length.Zero ? BlankFindings.Cannot : (Func<IReadOnlyList<DimensionKind>, Phrase, Finding>)BlankFindings.LookAt)(
                     [DimensionKind.PrintWidth, DimensionKind.PrintHeight],
                     held <= Length.Zero
                         ? Phrase.Say(

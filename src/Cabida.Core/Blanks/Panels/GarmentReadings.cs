@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -16,7 +17,7 @@ internal static class GarmentReadings
     private static double Beside(GarmentKind kind) => kind == GarmentKind.Shirt ? 1.72 : 1.2;
 
     /// <summary>The front; null while its width or length was not read.</summary>
-    public static Panel? Front(GarmentKind kind, Estimates rows, List<BlankFinding> findings)
+    public static Panel? Front(GarmentKind kind, Estimates rows, List<Finding> findings)
     {
         var width = rows.Ask(
             DimensionKind.Width,
@@ -72,7 +73,7 @@ internal static class GarmentReadings
     /// The back of a front. A shirt's collar seam stands higher there; where it was not read, only what is level with the
     /// front's counts as there, and nothing can be measured from that seam.
     /// </summary>
-    public static Panel Back(Panel front, Estimates rows, List<BlankFinding> findings)
+    public static Panel Back(Panel front, Estimates rows, List<Finding> findings)
     {
         var kind = front.Garment ?? throw new ArgumentException("It is no cloth thing.", nameof(front));
         var heights = front.Datums.Heights.Where(h => h.Key != Datum.Pocket).ToDictionary();
@@ -94,7 +95,7 @@ internal static class GarmentReadings
     }
 
     /// <summary>A back's collar seam stands between the front's and the shoulder.</summary>
-    private static void Collar(Panel front, Dimension back, Estimates rows, List<BlankFinding> findings)
+    private static void Collar(Panel front, Dimension back, Estimates rows, List<Finding> findings)
     {
         Agreement.Smaller(front.Height, back, DimensionKind.BackCollarToHem, findings, over =>
             Phrase.Say(
@@ -108,8 +109,7 @@ internal static class GarmentReadings
         )
         {
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [DimensionKind.BackCollarToHem],
                     Phrase.Say(
                         $"{rows.Title(DimensionKind.BackCollarToHem):strong}. The collar seam at the back would stand "
@@ -129,17 +129,17 @@ internal static class SizeChart
 
     private static readonly string[] UsualOrder = ["XXS", "XS", "S", "M", "L", "XL", "XXL", "2XL", "XXXL", "3XL", "4XL", "5XL"];
 
-    public static void Check(GarmentSpec garment, IReadOnlyList<DimensionResult> rows, List<BlankFinding> findings)
+    public static void Check(GarmentSpec garment, IReadOnlyList<DimensionResult> rows, List<Finding> findings)
     {
         if (garment.Sizes.Count == 0)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"Name its sizes, smallest first; one is enough.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"Name its sizes, smallest first; one is enough.")));
             return;
         }
 
         if (garment.Sizes.GroupBy(s => s, StringComparer.OrdinalIgnoreCase).FirstOrDefault(g => g.Count() > 1) is { } twice)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"Size {twice.Key:strong} stands in the chart twice.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"Size {twice.Key:strong} stands in the chart twice.")));
         }
 
         var order = garment.Sizes.Select(s => Array.IndexOf(UsualOrder, s.ToUpperInvariant())).ToList();
@@ -148,8 +148,7 @@ internal static class SizeChart
             if (order[i - 1] >= 0 && order[i] >= 0 && order[i] < order[i - 1])
             {
                 findings.Add(
-                    new BlankFinding(
-                        false,
+                    BlankFindings.LookAt(
                         [],
                         Phrase.Say(
                             $"{garment.Sizes[i]:strong} stands after {garment.Sizes[i - 1]:strong}, but is the smaller size. Put "
@@ -175,7 +174,7 @@ internal static class SizeChart
         }
     }
 
-    private static void Grows(DimensionKind kind, List<DimensionResult> sizes, List<BlankFinding> findings)
+    private static void Grows(DimensionKind kind, List<DimensionResult> sizes, List<Finding> findings)
     {
         var steps = sizes
             .Zip(sizes.Skip(1), (a, b) =>
@@ -210,6 +209,6 @@ internal static class SizeChart
             }
         }
 
-        void Tell(Phrase words) => findings.Add(new BlankFinding(false, [kind], words));
+        void Tell(Phrase words) => findings.Add(BlankFindings.LookAt([kind], words));
     }
 }

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -19,7 +20,7 @@ internal static class PanelReadings
     private const int FewestSides = 3;
     private const int MostSides = 24;
 
-    public static Panel? Of(PanelOutline outline, Estimates rows, List<BlankFinding> findings)
+    public static Panel? Of(PanelOutline outline, Estimates rows, List<Finding> findings)
     {
         switch (outline.Kind)
         {
@@ -56,8 +57,7 @@ internal static class PanelReadings
         if (2 * corner.Value > new[] { width.Value, height.Value }.Min())
         {
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [DimensionKind.CornerRadius],
                     Phrase.Say(
                         $"Corners of {corner.Value} do not go into {width.Value} × {height.Value}: two of them are more than the "
@@ -76,7 +76,7 @@ internal static class PanelReadings
         return nominal with { Cautious = cautious.Cautious };
     }
 
-    private static Panel? Circle(Estimates rows, List<BlankFinding> findings)
+    private static Panel? Circle(Estimates rows, List<Finding> findings)
     {
         var is1 = RoundReadings
             .Of(rows, new RoundRows("the edge", DimensionKind.Girth, DimensionKind.Across), findings)
@@ -90,11 +90,11 @@ internal static class PanelReadings
         return Panel.Of(is1, is1, Ellipse);
     }
 
-    private static Panel? Regular(int sides, Estimates rows, List<BlankFinding> findings)
+    private static Panel? Regular(int sides, Estimates rows, List<Finding> findings)
     {
         if (sides is < FewestSides or > MostSides)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"A regular polygon has {FewestSides} to {MostSides} sides, not {sides}.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"A regular polygon has {FewestSides} to {MostSides} sides, not {sides}.")));
             return null;
         }
 
@@ -126,7 +126,7 @@ internal static class PanelReadings
         return Settled(Shape(flats.Value.Millimetres), Shape(flats.Cautious.Millimetres), flats.Uncertainty);
     }
 
-    private static Panel? Drawn(PanelOutline outline, Estimates rows, List<BlankFinding> findings)
+    private static Panel? Drawn(PanelOutline outline, Estimates rows, List<Finding> findings)
     {
         if (outline.Drawn is not { Rings.Count: > 0 } drawn)
         {
@@ -141,8 +141,7 @@ internal static class PanelReadings
         if (drawn.Rings.Sum(r => r.Count) is var points && points > DrawnOutline.MostPoints)
         {
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [],
                     Phrase.Say(
                         $"The outline has {points} points; {DrawnOutline.MostPoints} is the most. Follow it again with more smoothing."
@@ -154,7 +153,7 @@ internal static class PanelReadings
 
         if (drawn.Rings.Any(r => r.Count < 3))
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"A ring of the outline has fewer than three points. Follow it again.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"A ring of the outline has fewer than three points. Follow it again.")));
             return null;
         }
 
@@ -171,8 +170,7 @@ internal static class PanelReadings
                 $"{Length.Mm(error.Coordinate.X - from.MinX)} from its left and {Length.Mm(error.Coordinate.Y - from.MinY)} above its foot"
             );
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [],
                     error.ErrorType == TopologyValidationErrors.HoleOutsideShell
                         ? Phrase.Say($"A hole of the outline lies outside it, {where}. Mend it in the drawing, or follow it again.")
@@ -188,13 +186,13 @@ internal static class PanelReadings
         var sure = Outlines.Grown(polygon, -drawn.Uncertainty, Tolerances.Ink);
         if (Outlines.PolygonsOf(sure).OrderByDescending(p => p.Area).FirstOrDefault() is not { } cautious)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"The outline is smaller than what is uncertain of it.")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"The outline is smaller than what is uncertain of it.")));
             return null;
         }
 
         return Settled(polygon, cautious, Length.Mm(2 * drawn.Uncertainty));
 
-        void Compare(Estimates all, DimensionKind kind, Length followed, string way, List<BlankFinding> to)
+        void Compare(Estimates all, DimensionKind kind, Length followed, string way, List<Finding> to)
         {
             if (all.Is(kind) is { } read)
             {

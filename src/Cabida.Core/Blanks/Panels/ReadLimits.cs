@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -10,7 +11,7 @@ internal static class ReadLimits
     /// <param name="blank">The blank.</param>
     /// <param name="typedRim">The rim of the face that stays clear, as typed.</param>
     /// <param name="findings">Takes what cannot be read.</param>
-    public static PanelZone.Limits Of(Blank blank, TypedLength typedRim, List<BlankFinding> findings)
+    public static PanelZone.Limits Of(Blank blank, TypedLength typedRim, List<Finding> findings)
     {
         var rim = Rim(typedRim, findings);
         if (blank.Surface != SurfaceKind.Garment)
@@ -26,15 +27,15 @@ internal static class ReadLimits
     /// <summary>How far inside the edge of a face nothing lies, in millimetres; nought where none was typed.</summary>
     /// <param name="typed">As typed.</param>
     /// <param name="findings">Takes what cannot be read.</param>
-    public static double Rim(TypedLength typed, List<BlankFinding> findings) =>
+    public static double Rim(TypedLength typed, List<Finding> findings) =>
         Read(typed, LengthRange.Margin, "Rim that stays clear", findings) ?? 0;
 
-    private static double? Read(TypedLength typed, LengthRange range, string what, List<BlankFinding> findings)
+    private static double? Read(TypedLength typed, LengthRange range, string what, List<Finding> findings)
     {
         var read = typed.Read(range);
         if (!typed.IsEmpty && read.Problem is { } problem)
         {
-            findings.Add(new BlankFinding(true, [], Phrase.Say($"{what:strong}. {problem}")));
+            findings.Add(BlankFindings.Cannot([], Phrase.Say($"{what:strong}. {problem}")));
         }
 
         return read.ValueOrDefault?.Value.Millimetres;

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -8,7 +9,7 @@ internal static class BellyReadings
 {
     private const int Fewest = 3;
 
-    public static BelliedWall? Of(int girths, Estimates rows, List<BlankFinding> findings)
+    public static BelliedWall? Of(int girths, Estimates rows, List<Finding> findings)
     {
         var height = rows.Ask(
             DimensionKind.Height,
@@ -27,8 +28,7 @@ internal static class BellyReadings
             else if (girth is not null || up is not null)
             {
                 findings.Add(
-                    new BlankFinding(
-                        false,
+                    BlankFindings.LookAt(
                         [girth is null ? DimensionKind.GirthAt : DimensionKind.UpTo],
                         girth is null
                             ? Phrase.Say($"Girth {nth} has a height but was not read; it is left out.")
@@ -41,7 +41,7 @@ internal static class BellyReadings
         if (rings.Count < Fewest)
         {
             findings.Add(
-                BlankFinding.Ask(
+                BlankFindings.Ask(
                     DimensionKind.GirthAt,
                     Phrase.Say(
                         $"Read the girth, or across, at {Fewest} heights or more, each with how far up from the base it was taken; "
@@ -56,8 +56,7 @@ internal static class BellyReadings
         if (sorted.Zip(sorted.Skip(1)).FirstOrDefault(p => p.Second.Ring.V - p.First.Ring.V < 1) is { First.Of: { } one } twice)
         {
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [DimensionKind.UpTo],
                     Phrase.Say(
                         $"Girths {one} and {twice.Second.Of} were taken at the same height, {Length.Mm(twice.First.Ring.V)}. Read "
@@ -76,8 +75,7 @@ internal static class BellyReadings
         if (sorted[^1].Ring.V > (height.Value + height.Uncertainty).Millimetres)
         {
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [DimensionKind.UpTo, DimensionKind.Height],
                     Phrase.Say(
                         $"Girth {sorted[^1].Of} was taken {Length.Mm(sorted[^1].Ring.V)} up, which is above the rim at {height.Value}."
@@ -106,8 +104,7 @@ internal static class BellyReadings
         {
             var (lowest, highest) = (Length.Mm(sorted[0].Ring.V), Length.Mm(sorted[^1].Ring.V));
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [DimensionKind.Height, DimensionKind.UpTo],
                     Phrase.Say(
                         $"Carried on to the rim at {height.Value} and to the base, this wall would come to a point: girths were "
@@ -129,7 +126,7 @@ internal static class BellyReadings
     internal static RoundRows At(string nth) => new($"the wall at girth {nth}", DimensionKind.GirthAt, DimensionKind.AcrossAt) { Of = nth };
 
     /// <summary>Between two girths no wall is shorter than the step between their radii.</summary>
-    private static bool TooSteep(List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)
+    private static bool TooSteep(List<(string Of, GirthRing Ring)> sorted, List<Finding> findings)
     {
         foreach (var (a, b) in sorted.Zip(sorted.Skip(1)))
         {
@@ -137,8 +134,7 @@ internal static class BellyReadings
             if (step >= b.Ring.V - a.Ring.V)
             {
                 findings.Add(
-                    new BlankFinding(
-                        true,
+                    BlankFindings.Cannot(
                         [DimensionKind.GirthAt, DimensionKind.UpTo],
                         Phrase.Say(
                             $"From girth {a.Of} to girth {b.Of} the radius changes by {Length.Mm(step)}, but the wall between them "

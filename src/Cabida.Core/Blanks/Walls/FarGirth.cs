@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -16,11 +17,11 @@ internal static class FarGirth
     private const double OffNeighbour = 0.55;
 
     /// <summary>The two girths of a taper: a diameter typed where a girth belongs makes a wall that might be, and is not.</summary>
-    public static void Taper(Estimates rows, Dimension upper, Dimension lower, List<BlankFinding> findings) =>
+    public static void Taper(Estimates rows, Dimension upper, Dimension lower, List<Finding> findings) =>
         Ends(rows, (WallReadings.Upper, upper), (WallReadings.Lower, lower), findings);
 
     /// <summary>The girths of a bellied wall, lowest first.</summary>
-    public static void Belly(Estimates rows, List<(string Of, GirthRing Ring)> sorted, List<BlankFinding> findings)
+    public static void Belly(Estimates rows, List<(string Of, GirthRing Ring)> sorted, List<Finding> findings)
     {
         var far = new HashSet<string>();
         for (var i = 1; i + 1 < sorted.Count; i++)
@@ -42,8 +43,7 @@ internal static class FarGirth
             var why = LikelyMistake.About(line, SuspectOf(rows, ring, at.Girth.Value))
                 ?? Phrase.Say($"Read it once more; when both readings agree they are believed.");
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [ring.Girth],
                     Phrase
                         .Say(
@@ -74,7 +74,7 @@ internal static class FarGirth
         Estimates rows,
         (RoundRows Rows, Dimension Girth) a,
         (RoundRows Rows, Dimension Girth) b,
-        List<BlankFinding> findings
+        List<Finding> findings
     )
     {
         var (less, more) = a.Girth.Value < b.Girth.Value ? (a, b) : (b, a);
@@ -87,8 +87,7 @@ internal static class FarGirth
             ?? (IsBelieved(rows, more.Rows) ? null : LikelyMistake.About(less.Girth.Value, SuspectOf(rows, more.Rows, more.Girth.Value)))
             ?? Phrase.Say($"Read both once more; when the readings agree they are believed.");
         findings.Add(
-            new BlankFinding(
-                false,
+            BlankFindings.LookAt(
                 [a.Rows.Girth, b.Rows.Girth],
                 Phrase
                     .Say(

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -24,7 +25,7 @@ internal sealed record RoundRows(string Place, DimensionKind Girth, DimensionKin
 internal static class RoundReadings
 {
     /// <summary>The girth; null while nothing was read.</summary>
-    public static Dimension? Of(Estimates rows, RoundRows ring, List<BlankFinding> findings)
+    public static Dimension? Of(Estimates rows, RoundRows ring, List<Finding> findings)
     {
         var girth = rows.Is(ring.Girth, ring.Of);
         var across = rows.Is(ring.Across, ring.Of);
@@ -69,7 +70,7 @@ internal static class RoundReadings
 
     private static Dimension Joined(List<(Dimension Girth, Phrase Told)> used) => used.Select(u => u.Girth).Aggregate(Dimension.Joined);
 
-    private static bool AcrossAgrees(Estimates rows, RoundRows ring, Dimension girth, Dimension across, List<BlankFinding> findings)
+    private static bool AcrossAgrees(Estimates rows, RoundRows ring, Dimension girth, Dimension across, List<Finding> findings)
     {
         var agreement = GirthAgreement.Of(girth, across);
         if (agreement.Agrees)
@@ -86,8 +87,7 @@ internal static class RoundReadings
             agreement.AcrossFromGirth
         ) ?? Phrase.Say($"{ring.Otherwise}");
         findings.Add(
-            new BlankFinding(
-                false,
+            BlankFindings.LookAt(
                 [ring.Girth, ring.Across],
                 Phrase.Say(
                     $"{$"{First(a, b)} and {Second(a, b)} do not agree.":strong} A girth of {girth.Value} means "
@@ -99,7 +99,7 @@ internal static class RoundReadings
         return false;
     }
 
-    private static bool HalfAgrees(Estimates rows, RoundRows ring, Dimension girth, Dimension half, List<BlankFinding> findings)
+    private static bool HalfAgrees(Estimates rows, RoundRows ring, Dimension girth, Dimension half, List<Finding> findings)
     {
         var twice = half.Times(2);
         var (differ, allowed) = (
@@ -125,7 +125,7 @@ internal static class RoundReadings
             new Suspect("half-way round", SuspectIs.HalfGirth, half.Value, rows.How(kind, ring.Of)),
             girth.Value / 2
         );
-        findings.Add(new BlankFinding(false, [kind], why is null ? told : told.Then(why)));
+        findings.Add(BlankFindings.LookAt([kind], why is null ? told : told.Then(why)));
         return false;
     }
 

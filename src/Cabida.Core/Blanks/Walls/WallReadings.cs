@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
 
@@ -18,7 +19,7 @@ internal static class WallReadings
         Otherwise = "A rounded base would explain it.",
     };
 
-    public static Wall? Straight(Estimates rows, List<BlankFinding> findings)
+    public static Wall? Straight(Estimates rows, List<Finding> findings)
     {
         var girth = RoundReadings.Of(
             rows,
@@ -29,7 +30,7 @@ internal static class WallReadings
         if (girth is null)
         {
             findings.Add(
-                BlankFinding.Ask(
+                BlankFindings.Ask(
                     DimensionKind.Girth,
                     Phrase.Say(
                         $"Read the girth: lay a strip of paper round the wall and measure it. Across, or half-way round, does as well."
@@ -40,7 +41,7 @@ internal static class WallReadings
 
         if (height is null)
         {
-            findings.Add(BlankFinding.Ask(DimensionKind.Height, Phrase.Say($"Read the height of the wall, from the base to the rim.")));
+            findings.Add(BlankFindings.Ask(DimensionKind.Height, Phrase.Say($"Read the height of the wall, from the base to the rim.")));
         }
 
         return girth is not null && height is not null && Handle(rows, girth, findings, out var handle)
@@ -48,7 +49,7 @@ internal static class WallReadings
             : null;
     }
 
-    public static Wall? Tapered(Estimates rows, List<BlankFinding> findings)
+    public static Wall? Tapered(Estimates rows, List<Finding> findings)
     {
         var upper = RoundReadings.Of(rows, Upper, findings);
         var lower = RoundReadings.Of(rows, Lower, findings);
@@ -106,8 +107,7 @@ internal static class WallReadings
         if (Math.Abs((upper.Value - lower.Value).Millimetres) <= Dimension.Combined(upper.Uncertainty, lower.Uncertainty).Millimetres)
         {
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [DimensionKind.GirthUpper, DimensionKind.GirthLower],
                     Phrase.Say(
                         $"A and B are equal as far as they are known ({upper.Value} and {lower.Value}): the wall is worked out as straight."
@@ -121,9 +121,7 @@ internal static class WallReadings
         var cone = Cone.Of(upper, lower, wall);
         if (cone.Problem is { } impossible)
         {
-            findings.Add(
-                new BlankFinding(true, [DimensionKind.GirthUpper, DimensionKind.GirthLower, DimensionKind.WallBetween], impossible)
-            );
+            findings.Add(BlankFindings.Cannot([DimensionKind.GirthUpper, DimensionKind.GirthLower, DimensionKind.WallBetween], impossible));
             return null;
         }
 
@@ -131,8 +129,7 @@ internal static class WallReadings
         if (built.GirthAt(0).Value <= Length.Zero || built.GirthAt(height.Value.Millimetres).Value <= Length.Zero)
         {
             findings.Add(
-                new BlankFinding(
-                    true,
+                BlankFindings.Cannot(
                     [DimensionKind.RimToUpper, DimensionKind.BaseToLower],
                     Phrase.Say(
                         $"Carried on to the rim and the base, this wall would come to a point. Read "
@@ -149,13 +146,13 @@ internal static class WallReadings
         {
             if (missing)
             {
-                findings.Add(BlankFinding.Ask(what, words));
+                findings.Add(BlankFindings.Ask(what, words));
             }
         }
     }
 
     /// <summary>What a handle blocks; false when it cannot be, or leaves nothing.</summary>
-    internal static bool Handle(Estimates rows, Dimension girth, List<BlankFinding> findings, out Dimension? handle)
+    internal static bool Handle(Estimates rows, Dimension girth, List<Finding> findings, out Dimension? handle)
     {
         handle = rows.Is(DimensionKind.Handle) is { Value: { Millimetres: > 0 } } read ? read : null;
         if (handle is null || handle.Value < girth.Value)
@@ -164,11 +161,7 @@ internal static class WallReadings
         }
 
         findings.Add(
-            new BlankFinding(
-                true,
-                [DimensionKind.Handle],
-                Phrase.Say($"The handle cannot block {handle.Value} of a girth of {girth.Value}.")
-            )
+            BlankFindings.Cannot([DimensionKind.Handle], Phrase.Say($"The handle cannot block {handle.Value} of a girth of {girth.Value}."))
         );
         return false;
     }

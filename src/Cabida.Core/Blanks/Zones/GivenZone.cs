@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
 using Cabida.Core.Wording;
@@ -20,7 +21,7 @@ internal static class GivenZone
         public static Extent Of(SurfaceKind surface, Estimates rows)
         {
             // Contradictions are told where the surface is worked out; here only the value counts.
-            List<BlankFinding> told = [];
+            List<Finding> told = [];
             switch (surface)
             {
                 case SurfaceKind.Straight:

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 
@@ -19,7 +20,7 @@ internal static class KeptClearPlaces
         Panel? back,
         IReadOnlyList<FaceSheet> own,
         IReadOnlyList<ReadClear> kept,
-        List<BlankFinding> findings
+        List<Finding> findings
     )
     {
         var faces = new List<(FaceKey Face, Datums Datums, Panel? Panel)>();
@@ -37,13 +38,13 @@ internal static class KeptClearPlaces
             var area = ClearShapes.Of(clear, from, 0);
             if (area.Problem is { } problem)
             {
-                findings.Add(new BlankFinding(true, [], problem));
+                findings.Add(BlankFindings.Cannot([], problem));
                 continue;
             }
 
             if (ClearShapes.Off(clear, area.Value, on is null ? wall : null, on) is { } off)
             {
-                findings.Add(new BlankFinding(false, [], off));
+                findings.Add(BlankFindings.LookAt([], off));
             }
 
             // Holes that run into one another are one hole, or one of them was measured in wrongly.
@@ -51,8 +52,7 @@ internal static class KeptClearPlaces
             if (met is { } other)
             {
                 findings.Add(
-                    new BlankFinding(
-                        false,
+                    BlankFindings.LookAt(
                         [],
                         Phrase.Say(
                             $"{clear.Spec.Name:strong} runs into {other.Name:strong}. Look at where both are measured from, and at "
@@ -68,8 +68,7 @@ internal static class KeptClearPlaces
         foreach (var lost in kept.Where(k => k.Spec.Face.Length > 0 && own.All(f => f.Spec.Id != k.Spec.Face)))
         {
             findings.Add(
-                new BlankFinding(
-                    false,
+                BlankFindings.LookAt(
                     [],
                     Phrase.Say(
                         $"{lost.Spec.Name:strong} lies on a face that is not there any more: it keeps nothing clear. Choose "

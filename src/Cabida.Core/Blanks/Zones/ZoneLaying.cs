@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
 
@@ -78,7 +79,7 @@ internal sealed class ZoneLaying(
             );
         }
 
-        var asked = new List<BlankFinding>();
+        var asked = new List<Finding>();
         var rim = ReadLimits.Rim(face.Spec.Outline.Rim, asked);
         return asked.Count > 0
             ? LaidZone.Fail(spec, echoes, Phrase.Say($"{face.Spec.Name:strong}: {asked[0].Message}"))

@@ -2,7 +2,7 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
 import type { NamesList } from '../useRun';
 import { Check } from '../../fields/Choice';
-import { withColumn } from './mending';
+import { withColumn } from './columns';
 
 /** What the columns of a list are taken for, with the first of what stands in them. */
 export function Columns({

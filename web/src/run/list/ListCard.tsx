@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
+import { mended } from '../../api/documents';
 import { Words } from '../../units/Words';
 import type { NamesList, RunDocument } from '../useRun';
 import { ColumnsRow } from './ColumnsRow';
@@ -54,7 +55,7 @@ export function ListCard({ id, run, view, document, lack }: Props) {
         </label>
         <span className="soft small">CSV or spreadsheet</span>
       </div>
-      <ListNotes list={list} typed={document.namesTyped} onMend={(namesTyped) => run.editList((r) => ({ ...r, namesTyped }))} />
+      <ListNotes list={list} onMend={(remedies) => void run.order(mended('runs', id, remedies))} />
       {lack && (
         <p className="finding" role="status">
           <Words of={lack} />

@@ -1,19 +1,17 @@
 import type { Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
-import { mended } from './mending';
 
 interface Props {
   list: Schemas['ListView'];
-  typed: string;
-  onMend: (typed: string) => void;
+  onMend: (remedies: readonly string[]) => void;
 }
 
-const KINDS: Record<Schemas['NoteKind'], string> = { wrong: 'makes no piece', suspicious: 'perhaps a mistake', cleaned: 'cleaned' };
-const SHAPES: Record<Schemas['NoteKind'], string> = { wrong: '✕', suspicious: '▲', cleaned: '✓' };
+const KINDS: Record<Schemas['Severity'], string> = { stop: 'makes no piece', look: 'perhaps a mistake', told: 'cleaned' };
+const SHAPES: Record<Schemas['Severity'], string> = { stop: '✕', look: '▲', told: '✓' };
 
 /** What was noticed in a list, each with its line and what may be done about it by one click. */
-export function ListNotes({ list, typed, onMend }: Props) {
-  const cleanable = list.notes.filter((n) => n.kind === 'cleaned' && n.remedy);
+export function ListNotes({ list, onMend }: Props) {
+  const cleanable = list.notes.filter((n) => n.severity === 'told').flatMap((n) => n.remedies.map((r) => r.id));
   return (
     <div className="list-notes" aria-live="polite" aria-label="About the list">
       {list.missing.map((m, i) => (
@@ -23,23 +21,23 @@ export function ListNotes({ list, typed, onMend }: Props) {
       ))}
       {list.notes.map((n) => (
         <p
-          key={`${n.line} ${n.kind} ${n.message.parts.map((p) => p.text).join()}`}
-          className={n.kind === 'wrong' ? 'finding stop' : n.kind === 'cleaned' ? 'finding quiet-note' : 'finding'}
+          key={`${n.line} ${n.severity} ${n.message.parts.map((p) => p.text).join()}`}
+          className={n.severity === 'stop' ? 'finding stop' : n.severity === 'told' ? 'finding quiet-note' : 'finding'}
           data-line={n.line}
         >
-          <span className="visually-hidden">{KINDS[n.kind]}: </span>
-          <span aria-hidden="true">{SHAPES[n.kind]} </span>
+          <span className="visually-hidden">{KINDS[n.severity]}: </span>
+          <span aria-hidden="true">{SHAPES[n.severity]} </span>
           <Words of={n.message} />
-          {n.remedy && (
-            <button type="button" className="btn btn-sm btn-line" onClick={() => onMend(mended(typed, [n]))}>
-              {n.remedy.label}
+          {n.remedies.map((r) => (
+            <button key={r.id} type="button" className="btn btn-sm btn-line" onClick={() => onMend([r.id])}>
+              <Words of={r.words} />
             </button>
-          )}
+          ))}
         </p>
       ))}
       {list.beyond > 0 && <p className="soft small">And {list.beyond} more like these.</p>}
       {cleanable.length > 1 && (
-        <button type="button" className="btn btn-sm btn-line" onClick={() => onMend(mended(typed, cleanable))}>
+        <button type="button" className="btn btn-sm btn-line" onClick={() => onMend(cleanable)}>
           Write all {cleanable.length} cleaned lines so
         </button>
       )}

@@ -1,10 +1,10 @@
 import type { Schemas } from '../../api/client';
-import { movesSaid } from '../../board/moves';
 import { PointedChoice } from '../../frame/PointedChoice';
 import { LengthField } from '../../units/LengthField';
 import { length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { RunDocument } from '../useRun';
+import { ghostSaid } from './ghostSaid';
 import type { Ghost } from './useGhost';
 
 interface Props {
@@ -63,7 +63,7 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
         />
       )}
       <p className="soft small ghost-says" role="status">
-        {ghost ? said(ghost, (mm) => length(mm, units)) : 'Point at a choice to see what it would change.'}
+        {ghost ? ghostSaid(ghost, (mm) => length(mm, units)) : 'Point at a choice to see what it would change.'}
       </p>
       <div className="margins">
         <LengthField label="All moved right" value={setUp.right} echo={view.right} onChange={(right) => edit((r) => ({ ...r, right }))} />
@@ -79,15 +79,4 @@ export function PlacingCard({ run, piece, ghost, onGhost }: Props) {
       </div>
     </section>
   );
-}
-
-/** What a ghost says of itself. */
-export function said(ghost: Schemas['GhostView'], length: (mm: number) => string): string {
-  const moves = movesSaid(ghost.right, ghost.up, length);
-  const size =
-    Math.abs(ghost.taller) >= 0.05 ? `its letters ${length(Math.abs(ghost.taller))} ${ghost.taller > 0 ? 'larger' : 'smaller'}` : '';
-  const what = [moves && `moves ${moves}`, size].filter(Boolean).join(', ');
-  return what
-    ? `It ${moves ? what : `would be ${size.replace('its letters ', 'lettered ')}`}${ghost.state === 'over' ? '; it would stand out of the zone' : ''}.`
-    : 'It would stand as it does.';
 }

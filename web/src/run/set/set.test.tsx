@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { movedTo, ownOn, withChosen, withOwn } from '../piece/ByHandCard';
 import { withForm } from '../piece/PieceLetters';
 import { withoutSide } from '../SidesCard';
-import { said } from './PlacingCard';
+import { ghostSaid } from './ghostSaid';
 import { accepted } from './SetCard';
 import { SetPlot } from './SetPlot';
 
@@ -24,10 +24,10 @@ const mm = (v: number) => `${v.toFixed(1)} mm`;
 
 describe('a ghost', () => {
   it('says what would change and nothing else', () => {
-    expect(said(ghost({}), mm)).toBe('It would stand as it does.');
-    expect(said(ghost({ right: -1.25, up: 3 }), mm)).toBe('It moves 1.3 mm to the left and 3.0 mm up.');
-    expect(said(ghost({ taller: 2 }), mm)).toBe('It would be lettered 2.0 mm larger.');
-    expect(said(ghost({ up: -0.5, taller: -1, state: 'over' }), mm)).toBe(
+    expect(ghostSaid(ghost({}), mm)).toBe('It would stand as it does.');
+    expect(ghostSaid(ghost({ right: -1.25, up: 3 }), mm)).toBe('It moves 1.3 mm to the left and 3.0 mm up.');
+    expect(ghostSaid(ghost({ taller: 2 }), mm)).toBe('It would be lettered 2.0 mm larger.');
+    expect(ghostSaid(ghost({ up: -0.5, taller: -1, state: 'over' }), mm)).toBe(
       'It moves 0.5 mm down, its letters 1.0 mm smaller; it would stand out of the zone.',
     );
   });

@@ -11,6 +11,8 @@ export interface Ghost {
   /** How far it would be moved by hand. */
   movedRight?: number;
   movedUp?: number;
+  /** A remedy of its findings that would be made; nothing else is looked at then. */
+  remedy?: string;
 }
 
 /** The piece as that way would have it; none while nothing is pointed at. */
