@@ -20,7 +20,7 @@ public sealed class RemedyTests : IDisposable
     {
         // A tenth more than what all of them bear.
         var all = (double)(await app.WholeSet("crew-mugs"))["groups"]![0]!["largestForAll"]!;
-        await app.Change(Run, "run", r => r["setUp"]!["letterHeight"]!["text"] = FormattableString.Invariant($"{1.1 * all}"));
+        await app.Change(Run, "run", r => r["setUp"]!["letterHeight"]!["text"] = FormattableString.Invariant($"{1.1 * all:0.0}"));
         return (await app.Pieces("crew-mugs")).First(p => (string)p!["state"]! == "over")!;
     }
 
