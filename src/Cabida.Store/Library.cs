@@ -16,13 +16,27 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     public async Task<IReadOnlyList<Stored<T>>> All<T>(DocumentKind<T> kind, CancellationToken stop = default)
         where T : class => [.. (await List(kind, stop)).Where(l => l.Read.Ok).Select(l => l.Read.Value)];
 
+    /// <summary>Those of some documents of a kind that can be read, the oldest first.</summary>
+    public async Task<IReadOnlyList<Stored<T>>> Some<T>(DocumentKind<T> kind, IEnumerable<string> ids, CancellationToken stop = default)
+        where T : class
+    {
+        var wanted = ids.Distinct(StringComparer.Ordinal).ToList();
+        return [.. (await List(kind, wanted, stop)).Where(l => l.Read.Ok).Select(l => l.Read.Value)];
+    }
+
     /// <summary>All documents of a kind, the oldest first; one that cannot be read takes no other with it.</summary>
-    public async Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, CancellationToken stop = default)
+    public Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, CancellationToken stop = default)
+        where T : class => List(kind, null, stop);
+
+    private async Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, List<string>? ids, CancellationToken stop)
         where T : class
     {
         ArgumentNullException.ThrowIfNull(kind);
         var kinds = kind.Rows.Select(r => r.Kind).ToList();
-        var rows = await db.Documents.AsNoTracking().Where(d => kinds.Contains(d.Kind)).ToListAsync(stop);
+        var rows = await db
+            .Documents.AsNoTracking()
+            .Where(d => kinds.Contains(d.Kind) && (ids == null || ids.Contains(d.Id)))
+            .ToListAsync(stop);
         return
         [
             .. rows.GroupBy(r => r.Id, StringComparer.Ordinal)

@@ -54,6 +54,8 @@ builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
 builder.Services.AddScoped<Listings>();
+builder.Services.AddScoped<KeptCards>();
+builder.Services.AddScoped<Cards>();
 builder.Services.AddScoped<Cabida.Store.Pictures>();
 builder.Services.AddScoped<AddedTypefaces>();
 builder.Services.AddScoped<KeptOutlines>();

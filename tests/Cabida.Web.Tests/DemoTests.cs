@@ -25,9 +25,9 @@ public sealed class DemoTests : IDisposable
     [Fact]
     public async Task Bringing_it_in_twice_changes_nothing()
     {
-        var before = (await app.Get("/api/jobs")).ToJsonString();
+        var before = (await app.List("/api/jobs")).ToJsonString();
         (await app.CreateClient().PostAsync("/api/demo", null)).EnsureSuccessStatusCode();
-        (await app.Get("/api/jobs")).ToJsonString().ShouldBe(before);
+        (await app.List("/api/jobs")).ToJsonString().ShouldBe(before);
     }
 
     [Fact]

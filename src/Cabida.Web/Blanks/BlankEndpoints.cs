@@ -19,8 +19,16 @@ internal static class BlankEndpoints
     {
         var blanks = api.MapGroup("/blanks").WithTags("Shelf");
         blanks
-            .MapGet("", async Task<Ok<Listing<BlankCard>>> (Cabida.Store.Library library, Listings listings, CancellationToken stop) =>
-                TypedResults.Ok(await listings.Of(DocumentKinds.Blank, b => new BlankViews(library).CardOf(b, stop), stop))
+            .MapGet("", async Task<Ok<Listing<BlankCard>>> (Cards cards, CancellationToken stop) =>
+                TypedResults.Ok(
+                    await cards.Of(
+                        DocumentKinds.Blank,
+                        b => Task.FromResult(BlankViews.CardOf(b)),
+                        (card, used) => card with { UsedBy = used },
+                        follows: false,
+                        stop
+                    )
+                )
             )
             .WithName("ListBlanks");
 

@@ -126,7 +126,7 @@ internal sealed record BlankCard(
     IReadOnlyList<string> UsedBy
 );
 
-internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, BlankView>
+internal sealed class BlankViews(Cabida.Store.Library library, KeptCards kept) : IViews<Blank, BlankView>
 {
     public async Task<BlankView> Of(Stored<Blank> stored, CancellationToken stop)
     {
@@ -160,7 +160,8 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
         );
     }
 
-    public async Task<BlankCard> CardOf(Stored<Blank> stored, CancellationToken stop)
+    /// <summary>A blank as the shelf shows it; what uses it is told beside.</summary>
+    public static BlankCard CardOf(Stored<Blank> stored)
     {
         var blank = stored.Document;
         var sheet = BlankSheet.Of(blank);
@@ -184,18 +185,16 @@ internal sealed class BlankViews(Cabida.Store.Library library) : IViews<Blank, B
             blank.PictureId,
             blank.Retired,
             blank.JobId,
-            await library.UsedBy(DocumentKinds.Blank, stored.Id, stop)
+            []
         );
     }
 
     /// <summary>Names of the jobs whose runs are made on a blank.</summary>
     private async Task<IReadOnlyList<string>> JobsOf(string blankId, CancellationToken stop)
     {
-        var runs = (await library.All(DocumentKinds.Run, stop))
-            .Where(r => r.Document.SetUp.Blank?.Id == blankId)
-            .Select(r => r.Document.SetUp.JobId)
-            .ToHashSet(StringComparer.Ordinal);
-        return [.. (await library.All(DocumentKinds.Job, stop)).Where(j => runs.Contains(j.Id)).Select(j => j.Document.Name)];
+        var runs = (await kept.Referring(DocumentKinds.Run, DocumentKinds.Blank, stop))[blankId].ToHashSet(StringComparer.Ordinal);
+        var ofJob = await kept.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
+        return [.. (await kept.Headings(DocumentKinds.Job, stop)).Where(j => ofJob[j.Id].Any(runs.Contains)).Select(j => j.Name)];
     }
 
     private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) =>

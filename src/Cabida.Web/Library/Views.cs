@@ -26,6 +26,7 @@ internal static class Views
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
         services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();
         services.AddScoped<Proofs.WorkshopMark>();
+        services.AddScoped<RunCards>();
         services.AddScoped<IViews<Job, JobView>, JobViews>();
         services.AddScoped<IViews<Run, RunView>, RunViews>();
     }

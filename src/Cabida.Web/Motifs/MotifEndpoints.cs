@@ -15,8 +15,16 @@ internal static class MotifEndpoints
     {
         var motifs = api.MapGroup("/motifs").WithTags("Motifs");
         motifs
-            .MapGet("", async Task<Ok<Listing<MotifCard>>> (Listings listings, MotifViews views, CancellationToken stop) =>
-                TypedResults.Ok(await listings.Of(DocumentKinds.Motif, m => views.CardOf(m, stop), stop))
+            .MapGet("", async Task<Ok<Listing<MotifCard>>> (Cards cards, MotifViews views, CancellationToken stop) =>
+                TypedResults.Ok(
+                    await cards.Of(
+                        DocumentKinds.Motif,
+                        m => views.CardOf(m, stop),
+                        (card, used) => card with { UsedBy = used },
+                        follows: true,
+                        stop
+                    )
+                )
             )
             .WithName("ListMotifs");
 

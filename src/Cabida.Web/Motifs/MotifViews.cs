@@ -174,6 +174,7 @@ internal sealed class MotifViews(
             ) < Tolerances.File;
     }
 
+    /// <summary>A motif among others; what uses it is told beside.</summary>
     public async Task<MotifCard> CardOf(Stored<Motif> stored, CancellationToken stop)
     {
         var motif = stored.Document;
@@ -188,7 +189,7 @@ internal sealed class MotifViews(
             [.. layers.Select(i => InkView.Of(i.Film, films.GetValueOrDefault(i.Film.FilmId), paths.Of(i)))],
             Box.Around(layers.Select(i => i.Box).OfType<Box>()),
             Fields.In(motif),
-            await library.UsedBy(DocumentKinds.Motif, stored.Id, stop)
+            []
         );
     }
 

@@ -9,7 +9,8 @@ namespace Cabida.Web.Serving;
 /// <summary>How the API writes: the same names and words as the documents in the store; numbers are numbers.</summary>
 internal static class ApiJson
 {
-    private static readonly JsonSerializerOptions Options = Configured();
+    /// <summary>How it writes and reads.</summary>
+    public static JsonSerializerOptions Options { get; } = Configured();
 
     public static void Configure(JsonSerializerOptions options)
     {

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
@@ -8,6 +8,7 @@ import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { JobSlip } from './JobSlip';
+import { isPending } from './pending';
 
 /** An order and its runs. */
 export function JobPage() {
@@ -36,6 +37,13 @@ function Ordering({ id }: { id: string }) {
     onGone: () => void go('/jobs'),
   });
   const { view, document, edit } = job;
+  const pending = view?.runs.some(isPending);
+  useEffect(() => {
+    if (!pending) return;
+    // Pictures that were not kept come a few at a time.
+    const timer = setInterval(() => void cache.invalidateQueries({ queryKey: ['job', id] }), 500);
+    return () => clearInterval(timer);
+  }, [pending, cache, id]);
   if (!view || !document) return <Waiting error={job.error} undo={job.undo} />;
   const set = (change: Partial<Schemas['Job']>) => edit((j) => ({ ...j, ...change }));
   return (

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { due } from './due';
+import { isPending, namesOf } from './pending';
 import { RunPicture } from './RunPicture';
 
 /** An order as a slip: its runs with a picture of the first piece, and what is still to do. */
@@ -26,10 +27,10 @@ export function JobSlip({ job }: { job: Schemas['JobView'] }) {
             <span className="run-words">
               <strong>{r.name}</strong>
               <span>
-                {r.pieces} {r.pieces === 1 ? 'name' : 'names'}
+                {namesOf(r)}
                 {r.blank && ` on ${r.blank}`}
               </span>
-              <em>{r.todo || 'ready to fit and cut'}</em>
+              <em>{r.todo || (isPending(r) ? 'being drawn …' : 'ready to fit and cut')}</em>
             </span>
           </Link>
         ))}

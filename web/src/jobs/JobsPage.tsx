@@ -5,11 +5,17 @@ import { useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
 import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
+import { isPending } from './pending';
 import { JobSlip } from './JobSlip';
 
 /** Orders by the day they are due. */
 export function JobsPage() {
-  const { data, error } = useQuery({ queryKey: ['jobs'], queryFn: () => answer(api.GET('/api/jobs')) });
+  const { data, error } = useQuery({
+    queryKey: ['jobs'],
+    queryFn: () => answer(api.GET('/api/jobs')),
+    // Pictures that were not kept come a few at a time.
+    refetchInterval: (q) => (q.state.data?.cards.some((j) => j.runs.some(isPending)) ? 500 : false),
+  });
   const cache = useQueryClient();
   const demo = useMutation({ mutationFn: () => answer(api.POST('/api/demo')), onSuccess: () => cache.invalidateQueries() });
   if (!data) return <Waiting error={error} />;
