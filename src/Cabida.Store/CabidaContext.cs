@@ -28,9 +28,6 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
     /// <summary>Typefaces that the maker added.</summary>
     public DbSet<TypefaceRow> Typefaces => Set<TypefaceRow>();
 
-    /// <summary>Documents as lists show them.</summary>
-    public DbSet<CardRow> Cards => Set<CardRow>();
-
     /// <summary>Long work.</summary>
     public DbSet<WorkRow> Works => Set<WorkRow>();
 
@@ -54,7 +51,6 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
             e.HasOne<ChangeSetRow>().WithMany().HasForeignKey(r => r.ChangeSetId);
             e.HasIndex(r => r.ChangeSetId);
         });
-        modelBuilder.Entity<CardRow>().HasKey(c => new { c.Kind, c.Id });
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<OutlinesRow>().HasKey(p => p.Id);
         modelBuilder.Entity<TypefaceRow>().HasKey(p => p.Id);

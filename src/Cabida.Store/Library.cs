@@ -63,6 +63,19 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
         return rows.Exists(r => r.Kind == kind.Kind) ? Read(kind, rows) : null;
     }
 
+    /// <summary>The id of the document of a kind that was changed last; null when there is none.</summary>
+    public async Task<string?> LastChanged(DocumentKind kind, CancellationToken stop = default)
+    {
+        ArgumentNullException.ThrowIfNull(kind);
+        var kinds = kind.Rows.Select(r => r.Kind).ToList();
+        return await db
+            .Documents.AsNoTracking()
+            .Where(d => kinds.Contains(d.Kind))
+            .OrderByDescending(d => d.ChangedAt)
+            .Select(d => d.Id)
+            .FirstOrDefaultAsync(stop);
+    }
+
     /// <summary>The last revision of a document, also of one that was removed; 0 when there never was any.</summary>
     public async Task<int> RevisionOf(DocumentKind kind, string id, CancellationToken stop = default)
     {

@@ -52,10 +52,14 @@ builder.Services.AddSingleton<InkFactsCache>();
 builder.Services.AddSingleton<AtHand>();
 builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
+builder.Services.AddDbContext<DerivedContext>(o => o.UseSqlite(DataFile.DerivedConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
 builder.Services.AddScoped<Listings>();
 builder.Services.AddScoped<KeptCards>();
 builder.Services.AddScoped<Cards>();
+builder.Services.AddSingleton<Workings>();
+builder.Services.AddScoped<KeptFits>();
+builder.Services.AddScoped<PiecePages>();
 builder.Services.AddScoped<Cabida.Store.Pictures>();
 builder.Services.AddScoped<AddedTypefaces>();
 builder.Services.AddScoped<KeptOutlines>();
@@ -65,6 +69,7 @@ builder.Services.AddSingleton<FitWork>();
 if (!OpenApiBuild.IsRunning)
 {
     builder.Services.AddHostedService(s => s.GetRequiredService<FitWork>());
+    builder.Services.AddHostedService<WarmUp>();
 }
 
 builder.Services.AddScoped<LoadPlanner>();

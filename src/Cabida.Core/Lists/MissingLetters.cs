@@ -15,12 +15,36 @@ public static class MissingLetters
     /// <param name="motif">The motif.</param>
     /// <param name="pieces">The pieces.</param>
     /// <param name="faces">The typefaces at hand.</param>
-    public static IReadOnlyList<Phrase> Of(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces)
+    public static IReadOnlyList<Phrase> Of(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces) =>
+        [.. In(motif, pieces, faces).Select(l => Say(l, faces))];
+
+    /// <summary>
+    /// Typefaces that have every letter, a sentence per line of lettering that lacks some. To know it every face is opened, so it is asked
+    /// for by itself.
+    /// </summary>
+    /// <param name="motif">The motif.</param>
+    /// <param name="pieces">The pieces.</param>
+    /// <param name="faces">The typefaces at hand.</param>
+    public static IReadOnlyList<Phrase> WithAll(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces) =>
+        [.. In(motif, pieces, faces).Select(l => SayWithAll(l, faces))];
+
+    /// <summary>A line that lacks letters of a list.</summary>
+    /// <param name="Part">The line.</param>
+    /// <param name="Face">Its face.</param>
+    /// <param name="Said">What it says in each piece, letter by letter.</param>
+    /// <param name="Missing">The letters it lacks.</param>
+    private sealed record Lacking(
+        LetteringPart Part,
+        ITypeface Face,
+        IReadOnlyList<(string Name, HashSet<string> Letters)> Said,
+        HashSet<string> Missing
+    );
+
+    private static IEnumerable<Lacking> In(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces)
     {
         ArgumentNullException.ThrowIfNull(motif);
         ArgumentNullException.ThrowIfNull(pieces);
         ArgumentNullException.ThrowIfNull(faces);
-        var notes = new List<Phrase>();
         foreach (
             var line in motif.AllParts.OfType<LetteringPart>().Where(l => Fields.In(l.Text).Any()).DistinctBy(l => (l.TypefaceId, l.Text))
         )
@@ -31,50 +55,54 @@ public static class MissingLetters
             }
 
             var said = pieces.Select(p => (p.Name, Letters: Elements(Fields.Fill(line.Text, p.Fields)))).ToList();
-            var all = said.SelectMany(s => s.Letters).ToHashSet(StringComparer.Ordinal);
-            var missing = Lacking(face, all);
-            if (missing.Count == 0)
+            var missing = LackedBy(face, said.SelectMany(s => s.Letters).ToHashSet(StringComparer.Ordinal));
+            if (missing.Count > 0)
             {
-                continue;
+                yield return new Lacking(line, face, said, missing);
             }
-
-            var names = said.Where(s => s.Letters.Overlaps(missing)).Select(s => s.Name).Distinct(StringComparer.Ordinal).ToList();
-            var every = string.Join(' ', all.Order(StringComparer.Ordinal));
-            var able = faces
-                .All.Where(f => f.Id != line.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0)
-                .Select(f => f.Name)
-                .ToList();
-            var where =
-                names.Count > MostNamed
-                    ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more"
-                    : string.Join(", ", names);
-            var instead = line.OwnFaceOnly
-                ? []
-                : said.Where(s => s.Letters.Overlaps(missing))
-                    .Take(MostNamed)
-                    .Select(s => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = s.Name })
-                    .Select(fields => Fields.Fill(line.Text, fields).Trim())
-                    .Select(words => Fallbacks.For(face, words, faces))
-                    .OfType<FallbackFace>()
-                    .SelectMany(f => f.Behind)
-                    .Select(f => f.Info.Name)
-                    .Distinct(StringComparer.Ordinal)
-                    .ToList();
-            var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";
-            var others =
-                able.Count > MostNamed
-                    ? $"{string.Join(", ", able.Take(MostNamed))} and {able.Count - MostNamed} more"
-                    : string.Join(", ", able);
-            var letters = string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”"));
-            var suggested =
-                able.Count > 0
-                    ? $"Typefaces that have every letter of this list: {others}."
-                    : "No typeface here has every letter of this list.";
-            notes.Add(Phrase.Say($"{face.Info.Name} has no {letters:strong}, in {where}.{stands} {suggested}"));
         }
-
-        return notes;
     }
+
+    private static Phrase Say(Lacking lacking, ITypefaces faces)
+    {
+        var (line, face, said, missing) = lacking;
+        var names = said.Where(s => s.Letters.Overlaps(missing)).Select(s => s.Name).Distinct(StringComparer.Ordinal).ToList();
+        var instead = line.OwnFaceOnly
+            ? []
+            : names
+                .Take(MostNamed)
+                .Select(n => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = n })
+                .Select(fields => Fields.Fill(line.Text, fields).Trim())
+                .Select(words => Fallbacks.For(face, words, faces))
+                .OfType<FallbackFace>()
+                .SelectMany(f => f.Behind)
+                .Select(f => f.Info.Name)
+                .Distinct(StringComparer.Ordinal)
+                .ToList();
+        var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";
+        var letters = string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”"));
+        return Phrase.Say($"{face.Info.Name} has no {letters:strong}, in {Some(names)}.{stands}");
+    }
+
+    private static Phrase SayWithAll(Lacking lacking, ITypefaces faces)
+    {
+        var every = string.Join(
+            ' ',
+            lacking.Said.SelectMany(s => s.Letters).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal)
+        );
+        var able = faces
+            .All.Where(f => f.Id != lacking.Part.TypefaceId && faces.Find(f.Id) is { } other && other.Shape(every, []).Missing.Count == 0)
+            .Select(f => f.Name)
+            .ToList();
+        return able.Count > 0
+            ? Phrase.Say($"Typefaces that have every letter of this list: {Some(able)}.")
+            : Phrase.Say($"No typeface here has every letter of this list.");
+    }
+
+    private static string Some(List<string> names) =>
+        names.Count > MostNamed
+            ? $"{string.Join(", ", names.Take(MostNamed))} and {names.Count - MostNamed} more"
+            : string.Join(", ", names);
 
     private static HashSet<string> Elements(string text)
     {
@@ -87,6 +115,6 @@ public static class MissingLetters
         return elements;
     }
 
-    private static HashSet<string> Lacking(ITypeface face, IEnumerable<string> elements) =>
+    private static HashSet<string> LackedBy(ITypeface face, IEnumerable<string> elements) =>
         elements.Where(e => e.Trim().Length > 0 && face.Shape(e, []).Missing.Count > 0).ToHashSet(StringComparer.Ordinal);
 }

@@ -10,7 +10,7 @@ namespace Cabida.Store;
 public sealed record Heading(string Id, string Name, int Revision);
 
 /// <summary>Documents as lists show them, kept with the documents: a list reads and works out only what has changed since.</summary>
-public sealed class KeptCards(CabidaContext db)
+public sealed class KeptCards(CabidaContext db, DerivedContext derived)
 {
     /// <summary>All documents of a kind, the oldest first, unread.</summary>
     public async Task<IReadOnlyList<Heading>> Headings(DocumentKind kind, CancellationToken stop = default)
@@ -122,7 +122,10 @@ public sealed class KeptCards(CabidaContext db)
     public async Task<IReadOnlyDictionary<string, CardRow>> Of(DocumentKind kind, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        return await db.Cards.AsNoTracking().Where(c => c.Kind == kind.Kind).ToDictionaryAsync(c => c.Id, StringComparer.Ordinal, stop);
+        return await derived
+            .Cards.AsNoTracking()
+            .Where(c => c.Kind == kind.Kind)
+            .ToDictionaryAsync(c => c.Id, StringComparer.Ordinal, stop);
     }
 
     /// <summary>Keeps a card instead of what was kept of its document before.</summary>
@@ -130,16 +133,19 @@ public sealed class KeptCards(CabidaContext db)
     {
         ArgumentNullException.ThrowIfNull(card);
         // Two lists that are asked for at once keep the same.
-        await db.Database.ExecuteSqlAsync(
+        await derived.Database.ExecuteSqlAsync(
             $"INSERT OR REPLACE INTO Cards (Kind, Id, MadeFrom, Text) VALUES ({card.Kind}, {card.Id}, {card.MadeFrom}, {card.Text})",
             stop
         );
     }
 
-    /// <summary>Drops the cards of documents that are not there any more.</summary>
-    public async Task DropOthers(DocumentKind kind, CancellationToken stop = default)
+    /// <summary>Drops cards by their documents.</summary>
+    public async Task Drop(DocumentKind kind, IEnumerable<string> ids, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);
-        await db.Cards.Where(c => c.Kind == kind.Kind && !db.Documents.Any(d => d.Kind == c.Kind && d.Id == c.Id)).ExecuteDeleteAsync(stop);
+        foreach (var some in ids.Chunk(500))
+        {
+            await derived.Cards.Where(c => c.Kind == kind.Kind && some.Contains(c.Id)).ExecuteDeleteAsync(stop);
+        }
     }
 }

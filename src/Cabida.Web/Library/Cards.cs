@@ -1,7 +1,4 @@
-using System.Security.Cryptography;
-using System.Text;
 using System.Text.Json;
-using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Store.Rows;
@@ -13,15 +10,8 @@ namespace Cabida.Web.Library;
 /// Documents as lists show them. Each card is kept with what it was made from, so a list reads and works out only what changed
 /// since it was last looked at.
 /// </summary>
-internal sealed class Cards(Cabida.Store.Library library, KeptCards kept, Listings listings, ITypefaces faces)
+internal sealed partial class Cards(Cabida.Store.Library library, KeptCards kept, Listings listings, Workings workings, ILogger<Cards> log)
 {
-    private static readonly string Program = string.Join(
-        ' ',
-        new[] { typeof(Phrase), typeof(Cards), typeof(Typography.ShippedTypefaces), typeof(Formats.Svg.SvgPath) }.Select(t =>
-            t.Module.ModuleVersionId.ToString("N")
-        )
-    );
-
     /// <summary>All documents of a kind as cards.</summary>
     /// <param name="kind">The kind.</param>
     /// <param name="cardOf">What is shown of one.</param>
@@ -64,14 +54,10 @@ internal sealed class Cards(Cabida.Store.Library library, KeptCards kept, Listin
         var (headings, rows) = (await kept.Headings(kind, stop), await kept.Of(kind, stop));
         if (rows.Count > headings.Count)
         {
-            await kept.DropOthers(kind, stop);
+            await kept.Drop(kind, rows.Keys.Except(headings.Select(h => h.Id)), stop);
         }
 
-        // A face more may stand in where letters lacked before.
-        var hand = Convert.ToHexString(
-            SHA256.HashData(Encoding.UTF8.GetBytes($"{Program} {string.Join(' ', faces.All.Select(f => f.Id))}"))
-        );
-        return new KeptOfKind<T>(kind, headings, rows, hand);
+        return new KeptOfKind<T>(kind, headings, rows, workings.Version);
     }
 
     /// <summary>Works a card out and keeps it; that it cannot be worked out is kept as well.</summary>
@@ -93,18 +79,28 @@ internal sealed class Cards(Cabida.Store.Library library, KeptCards kept, Listin
             stop
         );
         var text = JsonSerializer.Serialize(new KeptCard<TCard>(made.ValueOrDefault, made.Problem), ApiJson.Options);
-        await kept.Keep(
-            new CardRow
-            {
-                Kind = there.Kind.Kind,
-                Id = of.Id,
-                MadeFrom = there.MadeFrom(of, followed),
-                Text = text,
-            },
-            stop
-        );
+        var row = new CardRow
+        {
+            Kind = there.Kind.Kind,
+            Id = of.Id,
+            MadeFrom = there.MadeFrom(of, followed),
+            Text = text,
+        };
+        try
+        {
+            await kept.Keep(row, stop);
+        }
+        catch (Microsoft.Data.Sqlite.SqliteException fault)
+        {
+            // What is only kept to be quick may be lost.
+            NotKept(log, fault);
+        }
+
         return made;
     }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "A card could not be kept")]
+    private static partial void NotKept(ILogger log, Exception fault);
 }
 
 /// <summary>A card as it is kept: what is shown, or why nothing can be.</summary>
@@ -114,12 +110,12 @@ internal sealed record KeptCard<TCard>(TCard? Card, Phrase? Problem);
 /// <param name="Kind">The kind.</param>
 /// <param name="Headings">All its documents, the oldest first.</param>
 /// <param name="Rows">What is kept of them.</param>
-/// <param name="Hand">The version of what works them out, and the typefaces there are.</param>
+/// <param name="Version">The version of what works them out.</param>
 internal sealed record KeptOfKind<T>(
     DocumentKind<T> Kind,
     IReadOnlyList<Heading> Headings,
     IReadOnlyDictionary<string, CardRow> Rows,
-    string Hand
+    string Version
 )
     where T : class
 {
@@ -127,7 +123,7 @@ internal sealed record KeptOfKind<T>(
     /// <param name="of">The document.</param>
     /// <param name="followed">What it refers to, where it stands now.</param>
     public string MadeFrom(Heading of, IEnumerable<string>? followed) =>
-        string.Join('\n', (followed ?? []).Prepend(FormattableString.Invariant($"{of.Revision}")).Prepend(Hand));
+        string.Join('\n', (followed ?? []).Prepend(FormattableString.Invariant($"{of.Revision}")).Prepend(Version));
 
     /// <summary>The card of a document as it stands; null when it has to be made.</summary>
     public Outcome<TCard>? Find<TCard>(Heading of, IEnumerable<string>? followed)

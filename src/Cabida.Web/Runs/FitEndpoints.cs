@@ -9,7 +9,6 @@ using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Blanks;
-using Cabida.Web.Inks;
 using Cabida.Web.Motifs;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -81,20 +80,12 @@ internal static class FitEndpoints
                     int from,
                     int count,
                     RunReader reader,
-                    FittedPieces fitted,
-                    DrawnInks inks,
-                    InkFactsCache facts,
+                    PiecePages pages,
                     CancellationToken stop
                 ) =>
-                {
-                    if (await reader.Find(id, stop) is not { Ground: not null } run)
-                    {
-                        return TypedResults.NotFound();
-                    }
-
-                    var pieces = fitted.Page(run, from, count, stop).Select(p => PieceView.Of(p, run, inks, facts)).ToList();
-                    return TypedResults.Ok(new PiecePage(from, run.Run.Pieces.Count, pieces));
-                }
+                    await reader.Find(id, stop) is { Ground: not null } run
+                        ? TypedResults.Ok(new PiecePage(from, run.Run.Pieces.Count, await pages.Of(run, from, count, stop)))
+                        : TypedResults.NotFound()
             )
             .WithName("GetPieces");
 

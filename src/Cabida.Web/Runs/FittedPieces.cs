@@ -21,7 +21,7 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
     private const int MostAtOnce = 50;
 
     /// <summary>How long an answer may take to fit names that are not fitted yet.</summary>
-    private static readonly TimeSpan AtOnce = TimeSpan.FromSeconds(0.4);
+    public static readonly TimeSpan AtOnce = TimeSpan.FromSeconds(0.4);
 
     private readonly SetScales setScales = new();
     private long held;
@@ -36,12 +36,16 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
         return kept.TryGetValue(key, out var found) ? found.As(piece) : Keep(key, Made(run, piece));
     }
 
+    /// <summary>The pieces that a page of a run is of.</summary>
+    public static IEnumerable<Piece> Wanted(ReadRun run, int from, int count) =>
+        run.Run.Pieces.Skip(Math.Max(0, from)).Take(Math.Clamp(count, 1, MostAtOnce));
+
     /// <summary>Some pieces of a run, in the list's order. A page is short rather than late: what is missing is asked for next.</summary>
     public List<FittedPiece> Page(ReadRun run, int from, int count, CancellationToken stop)
     {
         var pieces = new List<FittedPiece>();
         var until = DateTime.UtcNow + AtOnce;
-        foreach (var piece in run.Run.Pieces.Skip(Math.Max(0, from)).Take(Math.Clamp(count, 1, MostAtOnce)))
+        foreach (var piece in Wanted(run, from, count))
         {
             stop.ThrowIfCancellationRequested();
             var found = Find(run, piece);
@@ -103,7 +107,8 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
         return made;
     }
 
-    private string KeyOf(ReadRun run, Piece piece) => OwnKeyOf(run, piece) + $" {SetScaleOf(run):R}";
+    /// <summary>Tells a fitted piece apart by all that it depends on.</summary>
+    public string KeyOf(ReadRun run, Piece piece) => OwnKeyOf(run, piece) + $" {SetScaleOf(run):R}";
 
     /// <summary>
     /// Tells a piece apart by all that its fit depends on but what it shares with its set: rows that say the same are fitted once.

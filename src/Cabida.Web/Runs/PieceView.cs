@@ -122,6 +122,9 @@ internal sealed record PieceView(
 {
     private const int ArcSteps = 24;
 
+    /// <summary>It as its row has it now: who it is and how many are made do not change its ink.</summary>
+    public PieceView As(Piece piece) => this with { Id = piece.Id, Name = piece.Name, Copies = piece.Copies, Values = piece.Values };
+
     public static PieceView Of(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache facts)
     {
         var (fit, looked) = (piece.Fit, CheckedPiece.Of(run, piece, facts));

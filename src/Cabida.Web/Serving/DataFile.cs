@@ -7,11 +7,13 @@ namespace Cabida.Web.Serving;
 /// <summary>The file that holds the maker's library.</summary>
 internal static class DataFile
 {
-    public static string ConnectionString(IConfiguration configuration)
-    {
-        var folder = configuration["Data"] ?? "data";
-        return $"Data Source={Path.Combine(folder, "cabida.db")}";
-    }
+    public static string ConnectionString(IConfiguration configuration) => To(configuration, "cabida.db");
+
+    /// <summary>The file of what follows from the library, which may be thrown away.</summary>
+    public static string DerivedConnectionString(IConfiguration configuration) => To(configuration, "derived.db");
+
+    private static string To(IConfiguration configuration, string file) =>
+        $"Data Source={Path.Combine(configuration["Data"] ?? "data", file)}";
 
     /// <summary>Makes the file or brings it to the current form; adds the demo data to an empty library when asked for.</summary>
     public static async Task Prepare(WebApplication app)
@@ -22,6 +24,7 @@ internal static class DataFile
         await StartLock.FreeMigrations(ConnectionString(app.Configuration));
         await using var scope = app.Services.CreateAsyncScope();
         await LibraryUpgrade.Run(scope.ServiceProvider.GetRequiredService<CabidaContext>());
+        await scope.ServiceProvider.GetRequiredService<DerivedContext>().Prepare();
         await scope
             .ServiceProvider.GetRequiredService<LibraryTypefaces>()
             .Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);

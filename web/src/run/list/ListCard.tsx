@@ -1,6 +1,7 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import type { Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { mended } from '../../api/documents';
 import { Words } from '../../units/Words';
 import type { NamesList, RunDocument } from '../useRun';
@@ -20,6 +21,12 @@ interface Props {
 export function ListCard({ id, run, view, document, lack }: Props) {
   const [file, setFile] = useState<File>();
   const { list } = view;
+  const able = useQuery({
+    queryKey: ['run', id, 'able-typefaces', view.revision],
+    enabled: list.missing.length > 0,
+    queryFn: () => answer(api.GET('/api/runs/{id}/able-typefaces', { params: { path: { id } } })),
+    placeholderData: keepPreviousData,
+  });
   const made = list.made === list.pieces ? '' : ` · ${list.made} made`;
   return (
     <section className="card names" aria-label="Names">
@@ -55,7 +62,7 @@ export function ListCard({ id, run, view, document, lack }: Props) {
         </label>
         <span className="soft small">CSV or spreadsheet</span>
       </div>
-      <ListNotes list={list} onMend={(remedies) => void run.order(mended('runs', id, remedies))} />
+      <ListNotes list={list} able={able.data} onMend={(remedies) => void run.order(mended('runs', id, remedies))} />
       {lack && (
         <p className="finding" role="status">
           <Words of={lack} />

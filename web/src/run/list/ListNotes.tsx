@@ -3,6 +3,8 @@ import { Words } from '../../units/Words';
 
 interface Props {
   list: Schemas['ListView'];
+  /** Typefaces that have every letter, where some lack some. */
+  able?: readonly Schemas['Phrase'][];
   onMend: (remedies: readonly string[]) => void;
 }
 
@@ -10,7 +12,7 @@ const KINDS: Record<Schemas['Severity'], string> = { stop: 'makes no piece', loo
 const SHAPES: Record<Schemas['Severity'], string> = { stop: '✕', look: '▲', told: '✓' };
 
 /** What was noticed in a list, each with its line and what may be done about it by one click. */
-export function ListNotes({ list, onMend }: Props) {
+export function ListNotes({ list, able = [], onMend }: Props) {
   const cleanable = list.notes.filter((n) => n.severity === 'told').flatMap((n) => n.remedies.map((r) => r.id));
   return (
     <div className="list-notes" aria-live="polite" aria-label="About the list">
@@ -19,6 +21,12 @@ export function ListNotes({ list, onMend }: Props) {
           <Words of={m} />
         </p>
       ))}
+      {list.missing.length > 0 &&
+        able.map((a, i) => (
+          <p key={`a${i}`} className="soft small">
+            <Words of={a} />
+          </p>
+        ))}
       {list.notes.map((n) => (
         <p
           key={`${n.line} ${n.severity} ${n.message.parts.map((p) => p.text).join()}`}
