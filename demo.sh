@@ -14,6 +14,8 @@ port=${PORT:-5310}
 [ "${FRESH:-}" = 1 ] && rm -rf "$data"
 
 scripts/build.sh Release
+server=src/Cabida.Web/bin/Release/ahead
+scripts/ahead.sh "$server"
 printf '\nCabida is at http://127.0.0.1:%s  (stop it with Ctrl+C; its library is in %s/)\n\n' "$port" "$data"
-exec dotnet src/Cabida.Web/bin/Release/net10.0/Cabida.Web.dll \
+exec dotnet "$server/Cabida.Web.dll" \
   --Urls "http://127.0.0.1:$port" --Data "$data" --Demo true --FrontEnd web/dist

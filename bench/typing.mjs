@@ -1,42 +1,10 @@
 // How long it takes from a stroke in a field of lengths to the new drawing, by the preview and by the save that follows (which was the only
 // way before). Run by hand against a running demo:
 //   ./demo.sh &   then   node --experimental-websocket bench/typing.mjs http://127.0.0.1:5310/motifs/crew-shirt
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { browser, rest, told } from './chromium.mjs';
 
 const page = process.argv[2];
 if (!page) throw new Error('Say which page: node --experimental-websocket bench/typing.mjs http://127.0.0.1:5310/motifs/crew-shirt');
-const PORT = 9377;
-const profile = mkdtempSync(join(tmpdir(), 'cabida-typing-'));
-const quiet = 'no-first-run,disable-quic,disable-background-networking,disable-component-update,disable-sync';
-const chromium = spawn(
-  'chromium',
-  [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    ...quiet.split(',').map((q) => `--${q}`),
-    `--user-data-dir=${profile}`,
-    `--remote-debugging-port=${PORT}`,
-    'about:blank',
-  ],
-  { stdio: 'ignore' },
-);
-const rest = (ms) => new Promise((done) => setTimeout(done, ms));
-
-async function tab() {
-  for (let tries = 0; tries < 60; tries++) {
-    const tabs = await fetch(`http://127.0.0.1:${PORT}/json`)
-      .then((r) => r.json())
-      .catch(() => []);
-    const found = tabs.find((t) => t.type === 'page');
-    if (found) return found.webSocketDebuggerUrl;
-    await rest(250);
-  }
-  throw new Error('Chromium did not start.');
-}
 
 /** Types 24 sizes into the first field of a bare number, with a rest between, in the page. */
 async function typing() {
@@ -64,35 +32,15 @@ async function typing() {
   return { seen, saved, server: asked.map((e) => e.responseEnd - e.requestStart) };
 }
 
+const { send, end } = await browser();
 try {
-  const socket = new WebSocket(await tab());
-  await new Promise((open) => (socket.onopen = open));
-  const waiting = new Map();
-  socket.onmessage = (m) => {
-    const { id, result } = JSON.parse(m.data);
-    waiting.get(id)?.(result);
-  };
-  let sent = 0;
-  const send = (method, params = {}) =>
-    new Promise((done) => {
-      waiting.set(++sent, done);
-      socket.send(JSON.stringify({ id: sent, method, params }));
-    });
   await send('Page.navigate', { url: page });
   await rest(5000);
   const { result } = await send('Runtime.evaluate', { expression: `(${typing})()`, awaitPromise: true, returnByValue: true });
-  const told = (name, all) => {
-    const sorted = [...(all ?? [])].sort((a, b) => a - b);
-    const at = (share) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]?.toFixed(0) ?? '–';
-    console.log(`${name}: median ${at(0.5)} ms, least ${at(0)}, most ${at(1)}, of ${sorted.length}`);
-  };
   if (result.value.problem) throw new Error(result.value.problem);
   told('stroke to picture, by the preview', result.value.seen);
   told('of that the request', result.value.server);
   told('stroke to the answer of the save', result.value.saved);
-  socket.close();
 } finally {
-  chromium.kill();
-  await rest(500);
-  rmSync(profile, { recursive: true, force: true });
+  await end();
 }

@@ -557,4 +557,14 @@ public sealed class ListTests : IDisposable
                 ["zone"] = "right",
             };
     }
+
+    [Fact]
+    public async Task Letters_that_a_face_lacks_are_told_at_once_and_what_has_them_when_it_is_asked_for()
+    {
+        var missing = (await app.Get(Run))["list"]!["missing"]!.AsArray().ShouldHaveSingleItem();
+        Application.Words(missing).ShouldBe("Kaushan Script has no “ả”, “Ọ”, in Ọláyínká, Thảo.");
+        var instead = (await app.Get($"{Run}/able-typefaces")).AsArray().ShouldHaveSingleItem();
+        Application.Words(instead).ShouldStartWith("Their words are set in Pacifico. Typefaces that have every letter of this list: ");
+        (await app.Get("/api/runs/depot-glasses/able-typefaces")).AsArray().ShouldBeEmpty();
+    }
 }

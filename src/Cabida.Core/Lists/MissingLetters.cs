@@ -16,17 +16,17 @@ public static class MissingLetters
     /// <param name="pieces">The pieces.</param>
     /// <param name="faces">The typefaces at hand.</param>
     public static IReadOnlyList<Phrase> Of(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces) =>
-        [.. In(motif, pieces, faces).Select(l => Say(l, faces))];
+        [.. In(motif, pieces, faces).Select(Say)];
 
     /// <summary>
-    /// Typefaces that have every letter, a sentence per line of lettering that lacks some. To know it every face is opened, so it is asked
-    /// for by itself.
+    /// What stands in for missing letters, and typefaces that have them all; a sentence per line of lettering that lacks some. To know it
+    /// every face is opened, so it is asked for by itself.
     /// </summary>
     /// <param name="motif">The motif.</param>
     /// <param name="pieces">The pieces.</param>
     /// <param name="faces">The typefaces at hand.</param>
-    public static IReadOnlyList<Phrase> WithAll(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces) =>
-        [.. In(motif, pieces, faces).Select(l => SayWithAll(l, faces))];
+    public static IReadOnlyList<Phrase> Instead(Motif motif, IReadOnlyList<Piece> pieces, ITypefaces faces) =>
+        [.. In(motif, pieces, faces).Select(l => SayInstead(l, faces))];
 
     /// <summary>A line that lacks letters of a list.</summary>
     /// <param name="Part">The line.</param>
@@ -63,13 +63,21 @@ public static class MissingLetters
         }
     }
 
-    private static Phrase Say(Lacking lacking, ITypefaces faces)
+    private static Phrase Say(Lacking lacking)
     {
-        var (line, face, said, missing) = lacking;
-        var names = said.Where(s => s.Letters.Overlaps(missing)).Select(s => s.Name).Distinct(StringComparer.Ordinal).ToList();
+        var letters = string.Join(", ", lacking.Missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”"));
+        return Phrase.Say($"{lacking.Face.Info.Name} has no {letters:strong}, in {Some(NamesOf(lacking))}.");
+    }
+
+    private static List<string> NamesOf(Lacking lacking) =>
+        [.. lacking.Said.Where(s => s.Letters.Overlaps(lacking.Missing)).Select(s => s.Name).Distinct(StringComparer.Ordinal)];
+
+    private static Phrase SayInstead(Lacking lacking, ITypefaces faces)
+    {
+        var (line, face, _, _) = lacking;
         var instead = line.OwnFaceOnly
             ? []
-            : names
+            : NamesOf(lacking)
                 .Take(MostNamed)
                 .Select(n => new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = n })
                 .Select(fields => Fields.Fill(line.Text, fields).Trim())
@@ -79,13 +87,7 @@ public static class MissingLetters
                 .Select(f => f.Info.Name)
                 .Distinct(StringComparer.Ordinal)
                 .ToList();
-        var stands = instead.Count > 0 ? $" Their words are set in {string.Join(", ", instead)}." : "";
-        var letters = string.Join(", ", missing.Order(StringComparer.Ordinal).Select(m => $"“{m}”"));
-        return Phrase.Say($"{face.Info.Name} has no {letters:strong}, in {Some(names)}.{stands}");
-    }
-
-    private static Phrase SayWithAll(Lacking lacking, ITypefaces faces)
-    {
+        var stands = instead.Count > 0 ? $"Their words are set in {string.Join(", ", instead)}. " : "";
         var every = string.Join(
             ' ',
             lacking.Said.SelectMany(s => s.Letters).Distinct(StringComparer.Ordinal).Order(StringComparer.Ordinal)
@@ -95,8 +97,8 @@ public static class MissingLetters
             .Select(f => f.Name)
             .ToList();
         return able.Count > 0
-            ? Phrase.Say($"Typefaces that have every letter of this list: {Some(able)}.")
-            : Phrase.Say($"No typeface here has every letter of this list.");
+            ? Phrase.Say($"{stands}Typefaces that have every letter of this list: {Some(able)}.")
+            : Phrase.Say($"{stands}No typeface here has every letter of this list.");
     }
 
     private static string Some(List<string> names) =>

@@ -34,7 +34,7 @@ internal static class RunEndpoints
                     var pinned = await reader.Pinned(run.SetUp, stop);
                     var motifs = pinned.SideMotifs.Prepend(pinned.Motif).OfType<Motif>();
                     return TypedResults.Ok(
-                        motifs.SelectMany(m => MissingLetters.WithAll(m, run.Pieces, faces)).DistinctBy(m => m.ToString()).ToList()
+                        motifs.SelectMany(m => MissingLetters.Instead(m, run.Pieces, faces)).DistinctBy(m => m.ToString()).ToList()
                     );
                 }
             )
