@@ -13,9 +13,8 @@ data=${DATA:-data}
 port=${PORT:-5310}
 [ "${FRESH:-}" = 1 ] && rm -rf "$data"
 
-scripts/build.sh Release
 server=src/Cabida.Web/bin/Release/ahead
-scripts/ahead.sh "$server"
+scripts/build.sh Release "$server"
 printf '\nCabida is at http://127.0.0.1:%s  (stop it with Ctrl+C; its library is in %s/)\n\n' "$port" "$data"
 exec dotnet "$server/Cabida.Web.dll" \
   --Urls "http://127.0.0.1:$port" --Data "$data" --Demo true --FrontEnd web/dist
