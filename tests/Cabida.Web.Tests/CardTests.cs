@@ -12,10 +12,10 @@ public sealed class CardTests : IDisposable
 
     public void Dispose() => app.Dispose();
 
-    private async Task InDatabase(Func<CabidaContext, Task> work)
+    private async Task InDatabase(Func<DerivedContext, Task> work)
     {
         using var scope = app.Services.CreateScope();
-        await work(scope.ServiceProvider.GetRequiredService<CabidaContext>());
+        await work(scope.ServiceProvider.GetRequiredService<DerivedContext>());
     }
 
     [Theory]

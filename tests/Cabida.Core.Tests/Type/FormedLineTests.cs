@@ -208,7 +208,7 @@ public class FormedLineTests
                 : "";
         TestMotifs.Compose(Of(12)).BoxAt(1)!.Value.Width.ShouldBe(12, 1e-6);
         TestMotifs.Compose(Of(12)).BoxAt(1)!.Value.Height.ShouldBe(7.4, 1e-6);
-        Note(12).ShouldBe(" “HH” is widened by 5.3 %, on purpose.");
+        Note(12).ShouldBe("Told “HH” is widened by 5.3 %, on purpose.");
         Note(14).ShouldStartWith("Look “HH” is widened by 22.8 %");
     }
 

@@ -110,7 +110,7 @@ public class RoundLineTests
             );
         LetteringPart Mended(int which) =>
             (LetteringPart)((Change<Motif>)note.Remedies[which].Change!).Of(new("m", RowAlignment.Centre, [part])).Parts[0];
-        note.Remedies.Select(r => r.Words.ToString()).ShouldBe(["A circle of 31.0 mm", "Letters 5.4 mm high"]);
+        note.Remedies.Select(r => r.Words.ToString()).ShouldBe(["A circle of 30.5 mm", "Letters 5.5 mm high"]);
         Note(Mended(0)).ShouldBeNull();
         Note(Mended(1)).ShouldBeNull();
         // And no more than it takes.
