@@ -40,7 +40,7 @@ public sealed class KeptCards(CabidaContext db, DerivedContext derived)
         ];
     }
 
-    /// <summary>What documents of a kind refer to, each with where it stands: what a card changes with that shows it as it is now.</summary>
+    /// <summary>What documents of a kind refer to, each with where it stands: a card that shows it as it is now changes with it.</summary>
     public async Task<ILookup<string, string>> Followed(DocumentKind kind, CancellationToken stop = default)
     {
         ArgumentNullException.ThrowIfNull(kind);

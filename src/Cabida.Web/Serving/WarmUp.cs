@@ -6,8 +6,8 @@ using Microsoft.AspNetCore.Hosting.Server.Features;
 namespace Cabida.Web.Serving;
 
 /// <summary>
-/// Once it listens, asks itself for what the first page will ask for: the run that was changed last, and the list of jobs. Code is compiled,
-/// and the first piece is fitted while the browser still starts.
+/// Once it listens, asks itself for what the first page will ask for: the run that was changed last, and the list of jobs. Code is
+/// compiled, and the first piece is fitted, while the browser still starts.
 /// </summary>
 internal sealed partial class WarmUp(
     IServiceScopeFactory scopes,

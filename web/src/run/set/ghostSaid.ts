@@ -7,7 +7,7 @@ export function ghostSaid(ghost: Schemas['GhostView'], length: (mm: number) => s
   const size =
     Math.abs(ghost.taller) >= 0.05 ? `its letters ${length(Math.abs(ghost.taller))} ${ghost.taller > 0 ? 'larger' : 'smaller'}` : '';
   const what = [moves && `moves ${moves}`, size].filter(Boolean).join(', ');
-  return what
-    ? `It ${moves ? what : `would be ${size.replace('its letters ', 'lettered ')}`}${ghost.state === 'over' ? '; it would stand out of the zone' : ''}.`
-    : 'It would stand as it does.';
+  if (!what) return 'It would stand as it does.';
+  const does = moves ? what : `would be ${size.replace('its letters ', 'lettered ')}`;
+  return `It ${does}${ghost.state === 'over' ? '; it would stand out of the zone' : ''}.`;
 }
