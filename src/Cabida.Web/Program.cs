@@ -55,6 +55,7 @@ builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.Connectio
 builder.Services.AddDbContext<DerivedContext>(o => o.UseSqlite(DataFile.DerivedConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
 builder.Services.AddScoped<Listings>();
+builder.Services.AddScoped<LibraryIndex>();
 builder.Services.AddScoped<KeptCards>();
 builder.Services.AddScoped<Cards>();
 builder.Services.AddSingleton<Workings>();

@@ -23,6 +23,7 @@ public static class BlankFindings
     /// <summary>A reading that is asked for.</summary>
     internal static Finding Ask(DimensionKind kind, Phrase message) => Of(Rule.Unread, Severity.Stop, [kind], message);
 
-    private static Finding Of(Rule rule, Severity severity, IReadOnlyList<DimensionKind> about, Phrase message) =>
+    /// <summary>A finding of readings.</summary>
+    internal static Finding Of(Rule rule, Severity severity, IReadOnlyList<DimensionKind> about, Phrase message) =>
         new(rule, severity, message) { Fields = [.. about.Select(d => JsonNamingPolicy.CamelCase.ConvertName(d.ToString()))] };
 }

@@ -126,7 +126,7 @@ internal sealed record BlankCard(
     IReadOnlyList<string> UsedBy
 );
 
-internal sealed class BlankViews(Cabida.Store.Library library, KeptCards kept) : IViews<Blank, BlankView>
+internal sealed class BlankViews(Cabida.Store.Library library, LibraryIndex index) : IViews<Blank, BlankView>
 {
     public async Task<BlankView> Of(Stored<Blank> stored, CancellationToken stop)
     {
@@ -192,9 +192,9 @@ internal sealed class BlankViews(Cabida.Store.Library library, KeptCards kept) :
     /// <summary>Names of the jobs whose runs are made on a blank.</summary>
     private async Task<IReadOnlyList<string>> JobsOf(string blankId, CancellationToken stop)
     {
-        var runs = (await kept.Referring(DocumentKinds.Run, DocumentKinds.Blank, stop))[blankId].ToHashSet(StringComparer.Ordinal);
-        var ofJob = await kept.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
-        return [.. (await kept.Headings(DocumentKinds.Job, stop)).Where(j => ofJob[j.Id].Any(runs.Contains)).Select(j => j.Name)];
+        var runs = (await index.Referring(DocumentKinds.Run, DocumentKinds.Blank, stop))[blankId].ToHashSet(StringComparer.Ordinal);
+        var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
+        return [.. (await index.Headings(DocumentKinds.Job, stop)).Where(j => ofJob[j.Id].Any(runs.Contains)).Select(j => j.Name)];
     }
 
     private static SizeView SizeOf(Blank blank, BlankSheet sheet, SizeSheet size) =>

@@ -48,13 +48,13 @@ internal static class JobEndpoints
                     string id,
                     NewRun wanted,
                     Cabida.Store.Library library,
-                    KeptCards kept,
+                    LibraryIndex index,
                     IViews<Run, RunView> views,
                     CancellationToken stop
                 ) =>
                     await library.Find(DocumentKinds.Job, id, stop) is null
                         ? TypedResults.NotFound()
-                        : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, kept, stop), views, stop))
+                        : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, index, stop), views, stop))
             )
             .WithName("AddRun");
 
@@ -62,10 +62,10 @@ internal static class JobEndpoints
     }
 
     /// <summary>A run with nothing chosen but what there is only one of.</summary>
-    private static async Task<Run> Fresh(string name, string jobId, KeptCards kept, CancellationToken stop)
+    private static async Task<Run> Fresh(string name, string jobId, LibraryIndex index, CancellationToken stop)
     {
         async Task<Pin?> Only<T>(DocumentKind<T> kind)
-            where T : class => await kept.Headings(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
+            where T : class => await index.Headings(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
         var setUp = new RunSetUp(
             name,
             jobId,

@@ -25,7 +25,7 @@ internal sealed record SlipPiece(string Name, IReadOnlyList<InkView> Inks);
 internal sealed record DrawingBox(double MinX, double MinY, double MaxX, double MaxY, string Edge, string Zone, GoodsView Goods);
 
 /// <summary>The runs of jobs as slips show them, within one request.</summary>
-internal sealed class RunCards(KeptCards kept, Cards cards, RunReader reader, FittedPieces fitted, DrawnInks inks)
+internal sealed class RunCards(LibraryIndex index, Cards cards, RunReader reader, FittedPieces fitted, DrawnInks inks)
 {
     /// <summary>So long a request works out pictures that are not kept; the others come when it is asked again.</summary>
     private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(400);
@@ -67,7 +67,7 @@ internal sealed class RunCards(KeptCards kept, Cards cards, RunReader reader, Fi
         var there = await cards.Kept(DocumentKinds.Run, stop);
         return (
             there,
-            await kept.Referring(DocumentKinds.Run, DocumentKinds.Job, stop),
+            await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop),
             there.Headings.Select((h, i) => (h.Id, i)).ToDictionary(h => h.Id, h => h.i, StringComparer.Ordinal)
         );
     }

@@ -10,7 +10,14 @@ namespace Cabida.Web.Library;
 /// Documents as lists show them. Each card is kept with what it was made from, so a list reads and works out only what changed
 /// since it was last looked at.
 /// </summary>
-internal sealed partial class Cards(Cabida.Store.Library library, KeptCards kept, Listings listings, Workings workings, ILogger<Cards> log)
+internal sealed partial class Cards(
+    Cabida.Store.Library library,
+    LibraryIndex index,
+    KeptCards kept,
+    Listings listings,
+    Workings workings,
+    ILogger<Cards> log
+)
 {
     /// <summary>All documents of a kind as cards.</summary>
     /// <param name="kind">The kind.</param>
@@ -29,7 +36,7 @@ internal sealed partial class Cards(Cabida.Store.Library library, KeptCards kept
         where TCard : class
     {
         var there = await Kept(kind, stop);
-        var (users, followed) = (await kept.Users(kind, stop), follows ? await kept.Followed(kind, stop) : null);
+        var (users, followed) = (await index.Users(kind, stop), follows ? await index.Followed(kind, stop) : null);
         var (cards, broken) = (new List<TCard>(), new List<BrokenCard>());
         foreach (var of in there.Headings)
         {
@@ -51,7 +58,7 @@ internal sealed partial class Cards(Cabida.Store.Library library, KeptCards kept
     public async Task<KeptOfKind<T>> Kept<T>(DocumentKind<T> kind, CancellationToken stop)
         where T : class
     {
-        var (headings, rows) = (await kept.Headings(kind, stop), await kept.Of(kind, stop));
+        var (headings, rows) = (await index.Headings(kind, stop), await kept.Of(kind, stop));
         if (rows.Count > headings.Count)
         {
             await kept.Drop(kind, rows.Keys.Except(headings.Select(h => h.Id)), stop);

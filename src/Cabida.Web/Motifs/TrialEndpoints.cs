@@ -60,7 +60,7 @@ internal static class TrialEndpoints
                     string id,
                     Cabida.Store.Library library,
                     GroundReader grounds,
-                    KeptCards kept,
+                    LibraryIndex index,
                     CancellationToken stop
                 ) =>
                 {
@@ -70,7 +70,7 @@ internal static class TrialEndpoints
                     }
 
                     var ground = await grounds.Read(motif.Ground, stop);
-                    var referring = (await kept.Referring(DocumentKinds.Run, DocumentKinds.Motif, stop))[id];
+                    var referring = (await index.Referring(DocumentKinds.Run, DocumentKinds.Motif, stop))[id];
                     var runs = (await library.Some(DocumentKinds.Run, referring, stop))
                         .Where(r => r.Document.SetUp.Motif?.Id == id && r.Document.List.Pieces.Count > 0)
                         .ToList();

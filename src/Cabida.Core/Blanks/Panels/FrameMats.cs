@@ -220,7 +220,9 @@ public sealed record FrameMats(MatSize Rebate, MatSize Sight, MatSize Outside, I
         if (held < hold)
         {
             findings.Add(
-                (held <= Length.Zero ? BlankFindings.Cannot : (Func<IReadOnlyList<DimensionKind>, Phrase, Finding>)BlankFindings.LookAt)(
+                BlankFindings.Of(
+                    Rule.Readings,
+                    held <= Length.Zero ? Severity.Stop : Severity.Look,
                     [DimensionKind.PrintWidth, DimensionKind.PrintHeight],
                     held <= Length.Zero
                         ? Phrase.Say(
