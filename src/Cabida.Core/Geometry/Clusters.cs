@@ -13,30 +13,32 @@ internal static class Clusters
     /// <param name="touch">Whether two whose boxes meet touch; not asked of two that are known to hang together.</param>
     public static List<List<int>> Of(IReadOnlyList<Envelope> boxes, Func<int, int, bool> touch)
     {
-        var first = Enumerable.Range(0, boxes.Count).ToArray();
+        var groups = new Groups(boxes.Count);
         foreach (var (i, j) in Meeting(boxes))
         {
-            if (Root(i) != Root(j) && touch(i, j))
+            if (!groups.AreOne(i, j) && touch(i, j))
             {
-                first[Math.Max(Root(i), Root(j))] = Math.Min(Root(i), Root(j));
+                groups.Join(i, j);
             }
         }
 
-        return [.. Enumerable.Range(0, boxes.Count).GroupBy(Root).Select(g => g.ToList())];
+        return groups.All();
+    }
 
-        int Root(int i)
+    /// <summary>The groups of so many things of which these pairs hang together.</summary>
+    public static List<List<int>> Of(int count, IEnumerable<(int I, int J)> pairs)
+    {
+        var groups = new Groups(count);
+        foreach (var (i, j) in pairs)
         {
-            while (first[i] != i)
-            {
-                i = first[i] = first[first[i]];
-            }
-
-            return i;
+            groups.Join(i, j);
         }
+
+        return groups.All();
     }
 
     /// <summary>The pairs whose boxes meet, found by a sweep along the longer side of all; each has the earlier first.</summary>
-    private static IEnumerable<(int I, int J)> Meeting(IReadOnlyList<Envelope> boxes)
+    public static IEnumerable<(int I, int J)> Meeting(IReadOnlyList<Envelope> boxes)
     {
         var all = new Envelope();
         foreach (var box in boxes)
@@ -64,6 +66,32 @@ internal static class Clusters
             }
 
             Effort.Spend((b - a) / PairsPerStep);
+        }
+    }
+
+    /// <summary>Things that are joined one after another; each knows an earlier one of its group, the first of a group itself.</summary>
+    private sealed class Groups(int count)
+    {
+        private readonly int[] first = [.. Enumerable.Range(0, count)];
+
+        public bool AreOne(int i, int j) => Root(i) == Root(j);
+
+        public void Join(int i, int j)
+        {
+            var (a, b) = (Root(i), Root(j));
+            first[Math.Max(a, b)] = Math.Min(a, b);
+        }
+
+        public List<List<int>> All() => [.. Enumerable.Range(0, first.Length).GroupBy(Root).Select(g => g.ToList())];
+
+        private int Root(int i)
+        {
+            while (first[i] != i)
+            {
+                i = first[i] = first[first[i]];
+            }
+
+            return i;
         }
     }
 }

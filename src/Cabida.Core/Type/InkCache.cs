@@ -11,6 +11,7 @@ namespace Cabida.Core.Type;
 public sealed class InkCache(long budgetBytes = 192L << 20)
 {
     private const int BytesPerVertex = 40;
+    private const double DistancesPerEm = 1L << 40;
     private const long LettersBudget = 48L << 20;
     private const int MostGrowths = 4000;
 
@@ -19,8 +20,15 @@ public sealed class InkCache(long budgetBytes = 192L << 20)
     );
 
     private readonly Kept<string, Growth> growths = new(MostGrowths, _ => 1);
-    private readonly Kept<(string Face, string Line, uint Glyph, int Level), Area> areas = new(budgetBytes, a =>
-        200 + (BytesPerVertex * (long)a.NumPoints)
+    private readonly Kept<string, Area> areas = new(budgetBytes / 2, a => 200 + (BytesPerVertex * (long)a.NumPoints));
+    private readonly Kept<(string Face, string Line, int Level), JoinedRings> lines = new(budgetBytes / 8, l => l.Bytes);
+    private readonly Kept<(string Face, uint Glyph, int Level), RingSet> glyphs = new(budgetBytes / 4, g =>
+        200 + (2 * BytesPerVertex * (long)g.Area.NumPoints)
+    );
+
+    private readonly Kept<(string Face, uint First, uint Second, int Level, long Right, long Up), Meeting> meetings = new(
+        budgetBytes / 8,
+        m => m.Bytes
     );
 
     /// <summary>
@@ -33,11 +41,19 @@ public sealed class InkCache(long budgetBytes = 192L << 20)
     /// <summary>The chord error of a level, in em.</summary>
     public static double ChordError(int level) => Math.Pow(2, level);
 
-    /// <summary>The joined outline of a line, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Line(string face, string line, int level, Func<Area> make) => areas.Get((face, line, 0, level), make);
+    /// <summary>The joined glyphs of a line, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal JoinedRings Line(string face, string line, int level, Func<JoinedRings> make) => lines.Get((face, line, level), make);
 
-    /// <summary>The area of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Glyph(string face, uint glyph, int level, Func<Area> make) => areas.Get((face, "", glyph, level), make);
+    /// <summary>The outline of a glyph, or the result of <paramref name="make"/>, kept from then on.</summary>
+    internal RingSet Glyph(string face, uint glyph, int level, Func<RingSet> make) => glyphs.Get((face, glyph, level), make);
+
+    /// <summary>How two glyphs meet so far apart, or the result of <paramref name="make"/> for it, kept from then on.</summary>
+    internal Meeting Meeting(string face, uint first, uint second, int level, double right, double up, Func<double, double, Meeting> make)
+    {
+        // What letters before them added up to leaves a rounding in their distance, which is no other distance.
+        var (x, y) = ((long)Math.Round(right * DistancesPerEm), (long)Math.Round(up * DistancesPerEm));
+        return meetings.Get((face, first, second, level, x, y), () => make(x / DistancesPerEm, y / DistancesPerEm));
+    }
 
     /// <summary>The letters of a formed line where they stand, or the result of <paramref name="make"/>, kept from then on.</summary>
     internal IReadOnlyList<LetterInk> Letters(string key, Func<IReadOnlyList<LetterInk>> make) => letters.Get(key, make);
@@ -46,5 +62,5 @@ public sealed class InkCache(long budgetBytes = 192L << 20)
     internal Growth Growth(string key, Func<Growth> make) => growths.Get(key, make);
 
     /// <summary>Any other area that follows from a key alone, or the result of <paramref name="make"/>, kept from then on.</summary>
-    internal Area Derived(string key, Func<Area> make) => areas.Get(("", key, 0, int.MinValue), make);
+    internal Area Derived(string key, Func<Area> make) => areas.Get(key, make);
 }

@@ -92,7 +92,7 @@ public sealed class LetteringLine
         var level = InkCache.LevelFor(sizeMm);
         return Box.Around(
                 glyphs
-                    .Select(g => (Placed: g, Box: Box.Of(Glyph(g.Glyph, level))))
+                    .Select(g => (Placed: g, Glyph(g.Glyph, level).Box))
                     .Where(g => g.Box is not null)
                     .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y))
             )
@@ -106,8 +106,7 @@ public sealed class LetteringLine
     public Area InkAt(double sizeMm, double x = 0, double y = 0)
     {
         var level = InkCache.LevelFor(sizeMm);
-        var em = cache.Line(faceKey, key, level, () => Outlines.Join([.. glyphs.Select(g => Placed(g, level)).Where(a => !a.IsEmpty)]));
-        return Outlines.Placed(em, sizeMm, x, y);
+        return cache.Line(faceKey, key, level, () => JoinedAt(level)).At(sizeMm, x, y);
     }
 
     /// <summary>The letters from left to right, each with its joined outline; em, the start of the baseline at the origin.</summary>
@@ -129,7 +128,7 @@ public sealed class LetteringLine
     /// <summary>The letter whose drawing's box holds a point given in em; the nearest to its middle where several do.</summary>
     public int? LetterAt(double x, double y) =>
         glyphs
-            .Select(g => (g.Index, Box: Box.Of(Glyph(g.Glyph, CoarseLevel))?.Moved(g.X, g.Y)))
+            .Select(g => (g.Index, Box: Glyph(g.Glyph, CoarseLevel).Box?.Moved(g.X, g.Y)))
             .Where(g => g.Box is { } b && x >= b.MinX && x <= b.MaxX && y >= b.MinY && y <= b.MaxY)
             .OrderBy(g => Math.Abs(g.Box!.Value.CentreX - x))
             .Select(g => (int?)g.Index)
@@ -141,11 +140,24 @@ public sealed class LetteringLine
     /// <summary>The letter that starts at a position.</summary>
     public string LetterOf(int index) => StringInfo.GetNextTextElement(Text, index);
 
-    private Area Placed(PlacedGlyph g, int level) => Outlines.Placed(Glyph(g.Glyph, level), 1, g.X, g.Y);
+    private Area Placed(PlacedGlyph g, int level) => Outlines.Placed(Glyph(g.Glyph, level).Area, 1, g.X, g.Y);
 
-    private Area Glyph(uint glyph, int level) =>
+    /// <summary>Its glyphs joined; how two of them meet at their distance is the same in every line.</summary>
+    private JoinedRings JoinedAt(int level)
+    {
+        var inked = glyphs.Where(g => Glyph(g.Glyph, level).Box is not null).ToList();
+        return new JoinedRings([.. inked.Select(g => new StandingRings(Glyph(g.Glyph, level), g.X, g.Y))], (i, j) =>
+        {
+            var (a, b) = (inked[i], inked[j]);
+            return cache.Meeting(faceKey, a.Glyph, b.Glyph, level, b.X - a.X, b.Y - a.Y, (dx, dy) =>
+                Meeting.Of(Glyph(a.Glyph, level), Glyph(b.Glyph, level), dx, dy)
+            );
+        });
+    }
+
+    private RingSet Glyph(uint glyph, int level) =>
         cache.Glyph(faceKey, glyph, level, () =>
-            Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn)
+            new RingSet(Outlines.FromContours(face.Outline(glyph), InkCache.ChordError(level), Tolerances.InkTurn))
         );
 
     /// <summary>Where in the text a chosen form is used.</summary>
