@@ -15,6 +15,7 @@ public sealed class InkFacts
     /// <summary>Width samples are taken this close, in millimetres.</summary>
     private const double WidthStep = 4;
 
+    private readonly PackedArea packed;
     private readonly Once<Widths> widths;
     private readonly Once<IReadOnlyList<ThinPart>> gaps;
     private readonly Once<Weeding> weeding;
@@ -30,20 +31,20 @@ public sealed class InkFacts
     {
         ArgumentNullException.ThrowIfNull(ink);
         ArgumentNullException.ThrowIfNull(film);
-        (Ink, Purpose) = (ink, film.Purpose);
-        Limit = film.ThinnestStroke.OrZero(LengthRange.Artwork).Millimetres;
+        (packed, Purpose) = (new PackedArea(ink), film.Purpose);
+        Limit = LimitOf(film);
         widths = new(() =>
         {
-            var along = LocalWidth.Along(ink, WidthStep, Limit);
-            var thin = known ?? ThinParts.Find(ink, Limit, along);
+            var along = LocalWidth.Along(Ink, WidthStep, Limit);
+            var thin = known ?? ThinParts.Find(Ink, Limit, along);
             return new Widths(thin, ThinParts.Thinnest(along, thin, Limit));
         });
-        gaps = new(() => GapsOf(ink, Limit));
-        weeding = new(() => Weeding.Of(ink, Purpose));
+        gaps = new(() => GapsOf(Ink, Limit));
+        weeding = new(() => Weeding.Of(Ink, Purpose));
     }
 
     /// <summary>The ink.</summary>
-    public Area Ink { get; }
+    public Area Ink => packed.Area;
 
     /// <summary>What the film is for.</summary>
     public FilmPurpose Purpose { get; }
@@ -67,9 +68,10 @@ public sealed class InkFacts
     public IEnumerable<NetTopologySuite.Geometries.Polygon> Parts => Outlines.PolygonsOf(Ink);
 
     /// <summary>About how many bytes it holds, for whoever keeps it.</summary>
-    public long Bytes => 600 + (BytesPerVertex * (long)Ink.NumPoints);
+    public long Bytes => 600 + packed.Bytes;
 
-    private const int BytesPerVertex = 40;
+    /// <summary>The thinnest stroke that a film bears; zero where it is not known.</summary>
+    internal static double LimitOf(Film film) => film.ThinnestStroke.OrZero(LengthRange.Artwork).Millimetres;
 
     /// <summary>The necks of what is left of a box about the ink, which lie between ink and not along the box.</summary>
     private static IReadOnlyList<ThinPart> GapsOf(Area ink, double limit)
@@ -100,7 +102,7 @@ public sealed class InkFactsCache
     /// <param name="film">The film it is cut from.</param>
     public InkFacts Of(string hash, Area ink, Film film)
     {
-        var facts = new InkFacts(ink, film);
-        return kept.Get((hash, facts.Purpose, facts.Limit), () => facts);
+        ArgumentNullException.ThrowIfNull(film);
+        return kept.Get((hash, film.Purpose, InkFacts.LimitOf(film)), () => new InkFacts(ink, film));
     }
 }

@@ -161,7 +161,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
             .Of(setting.Words)
             .Select(lines => setting.Set(variant with { Lines = lines }, zone))
             .MinBy(s =>
-                s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.StartsWith($"{name.Id}~", StringComparison.Ordinal))
+                s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.IsLineOf(name.Id))
                     .Max(l => l.Value.BoxAt(1)?.Width ?? 0)
             )!;
 

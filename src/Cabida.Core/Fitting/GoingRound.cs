@@ -1,3 +1,4 @@
+using System.Buffers;
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -26,6 +27,10 @@ public sealed record GoingRound(
     double? DrinkerSees
 )
 {
+    private const double HalfTurn = 180;
+
+    private static readonly double[] Turns = [-2 * HalfTurn, 0, 2 * HalfTurn];
+
     /// <summary>Measures ink on a wall.</summary>
     /// <param name="ink">The ink laid flat.</param>
     /// <param name="wall">The wall, turned so that the zone faces the reader.</param>
@@ -55,35 +60,53 @@ public sealed record GoingRound(
         {
             foreach (var (ring, sign) in polygon.InteriorRings.Select(h => (h, -1)).Prepend((polygon.ExteriorRing, 1)))
             {
-                var round = ring
-                    .Coordinates.Select(c =>
-                        wall.OnWall(new PlanePoint(c.X, c.Y)) is var (angle, v)
-                            ? new PlanePoint(angle.Degrees + wall.Turn.Degrees, v)
-                            : default
-                    )
-                    .ToList();
-                all += sign * AreaBetween(round, double.NegativeInfinity, double.PositiveInfinity);
-                // The same half comes again a whole turn further on either side.
-                seen += sign * new[] { -360.0, 0, 360 }.Sum(turn => AreaBetween(round, turn, turn + 180));
+                var corners = ring.Coordinates;
+                var borrowed = ArrayPool<PlanePoint>.Shared.Rent(corners.Length);
+                var round = borrowed.AsSpan(0, corners.Length);
+                var (left, right) = (double.MaxValue, double.MinValue);
+                for (var i = 0; i < corners.Length; i++)
+                {
+                    round[i] = OnWall(corners[i], wall);
+                    (left, right) = (Math.Min(left, round[i].X), Math.Max(right, round[i].X));
+                }
+
+                var whole = AreaBetween(round, double.NegativeInfinity, double.PositiveInfinity);
+                all += sign * whole;
+                // The same half comes again a whole turn further on either side; few rings reach over its edge.
+                foreach (var turn in Turns)
+                {
+                    seen +=
+                        right <= turn || left >= turn + HalfTurn ? 0
+                        : left >= turn && right <= turn + HalfTurn ? sign * whole
+                        : sign * AreaBetween(round, turn, turn + HalfTurn);
+                }
+
+                ArrayPool<PlanePoint>.Shared.Return(borrowed);
             }
         }
 
         return all > 0 ? Math.Clamp(seen / all, 0, 1) : 0;
     }
 
+    private static PlanePoint OnWall(NetTopologySuite.Geometries.Coordinate c, Wall wall)
+    {
+        var (angle, v) = wall.OnWall(new PlanePoint(c.X, c.Y));
+        return new PlanePoint(angle.Degrees + wall.Turn.Degrees, v);
+    }
+
     /// <summary>The area of what of a ring lies in an upright strip: its points brought to the strip, edge by edge.</summary>
-    private static double AreaBetween(List<PlanePoint> ring, double left, double right)
+    private static double AreaBetween(ReadOnlySpan<PlanePoint> ring, double left, double right)
     {
         var twice = 0.0;
-        for (var i = 0; i + 1 < ring.Count; i++)
+        for (var i = 0; i + 1 < ring.Length; i++)
         {
             var (a, b) = (ring[i], ring[i + 1]);
             // The area under an edge within the strip; what lies beyond it adds nothing.
             var (from, to) = (Math.Clamp(a.X, left, right), Math.Clamp(b.X, left, right));
             if (from != to)
             {
-                double At(double x) => a.Y + ((b.Y - a.Y) * (x - a.X) / (b.X - a.X));
-                twice += (to - from) * (At(from) + At(to));
+                var slope = (b.Y - a.Y) / (b.X - a.X);
+                twice += (to - from) * (a.Y + (slope * (from - a.X)) + a.Y + (slope * (to - a.X)));
             }
         }
 

@@ -1,4 +1,5 @@
-using System.Buffers.Binary;
+using System.Buffers;
+using System.Runtime.InteropServices;
 using System.Security.Cryptography;
 using System.Text;
 using Cabida.Core.Geometry;
@@ -40,21 +41,27 @@ public static class InkHash
     /// <summary>A ring by its corners, from its lowest leftmost on, to the left round.</summary>
     private static string OfRing(LineString ring)
     {
-        var line = ring.CoordinateSequence;
-        var corners = new (long X, long Y)[line.Count - 1];
-        for (var i = 0; i < corners.Length; i++)
+        var line = ring.Coordinates;
+        var count = line.Length - 1;
+        var borrowed = ArrayPool<long>.Shared.Rent(4 * count);
+        Span<long> rounded = borrowed.AsSpan(0, 2 * count),
+            sorted = borrowed.AsSpan(2 * count, 2 * count);
+        var first = 0;
+        for (var i = 0; i < count; i++)
         {
-            corners[i] = ((long)Math.Round(line.GetX(i) / Unit), (long)Math.Round(line.GetY(i) / Unit));
+            var (x, y) = ((long)Math.Round(line[i].X / Unit), (long)Math.Round(line[i].Y / Unit));
+            (rounded[2 * i], rounded[(2 * i) + 1]) = (x, y);
+            first = x < rounded[2 * first] || (x == rounded[2 * first] && y < rounded[(2 * first) + 1]) ? i : first;
         }
 
-        var (first, step) = (Array.IndexOf(corners, corners.Min()), Orientation.IsCCW(line) ? 1 : corners.Length - 1);
-        var bytes = new byte[16 * corners.Length];
-        for (int i = 0, at = first; i < corners.Length; i++, at = (at + step) % corners.Length)
+        var step = Orientation.IsCCW(line) ? 1 : count - 1;
+        for (int i = 0, at = first; i < count; i++, at = (at + step) % count)
         {
-            BinaryPrimitives.WriteInt64LittleEndian(bytes.AsSpan(16 * i), corners[at].X);
-            BinaryPrimitives.WriteInt64LittleEndian(bytes.AsSpan((16 * i) + 8), corners[at].Y);
+            rounded.Slice(2 * at, 2).CopyTo(sorted[(2 * i)..]);
         }
 
-        return Convert.ToHexStringLower(SHA256.HashData(bytes).AsSpan(0, BytesPerRing));
+        var hash = Convert.ToHexStringLower(SHA256.HashData(MemoryMarshal.AsBytes(sorted)).AsSpan(0, BytesPerRing));
+        ArrayPool<long>.Shared.Return(borrowed);
+        return hash;
     }
 }

@@ -17,6 +17,11 @@ public static class LargestFit
     /// <summary>What stands at an edge of the ground is outside it by no more than this, in millimetres.</summary>
     private const double Rounding = 1e-9;
 
+    /// <summary>The scale at which a box touches is found to this share.</summary>
+    private const double TouchesWithin = 1e-9;
+
+    private const int MostGuesses = 6;
+
     /// <summary>The largest scale that fits, or null when none does.</summary>
     /// <param name="ink">The ink as a function of scale.</param>
     /// <param name="allScales">Whether every length of it follows the scale.</param>
@@ -29,18 +34,26 @@ public static class LargestFit
         ArgumentNullException.ThrowIfNull(zone);
         var origin = at ?? zone.Datum;
         var limits = zone.Bounds.Moved(-origin.X, -origin.Y);
-        bool BoxFits(double s) =>
+        var boxFits = ScaleSearch.Remembering(s =>
             ink.BoxAt(s) is { } b
             && b.MinX >= limits.MinX - Rounding
             && b.MaxX <= limits.MaxX + Rounding
             && b.MinY >= limits.MinY - Rounding
-            && b.MaxY <= limits.MaxY + Rounding;
-        if (ink.BoxAt(1) is null || !BoxFits(above))
+            && b.MaxY <= limits.MaxY + Rounding
+        );
+        if (ink.BoxAt(1) is null || !boxFits(above))
         {
             return null;
         }
 
-        var bound = ScaleSearch.Bisect(above, ScaleSearch.Most, BoxFits, Guess(ink, limits));
+        var touching = Touching(ink, limits).ToList();
+        if (touching is [.., var last])
+        {
+            // Asked just below and above it, nearly every question of the search is answered.
+            _ = boxFits(last * (1 - TouchesWithin)) && boxFits(last * (1 + TouchesWithin));
+        }
+
+        var bound = ScaleSearch.Bisect(above, ScaleSearch.Most, boxFits, touching is [var first, ..] ? first : null);
         if (zone.IsRectangle)
         {
             return bound;
@@ -83,15 +96,31 @@ public static class LargestFit
         return Rooms.Of(placed, zone).Least >= -Tolerances.Fit && Overlay.Covers(zone.Outline, placed.InteriorPoint);
     }
 
-    /// <summary>The scale at which a box would touch a side of the zone's if all of it scaled.</summary>
-    private static double? Guess(IScaledInk ink, Box limits)
+    /// <summary>
+    /// Scales at which a box would touch a side of the zone's if all of it scaled, each nearer than the one before: curves are flattened
+    /// otherwise there, and some lengths may stay.
+    /// </summary>
+    private static IEnumerable<double> Touching(IScaledInk ink, Box limits)
     {
-        if (ink.BoxAt(1) is not { MinX: < 0, MinY: < 0, MaxX: > 0, MaxY: > 0 } box)
+        var (scale, room) = (1.0, 0.0);
+        for (var i = 0; i < MostGuesses && Math.Abs(room - 1) > TouchesWithin / 2; i++)
         {
-            return null;
-        }
+            if (ink.BoxAt(scale) is not { MinX: < 0, MinY: < 0, MaxX: > 0, MaxY: > 0 } box)
+            {
+                yield break;
+            }
 
-        return Math.Min(Math.Min(limits.MinX / box.MinX, limits.MaxX / box.MaxX), Math.Min(limits.MinY / box.MinY, limits.MaxY / box.MaxY));
+            room = Math.Min(
+                Math.Min(limits.MinX / box.MinX, limits.MaxX / box.MaxX),
+                Math.Min(limits.MinY / box.MinY, limits.MaxY / box.MaxY)
+            );
+            if (room <= 0)
+            {
+                yield break;
+            }
+
+            yield return scale *= room;
+        }
     }
 
     /// <summary>Whether ink at a scale lies inside the zone.</summary>

@@ -98,7 +98,7 @@ internal sealed class PieceSetting
     public double NameHeight(IReadOnlyList<PlacedPart> parts) =>
         parts
             .SelectMany(p => p.WithInner)
-            .FirstOrDefault(p => Name is { } name ? PieceVariant.IsName(p.Part.Id, name.Id) && p.Line is not null : p.Line is not null)
+            .FirstOrDefault(p => Name is { } name ? p.Part.Key.Begins(name.Id) && p.Line is not null : p.Line is not null)
             ?.CapitalHeight
         ?? 0;
 }

@@ -15,9 +15,6 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
     /// <summary>The gap between the ink of two lines, as a share of the height of capitals.</summary>
     private const double LineGap = 0.25;
 
-    /// <summary>What tells the lines of a broken name apart from its part.</summary>
-    private const char LineMark = '~';
-
     /// <summary>As the piece's own overrides have it.</summary>
     public static PieceVariant Of(Overrides own)
     {
@@ -96,7 +93,7 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
         LetteringPart Line(int number, string words, MotifLength gap) =>
             line with
             {
-                Id = $"{line.Id}{LineMark}{number}",
+                BrokenLine = number,
                 Text = words,
                 // The name begins on the first line and ends on the second.
                 Alternates = [.. line.Alternates.Where(a => a.Scope != (number == 1 ? AlternateScope.Last : AlternateScope.First))],
@@ -124,7 +121,4 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
             Centring = line.Centring,
         };
     }
-
-    /// <summary>Whether a placed part is the line with the name, or the first line of a broken one.</summary>
-    public static bool IsName(string partId, string nameId) => partId == nameId || partId == $"{nameId}{LineMark}1";
 }

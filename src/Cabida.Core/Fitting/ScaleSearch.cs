@@ -67,4 +67,23 @@ internal static class ScaleSearch
 
         return holding;
     }
+
+    /// <summary>
+    /// The same test where what holds also holds for everything smaller: what follows from answers given before is not asked again.
+    /// </summary>
+    public static Func<double, bool> Remembering(Func<double, bool> holds)
+    {
+        var (held, failed) = (0.0, double.PositiveInfinity);
+        return scale =>
+        {
+            if (scale <= held || scale >= failed)
+            {
+                return scale <= held;
+            }
+
+            var holdsHere = holds(scale);
+            (held, failed) = holdsHere ? (scale, failed) : (held, scale);
+            return holdsHere;
+        };
+    }
 }

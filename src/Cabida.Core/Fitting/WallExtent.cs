@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
@@ -31,31 +32,62 @@ public sealed record WallExtent(double Low, double High, double Left, double Rig
             return null;
         }
 
-        var points = Outlines
-            .RingsOf(ink)
-            .SelectMany(r =>
-                r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (From: new PlanePoint(a.X, a.Y), To: new PlanePoint(b.X, b.Y)))
-            )
-            .SelectMany(e => wall.Cone is null ? [e.From] : Outlines.Divided(e.From, e.To, Longest))
-            .Select(wall.OnWall)
-            .ToList();
-        var (low, high, left, right) = (
-            points.Min(p => p.V),
-            points.Max(p => p.V),
-            points.Min(p => p.Round.Radians),
-            points.Max(p => p.Round.Radians)
-        );
+        // A straight wall is told by the box of what lies flat: its outermost points are as far round there.
+        List<(Angle Round, double V)> points =
+            wall.Cone is null && Box.Of(ink) is { } box
+                ? [wall.OnWall(new PlanePoint(box.MinX, box.MinY)), wall.OnWall(new PlanePoint(box.MaxX, box.MaxY))]
+                : OnWall(ink, wall);
+        var (low, high, left, right) = (double.MaxValue, double.MinValue, double.MaxValue, double.MinValue);
+        foreach (var (round, v) in points)
+        {
+            (low, high) = (Math.Min(low, v), Math.Max(high, v));
+            (left, right) = (Math.Min(left, round.Radians), Math.Max(right, round.Radians));
+        }
+
         // Of the turns that name the same place the one whose middle is nearest to the front.
         var turn = wall.Turn.Radians - (2 * Math.PI * Math.Round((((left + right) / 2) + wall.Turn.Radians) / (2 * Math.PI)));
         double PerRadian(double v) => wall.GirthAt(v).Value.Millimetres / (2 * Math.PI);
+        var (toBackLeft, toBackRight) = (double.MaxValue, double.MaxValue);
+        foreach (var (round, v) in points)
+        {
+            var perRadian = PerRadian(v);
+            toBackLeft = Math.Min(toBackLeft, (Math.PI + round.Radians + turn) * perRadian);
+            toBackRight = Math.Min(toBackRight, (Math.PI - round.Radians - turn) * perRadian);
+        }
+
         return new WallExtent(
             low,
             high,
             left + turn - wall.Turn.Radians,
             right + turn - wall.Turn.Radians,
-            points.Min(p => (Math.PI + p.Round.Radians + turn) * PerRadian(p.V)),
-            points.Min(p => (Math.PI - p.Round.Radians - turn) * PerRadian(p.V)),
+            toBackLeft,
+            toBackRight,
             (right - left) * PerRadian((low + high) / 2)
         );
+    }
+
+    /// <summary>The corners of ink and places between them, since a tapered wall bends its edges.</summary>
+    private static List<(Angle Round, double V)> OnWall(Area ink, Wall wall)
+    {
+        var points = new List<(Angle, double)>(ink.NumPoints);
+        foreach (var ring in Outlines.RingsOf(ink))
+        {
+            var corners = ring.Coordinates;
+            for (var i = 0; i + 1 < corners.Length; i++)
+            {
+                PlanePoint from = new(corners[i].X, corners[i].Y),
+                    to = new(corners[i + 1].X, corners[i + 1].Y);
+                if (from.To(to) <= Longest)
+                {
+                    points.Add(wall.OnWall(from));
+                }
+                else
+                {
+                    points.AddRange(Outlines.Divided(from, to, Longest).Select(wall.OnWall));
+                }
+            }
+        }
+
+        return points;
     }
 }

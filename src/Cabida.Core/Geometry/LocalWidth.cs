@@ -70,7 +70,7 @@ public static class LocalWidth
             return [];
         }
 
-        var grid = new SegmentGrid(ink);
+        using var grid = new SegmentGrid(ink);
         // No disc within is larger than half the box; starting a little above, the first shrink always meets the other side.
         var largest = 0.51 * Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height);
         var coarse = Coarse(grid, step, fineBelow, largest);
@@ -80,18 +80,18 @@ public static class LocalWidth
     /// <summary>Samples at most <paramref name="step"/> apart, and for each segment where its own begin among them.</summary>
     private static (List<WidthSample> Samples, int[] FirstOf) Coarse(SegmentGrid grid, double step, double fineBelow, double largest)
     {
-        var samples = new List<WidthSample>();
-        var firstOf = new int[grid.Segments.Count + 1];
-        WidthSample? last = null;
-        for (var k = 0; k < grid.Segments.Count; k++)
+        // Curves are cut so finely that about every third or fourth segment is looked at.
+        var samples = new List<WidthSample>(grid.Segments.Length / 3);
+        var firstOf = new int[grid.Segments.Length + 1];
+        var (ring, position, width) = (-1, 0.0, 2 * largest);
+        for (var k = 0; k < grid.Segments.Length; k++)
         {
             firstOf[k] = samples.Count;
-            var segment = grid.Segments[k];
+            ref readonly var segment = ref grid.Segments[k];
             if (
-                last is { } before
-                && before.Ring == segment.Ring
-                && before.Width > Narrow * fineBelow
-                && segment.Start + (segment.Length / 2) - before.Position < step / 2
+                ring == segment.Ring
+                && width > Narrow * fineBelow
+                && segment.Start + (segment.Length / 2) - position < step / 2
                 && !segment.StartsAtNotch
             )
             {
@@ -101,7 +101,7 @@ public static class LocalWidth
             var count = Math.Max(1, (int)Math.Ceiling(segment.Length / step));
             for (var i = 0; i < count; i++)
             {
-                var sample = At(grid, segment, (i + 0.5) / count, last?.Width ?? (2 * largest), largest);
+                var sample = At(grid, segment, (i + 0.5) / count, width, largest);
                 if (sample.Width < fineBelow && segment.Length / count > step / 4)
                 {
                     samples.Add(At(grid, segment, (i + 0.1) / count, sample.Width, largest));
@@ -113,7 +113,7 @@ public static class LocalWidth
                     samples.Add(sample);
                 }
 
-                last = sample;
+                (ring, position, width) = (sample.Ring, sample.Position, sample.Width);
             }
         }
 
@@ -150,9 +150,9 @@ public static class LocalWidth
     {
         var all = new List<WidthSample>(coarse.Samples.Count + (8 * minima.Count));
         var m = 0;
-        for (var k = 0; k < grid.Segments.Count; k++)
+        for (var k = 0; k < grid.Segments.Length; k++)
         {
-            var segment = grid.Segments[k];
+            ref readonly var segment = ref grid.Segments[k];
             var (first, next) = (coarse.FirstOf[k], coarse.FirstOf[k + 1]);
             for (var i = first; i < next; i++)
             {
@@ -182,7 +182,7 @@ public static class LocalWidth
     }
 
     /// <summary>The sample at a share of a segment; <paramref name="guess"/> is about its width, right or wrong.</summary>
-    private static WidthSample At(SegmentGrid grid, SegmentGrid.Segment segment, double share, double guess, double largest)
+    private static WidthSample At(SegmentGrid grid, in SegmentGrid.Segment segment, double share, double guess, double largest)
     {
         var p = segment.A.Towards(segment.B, share);
         var n = segment.Inward;
@@ -211,8 +211,8 @@ public static class LocalWidth
                 break;
             }
 
-            var shrunk = ((dx * dx) + (dy * dy)) / (2 * along);
-            (q, across) = (nearest, on);
+            (var shrunk, q) = Touching(grid.Segments[on], p, n, nearest);
+            across = on;
             if (shrunk > r - Converged)
             {
                 r = Math.Min(r, shrunk);
@@ -226,6 +226,38 @@ public static class LocalWidth
         var facing = r < 1e-9 || q == p ? 0 : 2 * Math.Asin(Math.Min(1, p.To(q) / (2 * r)));
         var position = segment.Start + (share * segment.Length);
         return new WidthSample(p, q, centre, 2 * r, facing, segment.Ring, position, AroundTo(grid, segment.Ring, position, across, q));
+    }
+
+    /// <summary>The ball through p that touches a segment: where it does, within it or at an end; at least at a point of it.</summary>
+    private static (double Radius, PlanePoint At) Touching(in SegmentGrid.Segment segment, PlanePoint p, PlanePoint n, PlanePoint nearest)
+    {
+        double ux = (segment.B.X - segment.A.X) / segment.Length,
+            uy = (segment.B.Y - segment.A.Y) / segment.Length;
+        // The centre p + r·n is as far from the segment's line as from p: d + r·(n·m) = r, m being the line's normal towards p.
+        double vx = p.X - segment.A.X,
+            vy = p.Y - segment.A.Y,
+            side = (ux * vy) - (uy * vx),
+            towards = ((ux * n.Y) - (uy * n.X)) * Math.Sign(side),
+            radius = Math.Abs(side) / (1 - towards),
+            along = ((vx + (radius * n.X)) * ux) + ((vy + (radius * n.Y)) * uy);
+        if (towards < 1 && along >= 0 && along <= segment.Length)
+        {
+            return (radius, new PlanePoint(segment.A.X + (along * ux), segment.A.Y + (along * uy)));
+        }
+
+        var (atA, atB, there) = (Through(segment.A, p, n), Through(segment.B, p, n), Through(nearest, p, n));
+        return there <= atA && there <= atB ? (there, nearest)
+            : atA <= atB ? (atA, segment.A)
+            : (atB, segment.B);
+    }
+
+    /// <summary>The radius of the ball that touches p, its centre along n, and goes through a point before it.</summary>
+    private static double Through(PlanePoint q, PlanePoint p, PlanePoint n)
+    {
+        double dx = q.X - p.X,
+            dy = q.Y - p.Y,
+            along = (dx * n.X) + (dy * n.Y);
+        return along <= 0 ? double.PositiveInfinity : ((dx * dx) + (dy * dy)) / (2 * along);
     }
 
     private static double AroundTo(SegmentGrid grid, int ring, double position, int across, PlanePoint q)

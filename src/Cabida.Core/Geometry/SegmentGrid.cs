@@ -1,29 +1,41 @@
+using System.Buffers;
+using System.Runtime.Intrinsics;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Geometry;
 
-/// <summary>The boundary of an area as directed segments with the area on their left, in a grid for nearest-point questions.</summary>
-internal sealed class SegmentGrid
+/// <summary>
+/// The boundary of an area as directed segments with the area on their left, in a grid for nearest-point questions. What a cell holds
+/// lies together in memory, and after it what the next cell of its row holds, so that a row is looked through in one run, four at once.
+/// What it holds is borrowed: one is made for every piece that is looked at.
+/// </summary>
+internal sealed class SegmentGrid : IDisposable
 {
     /// <summary>Curves turn by 5° at a vertex; three times that is a corner.</summary>
     private static readonly double TanSharpTurn = Math.Tan(3 * Tolerances.InkTurn);
 
+    /// <summary>Shorter stretches are left out, in millimetres.</summary>
+    private const double Shortest = 1e-9;
+
+    private const int MostAlong = 400;
+
     private readonly double cell;
+    private readonly double perCell;
     private readonly double minX;
     private readonly double minY;
     private readonly int columns;
     private readonly int rows;
-    private readonly int[] seen;
 
-    /// <summary>The segments of cell k are <c>inCell[firstIn[k] .. firstIn[k + 1]]</c>.</summary>
+    /// <summary>What cell k holds stands from <c>firstIn[k]</c> on in <see cref="held"/>.</summary>
     private readonly int[] firstIn;
-    private readonly int[] inCell;
-    private readonly Projected[] projected;
-    private int stamp;
+    private readonly Runs held;
+    private readonly Segment[] segments;
+    private int count;
 
     public SegmentGrid(Area area)
     {
+        segments = ArrayPool<Segment>.Shared.Rent(area.NumPoints);
         foreach (var polygon in Outlines.PolygonsOf(area))
         {
             AddRing(polygon.ExteriorRing, inside: false);
@@ -35,48 +47,60 @@ internal sealed class SegmentGrid
 
         var e = area.EnvelopeInternal;
         (minX, minY) = (e.MinX, e.MinY);
-        cell = Math.Max(Math.Sqrt(Math.Max(e.Area, 1e-9) / Math.Max(Segments.Count, 1)), Math.Max(e.Width, e.Height) / 400);
+        cell = Math.Max(Math.Sqrt(Math.Max(e.Area, 1e-9) / Math.Max(count, 1)), Math.Max(e.Width, e.Height) / MostAlong);
+        perCell = 1 / cell;
         columns = Math.Max(1, (int)Math.Ceiling(e.Width / cell));
         rows = Math.Max(1, (int)Math.Ceiling(e.Height / cell));
-        seen = new int[Segments.Count];
-        projected = new Projected[Segments.Count];
-        for (var i = 0; i < projected.Length; i++)
+        firstIn = new int[(columns * rows) + 1];
+        var cells = ArrayPool<(int Left, int Right, int Low, int High)>.Shared.Rent(count);
+        for (var i = 0; i < count; i++)
         {
-            projected[i] = Projected.Of(Segments[i]);
+            var (a, b) = (segments[i].A, segments[i].B);
+            cells[i] = (Column(Math.Min(a.X, b.X)), Column(Math.Max(a.X, b.X)), Row(Math.Min(a.Y, b.Y)), Row(Math.Max(a.Y, b.Y)));
+            for (var y = cells[i].Low; y <= cells[i].High; y++)
+            {
+                for (var x = cells[i].Left; x <= cells[i].Right; x++)
+                {
+                    firstIn[(y * columns) + x + 1]++;
+                }
+            }
         }
 
-        firstIn = new int[(columns * rows) + 1];
-        EachCell((k, _) => firstIn[k + 1]++);
         for (var k = 0; k < columns * rows; k++)
         {
             firstIn[k + 1] += firstIn[k];
         }
 
-        inCell = new int[firstIn[^1]];
-        var next = firstIn.ToArray();
-        EachCell((k, segment) => inCell[next[k]++] = segment);
+        held = new Runs(firstIn[^1]);
+        var next = firstIn.AsSpan(0, columns * rows).ToArray();
+        for (var i = 0; i < count; i++)
+        {
+            for (var y = cells[i].Low; y <= cells[i].High; y++)
+            {
+                for (var x = cells[i].Left; x <= cells[i].Right; x++)
+                {
+                    held.Segment[next[(y * columns) + x]++] = i;
+                }
+            }
+        }
+
+        held.Fill(Segments);
+
+        ArrayPool<(int Left, int Right, int Low, int High)>.Shared.Return(cells);
     }
 
     /// <summary>
     /// A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to, <paramref name="Start"/> is how far along it
     /// A lies, and at a notch the boundary turns sharply into the area there.
     /// </summary>
-    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start, bool StartsAtNotch)
+    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start, double Length, bool StartsAtNotch)
     {
-        public double Length => A.To(B);
-
         /// <summary>The unit normal into the area.</summary>
-        public PlanePoint Inward
-        {
-            get
-            {
-                var l = Length;
-                return new PlanePoint(-(B.Y - A.Y) / l, (B.X - A.X) / l);
-            }
-        }
+        public PlanePoint Inward => new(-(B.Y - A.Y) / Length, (B.X - A.X) / Length);
     }
 
-    public List<Segment> Segments { get; } = [];
+    /// <summary>The boundary, ring after ring.</summary>
+    public ReadOnlySpan<Segment> Segments => segments.AsSpan(0, count);
 
     /// <summary>The length of each ring.</summary>
     public List<double> RingLengths { get; } = [];
@@ -86,56 +110,26 @@ internal sealed class SegmentGrid
     /// </summary>
     public (PlanePoint Point, int Segment)? Nearest(PlanePoint p, double reach)
     {
-        stamp++;
-        var best = -1;
-        var (bx, by, least) = (0.0, 0.0, reach * reach);
-        for (var y = Row(p.Y - reach); y <= Row(p.Y + reach); y++)
+        var nearest = new Nearer(p, reach * reach);
+        var (left, right) = (Column(p.X - reach), Column(p.X + reach) + 1);
+        for (int y = Row(p.Y - reach), top = Row(p.Y + reach); y <= top; y++)
         {
-            for (var x = Column(p.X - reach); x <= Column(p.X + reach); x++)
+            var low = minY + (y * cell) - p.Y;
+            var away = Math.Max(0, Math.Max(low, -low - cell));
+            if (away < reach)
             {
-                var k = (y * columns) + x;
-                for (var at = firstIn[k]; at < firstIn[k + 1]; at++)
-                {
-                    var i = inCell[at];
-                    if (seen[i] == stamp)
-                    {
-                        continue;
-                    }
-
-                    seen[i] = stamp;
-                    ref readonly var s = ref projected[i];
-                    var share = Math.Clamp(((p.X - s.X) * s.Ux) + ((p.Y - s.Y) * s.Uy), 0, 1);
-                    double qx = s.X + (share * s.Dx),
-                        qy = s.Y + (share * s.Dy);
-                    var d = ((qx - p.X) * (qx - p.X)) + ((qy - p.Y) * (qy - p.Y));
-                    if (d < least)
-                    {
-                        (least, best, bx, by) = (d, i, qx, qy);
-                    }
-                }
+                held.Look(ref nearest, firstIn[(y * columns) + left], firstIn[(y * columns) + right]);
             }
         }
 
-        return best < 0 ? null : (new PlanePoint(bx, by), best);
+        return nearest.Best is >= 0 and var found ? (held.PointOn(found, p), held.Segment[found]) : null;
     }
 
-    private void EachCell(Action<int, int> act)
+    /// <inheritdoc/>
+    public void Dispose()
     {
-        for (var i = 0; i < projected.Length; i++)
-        {
-            ref readonly var s = ref projected[i];
-            int left = Column(Math.Min(s.X, s.X + s.Dx)),
-                right = Column(Math.Max(s.X, s.X + s.Dx));
-            int low = Row(Math.Min(s.Y, s.Y + s.Dy)),
-                high = Row(Math.Max(s.Y, s.Y + s.Dy));
-            for (var y = low; y <= high; y++)
-            {
-                for (var x = left; x <= right; x++)
-                {
-                    act((y * columns) + x, i);
-                }
-            }
-        }
+        ArrayPool<Segment>.Shared.Return(segments);
+        held.Dispose();
     }
 
     private void AddRing(LineString ring, bool inside)
@@ -149,9 +143,10 @@ internal sealed class SegmentGrid
             var j = leftward ? k + 1 : points.Length - 2 - k;
             var a = new PlanePoint(points[i].X, points[i].Y);
             var b = new PlanePoint(points[j].X, points[j].Y);
-            if (a.To(b) is var length and > 1e-9)
+            if (a.To(b) is var length and > Shortest)
             {
-                Segments.Add(new Segment(a, b, RingLengths.Count, along, along > 0 && IsNotch(Segments[^1], b)));
+                var notch = along > 0 && IsNotch(segments[count - 1], b);
+                segments[count++] = new Segment(a, b, RingLengths.Count, along, length, notch);
                 along += length;
             }
         }
@@ -171,19 +166,110 @@ internal sealed class SegmentGrid
         return sine < 0 && sine < -TanSharpTurn * cosine;
     }
 
-    private int Column(double x) => Math.Clamp((int)((x - minX) / cell), 0, columns - 1);
+    private int Column(double x) => Math.Clamp((int)((x - minX) * perCell), 0, columns - 1);
 
-    private int Row(double y) => Math.Clamp((int)((y - minY) / cell), 0, rows - 1);
+    private int Row(double y) => Math.Clamp((int)((y - minY) * perCell), 0, rows - 1);
 
-    /// <summary>A segment ready for projecting onto: its start, its run, and its run over its squared length.</summary>
-    private readonly record struct Projected(double X, double Y, double Dx, double Dy, double Ux, double Uy)
+    /// <summary>The nearest so far, in each of four places of a run.</summary>
+    private ref struct Nearer(PlanePoint p, double within)
     {
-        public static Projected Of(Segment s)
+        public readonly Vector256<double> X = Vector256.Create(p.X);
+        public readonly Vector256<double> Y = Vector256.Create(p.Y);
+        public Vector256<double> Least = Vector256.Create(within);
+        public Vector256<long> At = Vector256.Create(-1L);
+
+        /// <summary>The nearest of the four; negative for none.</summary>
+        public readonly int Best
         {
-            double dx = s.B.X - s.A.X,
-                dy = s.B.Y - s.A.Y,
-                square = (dx * dx) + (dy * dy);
-            return new Projected(s.A.X, s.A.Y, dx, dy, dx / square, dy / square);
+            get
+            {
+                var best = 0;
+                for (var i = 1; i < Vector256<double>.Count; i++)
+                {
+                    best = Least[i] < Least[best] ? i : best;
+                }
+
+                return (int)At[best];
+            }
+        }
+    }
+
+    /// <summary>Segments ready for projecting onto: where each starts, its run, and its run over its squared length.</summary>
+    private sealed class Runs : IDisposable
+    {
+        /// <summary>So far away that it is never the nearest, and its square a number.</summary>
+        private const double Nowhere = 1e150;
+
+        private static readonly Vector256<long> Four = Vector256.Create(0L, 1, 2, 3);
+
+        private readonly double[] x;
+        private readonly double[] y;
+        private readonly double[] dx;
+        private readonly double[] dy;
+        private readonly double[] ux;
+        private readonly double[] uy;
+        private readonly int count;
+
+        /// <summary>Room for so many, and for what is read beyond the last.</summary>
+        public Runs(int count)
+        {
+            this.count = count;
+            double[] Numbers() => ArrayPool<double>.Shared.Rent(count + Vector256<double>.Count);
+            (x, y, dx, dy, ux, uy) = (Numbers(), Numbers(), Numbers(), Numbers(), Numbers(), Numbers());
+            Segment = ArrayPool<int>.Shared.Rent(count);
+            for (var i = count; i < count + Vector256<double>.Count; i++)
+            {
+                (x[i], y[i], dx[i], dy[i], ux[i], uy[i]) = (Nowhere, Nowhere, 0, 0, 0, 0);
+            }
+        }
+
+        /// <summary>Which segment of the boundary each is.</summary>
+        public int[] Segment { get; }
+
+        public void Dispose()
+        {
+            foreach (var numbers in new[] { x, y, dx, dy, ux, uy })
+            {
+                ArrayPool<double>.Shared.Return(numbers);
+            }
+
+            ArrayPool<int>.Shared.Return(Segment);
+        }
+
+        /// <summary>Fills in the numbers of each, one after another.</summary>
+        public void Fill(ReadOnlySpan<Segment> segments)
+        {
+            for (var at = 0; at < count; at++)
+            {
+                ref readonly var s = ref segments[Segment[at]];
+                double runX = s.B.X - s.A.X,
+                    runY = s.B.Y - s.A.Y,
+                    square = (runX * runX) + (runY * runY);
+                (x[at], y[at], dx[at], dy[at], ux[at], uy[at]) = (s.A.X, s.A.Y, runX, runY, runX / square, runY / square);
+            }
+        }
+
+        /// <summary>Looks through those from one to before another; what stands after them up to a multiple of four does no harm.</summary>
+        public void Look(ref Nearer nearest, int from, int to)
+        {
+            for (var at = from; at < to; at += Vector256<double>.Count)
+            {
+                var (sx, sy) = (Vector256.Create(x, at), Vector256.Create(y, at));
+                var share = ((nearest.X - sx) * Vector256.Create(ux, at)) + ((nearest.Y - sy) * Vector256.Create(uy, at));
+                share = Vector256.Min(Vector256.Max(share, Vector256<double>.Zero), Vector256<double>.One);
+                var awayX = sx + (share * Vector256.Create(dx, at)) - nearest.X;
+                var awayY = sy + (share * Vector256.Create(dy, at)) - nearest.Y;
+                var square = (awayX * awayX) + (awayY * awayY);
+                var nearer = Vector256.LessThan(square, nearest.Least);
+                nearest.Least = Vector256.ConditionalSelect(nearer, square, nearest.Least);
+                nearest.At = Vector256.ConditionalSelect(nearer.AsInt64(), Vector256.Create((long)at) + Four, nearest.At);
+            }
+        }
+
+        public PlanePoint PointOn(int at, PlanePoint p)
+        {
+            var share = Math.Clamp(((p.X - x[at]) * ux[at]) + ((p.Y - y[at]) * uy[at]), 0, 1);
+            return new PlanePoint(x[at] + (share * dx[at]), y[at] + (share * dy[at]));
         }
     }
 }

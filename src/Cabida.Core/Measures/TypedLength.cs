@@ -11,6 +11,11 @@ namespace Cabida.Core.Measures;
 /// <param name="Unit">The unit a bare number takes.</param>
 public sealed record TypedLength([property: MaxLength(TypedLength.MostLetters)] string Text, LengthUnit Unit = LengthUnit.Millimetre)
 {
+    /// <summary>As it was last read: a document asks for the same range each time.</summary>
+    private Reading? known;
+
+    private TypedLength(TypedLength other) => (Text, Unit) = (other.Text, other.Unit);
+
     /// <summary>Nobody types a length in more letters.</summary>
     public const int MostLetters = 200;
 
@@ -22,7 +27,22 @@ public sealed record TypedLength([property: MaxLength(TypedLength.MostLetters)] 
     public bool IsEmpty => string.IsNullOrWhiteSpace(Text);
 
     /// <summary>What it means, or why it cannot be read; sizes outside <paramref name="range"/> are refused.</summary>
-    public Outcome<ReadLength> Read(LengthRange range) => LengthText.Read(Text, Unit, range);
+    /// <remarks>Read once: whoever composes the same motif for a thousand names asks as often.</remarks>
+    public Outcome<ReadLength> Read(LengthRange range)
+    {
+        if (known is not { } reading || !ReferenceEquals(reading.Range, range))
+        {
+            known = reading = new Reading(range, LengthText.Read(Text, Unit, range));
+        }
+
+        return reading.Outcome;
+    }
+
+    /// <summary>Whether the same was typed.</summary>
+    public bool Equals(TypedLength? other) => other is not null && Text == other.Text && Unit == other.Unit;
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Text, Unit);
 
     /// <summary>The length meant; zero when nothing readable was typed.</summary>
     public Length OrZero(LengthRange range) => Read(range).ValueOrDefault?.Value ?? Length.Zero;
@@ -30,6 +50,8 @@ public sealed record TypedLength([property: MaxLength(TypedLength.MostLetters)] 
     /// <summary>A typed length in millimetres, for defaults and tests.</summary>
     public static TypedLength Mm(double millimetres) =>
         new(millimetres.ToString("0.###", System.Globalization.CultureInfo.InvariantCulture), LengthUnit.Millimetre);
+
+    private sealed record Reading(LengthRange Range, Outcome<ReadLength> Outcome);
 }
 
 /// <summary>What a typed length was understood as.</summary>

@@ -61,6 +61,12 @@ public sealed record LetteringPart(
     /// <summary>The most room between letters or words, and the most they close up, in thousandths of an em: ten ems.</summary>
     public const double MostSpacing = 10_000;
 
+    /// <summary>Which line of a broken name it is in one piece, from 1; 0 for a line of a motif.</summary>
+    internal int BrokenLine { get; init; }
+
+    /// <inheritdoc/>
+    internal override PartKey Key => new(Id, BrokenLine);
+
     /// <summary>Extra room between words, in thousandths of an em.</summary>
     [Range(-MostSpacing, MostSpacing)]
     public double WordSpacing { get; init; }

@@ -15,7 +15,7 @@ public static class LineFindings
     public static IEnumerable<Finding> Of(Composition composition, IReadOnlyList<PlacedPart> parts)
     {
         ArgumentNullException.ThrowIfNull(composition);
-        var lines = composition.Lines.OrderBy(l => l.Key, StringComparer.Ordinal).ToList();
+        var lines = composition.Lines.OrderBy(l => l.Key.Part, StringComparer.Ordinal).ThenBy(l => l.Key.Line).ToList();
         return [.. MissingLetters(composition), .. StandIns(lines), .. LackingForms(lines), .. CrowdedRound(parts)];
     }
 
@@ -37,14 +37,14 @@ public static class LineFindings
         });
 
     /// <summary>Words that are set in another face than the one chosen, since it lacks letters of them.</summary>
-    private static IEnumerable<Finding> StandIns(IEnumerable<KeyValuePair<string, Type.LetteringLine>> lines) =>
+    private static IEnumerable<Finding> StandIns(IEnumerable<KeyValuePair<PartKey, Type.LetteringLine>> lines) =>
         lines
-            .Select(l => MotifNotes.StandsIn(l.Value) is { } instead ? Noticed(l.Key, Rule.OtherFace, Severity.Look, instead) : null)
+            .Select(l => MotifNotes.StandsIn(l.Value) is { } instead ? Noticed(l.Key.Part, Rule.OtherFace, Severity.Look, instead) : null)
             .OfType<Finding>();
 
     /// <summary>Letters that have no form of the kind that was chosen, by rule or by hand: they stand as the face draws them.</summary>
-    private static IEnumerable<Finding> LackingForms(IEnumerable<KeyValuePair<string, Type.LetteringLine>> lines) =>
-        lines.SelectMany(l => l.Value.Unmet.Select(a => Noticed(l.Key, Rule.FormLacking, Severity.Look, LackingForm.Say(l.Value, a))));
+    private static IEnumerable<Finding> LackingForms(IEnumerable<KeyValuePair<PartKey, Type.LetteringLine>> lines) =>
+        lines.SelectMany(l => l.Value.Unmet.Select(a => Noticed(l.Key.Part, Rule.FormLacking, Severity.Look, LackingForm.Say(l.Value, a))));
 
     /// <summary>Lines that are longer than their circle, or whose letters stand on one another there.</summary>
     private static IEnumerable<Finding> CrowdedRound(IReadOnlyList<PlacedPart> parts)

@@ -42,7 +42,7 @@ public static class MotifNotes
         ];
         foreach (var part in motif.AllParts)
         {
-            if (composition.Lines.TryGetValue(part.Id, out var line))
+            if (composition.Lines.TryGetValue(part.Key, out var line))
             {
                 notes.AddRange(OfLine((LetteringPart)part, line).Select(n => n with { Part = part.Id }));
             }

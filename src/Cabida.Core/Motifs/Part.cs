@@ -114,6 +114,9 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     /// <summary>What the maker calls it; empty for what it is.</summary>
     public string Label { get; init; } = "";
 
+    /// <summary>What tells it apart from all others of a composition.</summary>
+    internal virtual PartKey Key => new(Id);
+
     /// <summary>What it stands at, when it is anchored.</summary>
     public Anchor Anchor { get; init; } = Anchor.OnStack;
 

@@ -20,6 +20,7 @@ public sealed class LetteringLine
     private readonly string faceKey;
     private readonly string key;
     private readonly ConcurrentDictionary<int, IReadOnlyList<double?>> gaps = new();
+    private readonly ConcurrentDictionary<int, Box?> boxes = new();
 
     /// <summary>Sets a line.</summary>
     /// <param name="text">The text; it is brought to composed form first.</param>
@@ -87,17 +88,12 @@ public sealed class LetteringLine
     /// <summary>The box of the ink at a size, origin at the start of the baseline; null when there is none.</summary>
     /// <param name="sizeMm">One em in millimetres.</param>
     /// <remarks>The box of the joined outline is the box of its glyphs, so nothing is joined for it.</remarks>
-    public Box? BoxAt(double sizeMm)
-    {
-        var level = InkCache.LevelFor(sizeMm);
-        return Box.Around(
-                glyphs
-                    .Select(g => (Placed: g, Glyph(g.Glyph, level).Box))
-                    .Where(g => g.Box is not null)
-                    .Select(g => g.Box!.Value.Moved(g.Placed.X, g.Placed.Y))
+    public Box? BoxAt(double sizeMm) =>
+        boxes
+            .GetOrAdd(InkCache.LevelFor(sizeMm), level =>
+                Box.Around(glyphs.Select(g => Glyph(g.Glyph, level).Box?.Moved(g.X, g.Y)).OfType<Box>())
             )
             ?.Scaled(sizeMm);
-    }
 
     /// <summary>The joined outline at a size, the start of its baseline at (x, y).</summary>
     /// <param name="sizeMm">One em in millimetres.</param>

@@ -68,7 +68,7 @@ internal static class FormEndpoints
                 {
                     if (
                         await library.Find(DocumentKinds.Motif, id, stop) is not { Document: var motif }
-                        || !views.Compose(motif, GroundShape.None).Lines.TryGetValue(partId, out var line)
+                        || !views.Compose(motif, GroundShape.None).Lines.TryGetValue(new PartKey(partId), out var line)
                     )
                     {
                         return TypedResults.NotFound();

@@ -6,7 +6,7 @@ namespace Cabida.Core.Tests.Geometry;
 /// <summary>Joined by how each two meet, against the overlay of all.</summary>
 public class JoinedRingsTests
 {
-    private const int Cases = 4000;
+    private const int Cases = 1500;
 
     [Fact]
     public void What_is_traced_is_what_an_overlay_makes()
@@ -93,7 +93,8 @@ public class JoinedRingsTests
 
     private static StandingRings Standing(Area area, double x, double y) => new(new RingSet(area), x, y);
 
-    private static NetTopologySuite.Geometries.Polygon Square(double side) => Outlines.Rectangle(new Box(-side / 2, -side / 2, side / 2, side / 2));
+    private static NetTopologySuite.Geometries.Polygon Square(double side) =>
+        Outlines.Rectangle(new Box(-side / 2, -side / 2, side / 2, side / 2));
 
     /// <summary>A rough blob, some with a hole, some with another beside it.</summary>
     private static Area Blob(Random random)

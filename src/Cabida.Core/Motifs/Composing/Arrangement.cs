@@ -35,18 +35,18 @@ internal sealed class Arrangement(
         var waiting = parts
             .Where(p => p.Place == PartPlace.Anchored && p is not (BackingPart or MatPart) && BodyMaker.SpanOf(p, ground) is null)
             .ToList();
-        Anchoring(waiting, placed, to => to == Anchor.Stack ? stack : Target.Of(placed.GetValueOrDefault(to)), scales, ground);
-        var middle = Middle([.. parts.Where(p => placed.ContainsKey(p.Id)).Select(p => placed[p.Id])], scales, kept);
-        foreach (var id in placed.Keys.ToList())
+        Anchoring(waiting, placed, to => to == Anchor.Stack ? stack : Target.Of(placed.GetValueOrDefault(new PartKey(to))), scales, ground);
+        var middle = Middle([.. parts.Where(p => placed.ContainsKey(p.Key)).Select(p => placed[p.Key])], scales, kept);
+        foreach (var key in placed.Keys.ToList())
         {
-            placed[id] = placed[id].Moved(-middle.X, -middle.Y);
+            placed[key] = placed[key].Moved(-middle.X, -middle.Y);
         }
 
         foreach (var part in parts)
         {
             if (BodyMaker.SpanOf(part, ground) is { } span && bodies.Of(part, scales, ground) is { } body)
             {
-                placed[part.Id] = Nudged(Own(part, body).Moved(span.CentreX, span.CentreY), scales);
+                placed[part.Key] = Nudged(Own(part, body).Moved(span.CentreX, span.CentreY), scales);
             }
         }
 
@@ -58,20 +58,20 @@ internal sealed class Arrangement(
             to =>
                 to == Anchor.Ground ? whole
                 : to == Anchor.Stack ? stack?.Moved(-middle.X, -middle.Y)
-                : Target.Of(placed.GetValueOrDefault(to)),
+                : Target.Of(placed.GetValueOrDefault(new PartKey(to))),
             scales,
             ground
         );
         // What hangs on nothing that is there stands in the middle, where it is seen.
         Anchoring(waiting, placed, _ => Target.Origin, scales, ground);
-        foreach (var id in placed.Keys.ToList())
+        foreach (var key in placed.Keys.ToList())
         {
-            placed[id] = OnItsRing(placed[id], scales, ground);
+            placed[key] = OnItsRing(placed[key], scales, ground);
         }
 
         return
         [
-            .. parts.Select(p => p is BackingPart b ? Backing(b, placed, scales) : placed.GetValueOrDefault(p.Id)).OfType<PlacedPart>(),
+            .. parts.Select(p => p is BackingPart b ? Backing(b, placed, scales) : placed.GetValueOrDefault(p.Key)).OfType<PlacedPart>(),
         ];
     }
 
@@ -101,10 +101,10 @@ internal sealed class Arrangement(
     }
 
     /// <summary>A backing has no place of its own; its box is that of what it is grown from, as much larger as it reaches beyond.</summary>
-    private PlacedPart? Backing(BackingPart part, Dictionary<string, PlacedPart> placed, Scales scales)
+    private PlacedPart? Backing(BackingPart part, Dictionary<PartKey, PlacedPart> placed, Scales scales)
     {
-        var before = parts.TakeWhile(p => p.Id != part.Id).Select(p => p.Id).Where(id => part.Of.Count == 0 || part.Of.Contains(id));
-        var from = before.Select(id => placed.GetValueOrDefault(id)).OfType<PlacedPart>().Where(Counts);
+        var before = parts.TakeWhile(p => p.Key != part.Key).Where(p => part.Of.Count == 0 || part.Of.Contains(p.Id));
+        var from = before.Select(p => placed.GetValueOrDefault(p.Key)).OfType<PlacedPart>().Where(Counts);
         var by = part.By.At(scales, LengthRange.Margin);
         return Box.Around(from.Select(p => p.Box)) is { } box
             ? new PlacedPart(
@@ -140,7 +140,7 @@ internal sealed class Arrangement(
 
     private void Anchoring(
         List<Part> waiting,
-        Dictionary<string, PlacedPart> placed,
+        Dictionary<PartKey, PlacedPart> placed,
         Func<string, Target?> targetOf,
         Scales scales,
         GroundShape ground
@@ -166,7 +166,7 @@ internal sealed class Arrangement(
                 var upright = Own(part, body);
                 var (dx, dy) = (part.Anchor.Right.At(scales, LengthRange.Offset), part.Anchor.Raised.At(scales, LengthRange.Offset));
                 var (from, at) = Middles(upright, to);
-                placed[part.Id] = Nudged(
+                placed[part.Key] = Nudged(
                     upright.Moved(
                         dx + Standing(part.Anchor.Across, upright.Box.MinX, upright.Box.MaxX, to.Box.MinX, to.Box.MaxX, at.X - from.X),
                         dy + Standing(part.Anchor.Up, upright.Box.MinY, upright.Box.MaxY, to.Box.MinY, to.Box.MaxY, at.Y - from.Y)
@@ -217,9 +217,9 @@ internal sealed class Arrangement(
             ? placed
             : placed.Moved(placed.Part.Nudge.Right.At(scales, LengthRange.Offset), placed.Part.Nudge.Up.At(scales, LengthRange.Offset));
 
-    private Dictionary<string, PlacedPart> Stacked(Scales scales, GroundShape ground)
+    private Dictionary<PartKey, PlacedPart> Stacked(Scales scales, GroundShape ground)
     {
-        var placed = new Dictionary<string, PlacedPart>(StringComparer.Ordinal);
+        var placed = new Dictionary<PartKey, PlacedPart>();
         var set = rows.Select(r => SetRow([.. r.Where(p => BodyMaker.SpanOf(p, ground) is null)], scales, ground))
             .Where(r => r.Items.Count > 0)
             .ToList();
@@ -248,7 +248,7 @@ internal sealed class Arrangement(
                 : -box.MaxY;
             foreach (var part in inRow)
             {
-                placed[part.Part.Id] = Nudged(part.Moved(dx, dy), scales);
+                placed[part.Part.Key] = Nudged(part.Moved(dx, dy), scales);
             }
 
             bottom = Math.Min(bottom ?? double.MaxValue, box.MinY + dy);

@@ -7,13 +7,13 @@ namespace Cabida.Core.Motifs;
 
 /// <summary>Draws parts at a scale, each in coordinates of its own.</summary>
 /// <param name="lines">The lines of lettering parts.</param>
-/// <param name="parts">All parts by id.</param>
+/// <param name="parts">All parts.</param>
 /// <param name="graphics">The graphics at hand.</param>
 /// <param name="cache">Where outlines are kept.</param>
 /// <param name="failing">Takes note of parts that cannot be drawn.</param>
 internal sealed class BodyMaker(
-    IReadOnlyDictionary<string, LetteringLine> lines,
-    IReadOnlyDictionary<string, Part> parts,
+    IReadOnlyDictionary<PartKey, LetteringLine> lines,
+    IReadOnlyDictionary<PartKey, Part> parts,
     IGraphics graphics,
     InkCache cache,
     FailingParts failing
@@ -81,29 +81,25 @@ internal sealed class BodyMaker(
             ColumnGap = part.ColumnGap.At(scales, LengthRange.Margin),
             Grow = part.Strengthen.At(scales, LengthRange.Margin),
         };
-        if (!lines.TryGetValue(part.Id, out var line) || SizeOf(part, line, scales, ground, form) is not { } size)
+        if (!lines.TryGetValue(part.Key, out var line) || SizeOf(part, line, scales, ground, form) is not { } size)
         {
             return null;
         }
 
-        var (formed, stretchFailed) = Stretched(part, line, size, form, scales, ground);
+        var (formed, by, failed) = Stretched(part, line, size, form, scales, ground);
         return formed.Box is not { } box
             ? null
-            : new PartBody(formed.Key, box, new FilmPly(part.FilmId, part.Ply), () => formed.Ink)
+            : new PartBody(() => formed.Key, box, new FilmPly(part.FilmId, part.Ply), () => formed.Ink)
             {
                 Line = formed,
                 Round = formed.Round,
-                Stretched = formed.HasBaseline ? StretchOf(formed, new FormedLine(line, size, form, cache)) : 1,
-                StretchFailed = stretchFailed,
+                Stretched = by,
+                StretchFailed = failed,
             };
     }
 
-    private static double StretchOf(FormedLine formed, FormedLine natural) =>
-        natural.Box is { } was && formed.Box is { } now
-            ? Math.Abs(now.Width - was.Width) > 1e-9 * was.Width
-                ? now.Width / was.Width
-                : now.Height / was.Height
-            : 1;
+    private static double StretchOf(Box was, Box now) =>
+        Math.Abs(now.Width - was.Width) > 1e-9 * was.Width ? now.Width / was.Width : now.Height / was.Height;
 
     /// <summary>The size of one em at which the line measures what it should.</summary>
     private double? SizeOf(LetteringPart part, LetteringLine line, Scales scales, GroundShape ground, LineForm form)
@@ -155,8 +151,8 @@ internal sealed class BodyMaker(
     }
 
     /// <summary>The line widened or heightened to what is wanted, on purpose; strengthening keeps its millimetres.</summary>
-    /// <returns>The line, and whether it is left as it is because what is wanted cannot be.</returns>
-    private (FormedLine Line, bool Failed) Stretched(
+    /// <returns>The line, by how much, and whether it is left as it is because what is wanted cannot be.</returns>
+    private (FormedLine Line, double By, bool Failed) Stretched(
         LetteringPart part,
         LetteringLine line,
         double size,
@@ -168,31 +164,25 @@ internal sealed class BodyMaker(
         var natural = new FormedLine(line, size, form, cache);
         if (part.Stretching == Stretching.None || !natural.HasBaseline || natural.Box is not { } box)
         {
-            return (natural, false);
+            return (natural, 1, false);
         }
 
         var wanted =
             part.Stretching == Stretching.ToPart
-                ? part.StretchAs != part.Id && parts.TryGetValue(part.StretchAs, out var other)
+                ? part.StretchAs != part.Id && parts.TryGetValue(new PartKey(part.StretchAs), out var other)
                     ? Of(other is LetteringPart o ? o with { Stretching = Stretching.None } : other, scales, ground)?.Box.Width ?? 0
                     : 0
                 : part.StretchTo.At(scales, LengthRange.Artwork);
         var (grown, is0) = (2 * form.Grow, part.Stretching == Stretching.ToHeight ? box.Height : box.Width);
         if (wanted <= grown || is0 <= grown)
         {
-            return (natural, true);
+            return (natural, 1, true);
         }
 
         var by = (wanted - grown) / (is0 - grown);
-        return (
-            new FormedLine(
-                line,
-                size,
-                part.Stretching == Stretching.ToHeight ? form with { Higher = by } : form with { Wider = by },
-                cache
-            ),
-            false
-        );
+        var widened = part.Stretching == Stretching.ToHeight ? form with { Higher = by } : form with { Wider = by };
+        var stretched = new FormedLine(line, size, widened, cache);
+        return (stretched, stretched.Box is { } now ? StretchOf(box, now) : 1, false);
     }
 
     /// <summary>The ground's own outline, as it lies there: its middle is that of the ground's box, which is where it is put.</summary>

@@ -31,14 +31,14 @@ public sealed class Composition : IScaledInk
     private readonly Composing with;
     private readonly Arrangement arrangement;
     private readonly FailingParts failing;
-    private readonly Dictionary<string, LetteringLine> lines = new(StringComparer.Ordinal);
+    private readonly Dictionary<PartKey, LetteringLine> lines = [];
 
     private Composition(Motif motif, IReadOnlyDictionary<string, string> fields, Composing with)
     {
         this.motif = motif;
         this.with = with;
         failing = new FailingParts(with.LeavesOutFailing);
-        var all = motif.AllParts.DistinctBy(p => p.Id, StringComparer.Ordinal).ToDictionary(p => p.Id, StringComparer.Ordinal);
+        var all = motif.AllParts.DistinctBy(p => p.Key).ToDictionary(p => p.Key);
         foreach (var part in all.Values.OfType<LetteringPart>())
         {
             if (with.Faces.Find(part.TypefaceId) is { } face)
@@ -47,7 +47,7 @@ public sealed class Composition : IScaledInk
                 var alternates = LetterRules.On(part.Alternates, text.Normalize(NormalizationForm.FormC), names, face);
                 var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
                 var set = part.OwnFaceOnly ? face : Fallbacks.For(face, text.Normalize(NormalizationForm.FormC), with.Faces);
-                lines[part.Id] = new LetteringLine(text, set, setting, with.Cache);
+                lines[part.Key] = new LetteringLine(text, set, setting, with.Cache);
             }
         }
 
@@ -66,13 +66,13 @@ public sealed class Composition : IScaledInk
     }
 
     /// <summary>The lines as set, by part.</summary>
-    public IReadOnlyDictionary<string, LetteringLine> Lines => lines;
+    public IReadOnlyDictionary<PartKey, LetteringLine> Lines => lines;
 
     /// <summary>Lines with characters that their face lacks.</summary>
     public IEnumerable<LackingLine> Lacking =>
         motif
-            .AllParts.Where(p => lines.TryGetValue(p.Id, out var line) && line.Missing.Count > 0)
-            .Select(p => new LackingLine(p.Id, lines[p.Id]));
+            .AllParts.Where(p => lines.TryGetValue(p.Key, out var line) && line.Missing.Count > 0)
+            .Select(p => new LackingLine(p.Id, lines[p.Key]));
 
     /// <summary>Why parts that were met so far are left out, where failing ones are.</summary>
     public IReadOnlyDictionary<string, Phrase> LeftOut => failing.Reasons;

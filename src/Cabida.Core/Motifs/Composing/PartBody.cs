@@ -8,6 +8,7 @@ namespace Cabida.Core.Motifs;
 /// <summary>A part drawn at a scale in coordinates of its own. Its box is known at once, its ink only when asked for.</summary>
 public sealed class PartBody
 {
+    private readonly Once<string> key;
     private readonly Once<IReadOnlyList<FilmInk>> ink;
 
     /// <summary>A body.</summary>
@@ -15,15 +16,22 @@ public sealed class PartBody
     /// <param name="box">The box of its ink.</param>
     /// <param name="ink">Its ink.</param>
     internal PartBody(string key, Box box, Func<IReadOnlyList<FilmInk>> ink)
-    {
-        Key = key;
-        Box = box;
-        this.ink = new(ink);
-    }
+        : this(() => key, box, _ => ink()) { }
 
     /// <summary>A body of one area, drawn in its coordinates.</summary>
     internal PartBody(string key, Box box, FilmPly film, Func<Area> ink)
-        : this(key, box, () => [new FilmInk(film, [new PlacedInk(key, ink(), Motion.None)])]) { }
+        : this(() => key, box, film, ink) { }
+
+    /// <summary>A body of one area whose key is written only when it is drawn: a search for a size asks for boxes alone.</summary>
+    internal PartBody(Func<string> key, Box box, FilmPly film, Func<Area> ink)
+        : this(key, box, k => [new FilmInk(film, [new PlacedInk(k, ink(), Motion.None)])]) { }
+
+    private PartBody(Func<string> key, Box box, Func<string, IReadOnlyList<FilmInk>> ink)
+    {
+        this.key = new(key);
+        Box = box;
+        this.ink = new(() => ink(Key));
+    }
 
     /// <summary>The box of its ink.</summary>
     public Box Box { get; }
@@ -59,7 +67,7 @@ public sealed class PartBody
     public RepeatResult? Repeated { get; internal init; }
 
     /// <summary>Tells apart bodies that could differ.</summary>
-    internal string Key { get; }
+    internal string Key => key.Value;
 }
 
 /// <summary>A part in its place.</summary>
