@@ -135,9 +135,9 @@ internal static class ComposingWork
                 Timed(() => Parallel.ForEach(faces.All, all, f => _ = TypeTrial.Of(ground, "name", f.Id, Names, new InkFactsCache())))
             );
             var singles = Singles(Fresh());
-            shared.Add(Timed(() => Parallel.ForEach(singles, all, s => _ = PieceFit.Of(s.Piece, s.Ground))));
+            shared.Add(Timed(() => Parallel.ForEach(singles, all, s => _ = PieceFit.Of(s.Piece, s.Basis))));
             singles = Singles(Fresh());
-            alone.Add(Timed(() => singles.ForEach(s => _ = PieceFit.Of(s.Piece, s.Ground))));
+            alone.Add(Timed(() => singles.ForEach(s => _ = PieceFit.Of(s.Piece, s.Basis))));
         }
 
         Console.WriteLine(
@@ -146,15 +146,15 @@ internal static class ComposingWork
                 + $"one core {Medians.Of(alone):0} ms"
         );
 
-        RunGround Fresh() => Ground.Of(new AtHand(faces, new InkCache()));
+        FitBasis Fresh() => Ground.Of(new AtHand(faces, new InkCache()));
 
-        List<(Piece Piece, RunGround Ground)> Singles(RunGround ground) =>
+        List<(Piece Piece, FitBasis Basis)> Singles(FitBasis basis) =>
             [
                 .. faces.All.SelectMany(f =>
                 {
-                    var one = ground with
+                    var one = basis with
                     {
-                        Motif = ground.Motif with { Parts = [((LetteringPart)ground.Motif.Parts[0]) with { TypefaceId = f.Id }] },
+                        Motif = basis.Motif with { Parts = [((LetteringPart)basis.Motif.Parts[0]) with { TypefaceId = f.Id }] },
                     };
                     return Names.Select(n => (new Piece(n, n), one));
                 }),

@@ -19,9 +19,9 @@ internal static class Ground
 
     public static ShippedTypefaces Faces { get; } = new();
 
-    public static RunGround Of(InkCache cache) => Of(new AtHand(Faces, cache));
+    public static FitBasis Of(InkCache cache) => Of(new AtHand(Faces, cache));
 
-    public static RunGround Of(AtHand atHand)
+    public static FitBasis Of(AtHand atHand)
     {
         static MeasuredDimension Read(DimensionKind kind, MeasuringTool tool, string typed) =>
             new(kind, [new ReadingLine(tool, [new TypedLength(typed)])]);
@@ -55,7 +55,7 @@ internal static class Ground
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(Motif, sheet.Wall, null, sheet.Zone!, film, null, atHand);
+        return new FitBasis(Motif, sheet.Wall, null, sheet.Zone!, film, null, atHand);
     }
 
     public static Motif Motif { get; } =

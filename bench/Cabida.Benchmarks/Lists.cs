@@ -51,11 +51,11 @@ internal static class Lists
 
     private static double Fit(int names)
     {
-        var ground = Ground.Of(new InkCache());
+        var basis = Ground.Of(new InkCache());
         var clock = Stopwatch.StartNew();
         for (var n = 0; n < names; n++)
         {
-            _ = PieceFit.Of(new Piece("p", Ground.Name(n)), ground);
+            _ = PieceFit.Of(new Piece("p", Ground.Name(n)), basis);
         }
 
         return clock.Elapsed.TotalMilliseconds;
@@ -67,12 +67,12 @@ internal static class Lists
         var ratios = new List<double>();
         for (var round = 0; round < Rounds; round++)
         {
-            var ground = Ground.Of(new InkCache());
+            var basis = Ground.Of(new InkCache());
             var clock = Stopwatch.StartNew();
-            var fits = Enumerable.Range(0, Names).Select(n => PieceFit.Of(new Piece($"{n}", Ground.Name(n)), ground)).ToList();
+            var fits = Enumerable.Range(0, Names).Select(n => PieceFit.Of(new Piece($"{n}", Ground.Name(n)), basis)).ToList();
             var whole = clock.Elapsed.TotalMilliseconds;
             clock.Restart();
-            fits[Names / 2] = PieceFit.Of(new Piece($"{Names / 2}", Ground.Name(900_000 + round)), ground);
+            fits[Names / 2] = PieceFit.Of(new Piece($"{Names / 2}", Ground.Name(900_000 + round)), basis);
             ratios.Add(clock.Elapsed.TotalMilliseconds / whole);
             GC.KeepAlive(fits);
         }

@@ -13,7 +13,7 @@ public class OneNameBenchmark
 {
     private readonly InkCache cache = new();
     private readonly InkFactsCache facts = new();
-    private RunGround ground = null!;
+    private FitBasis basis = null!;
     private int next;
     private double size;
 
@@ -21,10 +21,10 @@ public class OneNameBenchmark
     [GlobalSetup]
     public void Setup()
     {
-        ground = Ground.Of(cache);
+        basis = Ground.Of(cache);
         for (var n = 0; n < 60; n++)
         {
-            var fit = PieceFit.Of(new Piece("warm", Ground.Name(n)), ground);
+            var fit = PieceFit.Of(new Piece("warm", Ground.Name(n)), basis);
             size = fit.Parts[0].Line!.SizeMm;
         }
 
@@ -38,5 +38,5 @@ public class OneNameBenchmark
 
     /// <summary>Composing, fitting and checking it whole.</summary>
     [Benchmark]
-    public int Whole() => Checks.Of(PieceFit.Of(new Piece("p", Ground.Name(next++)), ground), ground, facts).Findings.Count;
+    public int Whole() => Checks.Of(PieceFit.Of(new Piece("p", Ground.Name(next++)), basis), basis, facts).Findings.Count;
 }

@@ -55,15 +55,15 @@ public static class Checks
 
     /// <summary>A fitted piece with everything that is noticed on it.</summary>
     /// <param name="fit">The piece.</param>
-    /// <param name="ground">What it was fitted on.</param>
+    /// <param name="basis">What it was fitted on.</param>
     /// <param name="facts">Where facts are kept.</param>
-    public static CheckedFit Of(PieceFit fit, RunGround ground, InkFactsCache facts)
+    public static CheckedFit Of(PieceFit fit, FitBasis basis, InkFactsCache facts)
     {
         ArgumentNullException.ThrowIfNull(fit);
-        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(basis);
         ArgumentNullException.ThrowIfNull(facts);
         CheckedFilm Checked(FilmInk ink, int number, Film film) => new(film, facts.Of($"{fit.Hash} {number}", ink.Ink, film));
-        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, ground.FilmOf(f.Film.FilmId)))]));
+        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, basis.FilmOf(f.Film.FilmId)))]));
     }
 
     /// <summary>A piece with what all checks notice on it.</summary>

@@ -83,8 +83,8 @@ public sealed class InkFacts
 
         var box = ink.EnvelopeInternal.Copy();
         box.ExpandBy(2 * limit);
-        var ground = Overlay.Difference(Outlines.Factory.ToGeometry(box), ink);
-        return [.. ThinParts.Find(ground, limit, LocalWidth.Along(ground, WidthStep, limit)).Where(t => t.Kind == ThinKind.Neck)];
+        var background = Overlay.Difference(Outlines.Factory.ToGeometry(box), ink);
+        return [.. ThinParts.Find(background, limit, LocalWidth.Along(background, WidthStep, limit)).Where(t => t.Kind == ThinKind.Neck)];
     }
 
     private sealed record Widths(IReadOnlyList<ThinPart> Thin, (double Width, PlanePoint At)? Thinnest);

@@ -43,26 +43,23 @@ public sealed record TriedFace(string TypefaceId, IReadOnlyList<TriedName> Names
 public static class TypeTrial
 {
     /// <summary>The motif with one line in another face, fitted with each name.</summary>
-    /// <param name="ground">The zone and film, and the motif.</param>
+    /// <param name="basis">The zone and film, and the motif.</param>
     /// <param name="partId">The line.</param>
     /// <param name="typefaceId">The face.</param>
     /// <param name="names">The names.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    public static TriedFace Of(RunGround ground, string partId, string typefaceId, IReadOnlyList<string> names, InkFactsCache facts)
+    public static TriedFace Of(FitBasis basis, string partId, string typefaceId, IReadOnlyList<string> names, InkFactsCache facts)
     {
-        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(basis);
         ArgumentNullException.ThrowIfNull(names);
-        var tried = ground with
-        {
-            Motif = ground.Motif with { Parts = [.. ground.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] },
-        };
+        var tried = basis with { Motif = basis.Motif with { Parts = [.. basis.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] } };
         return new TriedFace(
             typefaceId,
             [
                 .. names.Select(n =>
                 {
                     var fit = PieceFit.Of(new Piece(n, n), tried);
-                    return new TriedName(n, Checks.Of(fit, tried, facts), Weeding.Of(fit.Ink, ground.Film.Purpose));
+                    return new TriedName(n, Checks.Of(fit, tried, facts), Weeding.Of(fit.Ink, basis.Film.Purpose));
                 }),
             ]
         );

@@ -13,7 +13,7 @@ public sealed record Conceded(ConcessionKind Kind, Phrase Message);
 /// Concessions for a piece that does not fit at the size of its set: in the maker's order, each as far as it must go and no
 /// further than its limit, until the piece fits; what was conceded on the way and turns out not to be needed is taken back.
 /// </summary>
-internal sealed class Conceding(PieceSetting setting, RunGround ground)
+internal sealed class Conceding(PieceSetting setting, FitBasis basis)
 {
     /// <summary>Closing up and making smaller go in steps of a tenth of a hundredth.</summary>
     private const double StepsPerPercent = 10;
@@ -51,7 +51,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
     public Result? Find()
     {
         var made = new List<Step>();
-        foreach (var concession in ground.Concessions)
+        foreach (var concession in basis.Concessions)
         {
             var most = MostSteps(concession);
             if (most == 0)
@@ -83,7 +83,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
         c.Kind switch
         {
             ConcessionKind.CloseUp => (int)Math.Round(Math.Clamp(c.Percent, 0, Concession.MostCloseUp) * StepsPerPercent),
-            ConcessionKind.Margin => ground.Margins.Most(shortSides.Value, Least(c)),
+            ConcessionKind.Margin => basis.Margins.Most(shortSides.Value, Least(c)),
             ConcessionKind.TwoLines => setting.Name is { } name
             && PieceVariant.CanBreak(name)
             && setting.Own.Lines is null
@@ -91,7 +91,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
                 ? 1
                 : 0,
             ConcessionKind.Face => setting.Own.TypefaceId.Length == 0
-            && ground.Faces.Find(c.TypefaceId) is not null
+            && basis.Faces.Find(c.TypefaceId) is not null
             && c.TypefaceId != setting.Name?.TypefaceId
                 ? 1
                 : 0,
@@ -117,7 +117,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
 
     private Result? Fits(List<Step> steps)
     {
-        var (variant, zone, smaller, breaks) = (setting.Own, ground.Zone, 0.0, false);
+        var (variant, zone, smaller, breaks) = (setting.Own, basis.Zone, 0.0, false);
         foreach (var (c, n) in steps.Where(s => s.Steps > 0))
         {
             switch (c.Kind)
@@ -125,7 +125,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
                 case ConcessionKind.CloseUp:
                     variant = variant with { CloseUp = variant.CloseUp + (n * 10 / StepsPerPercent) };
                     break;
-                case ConcessionKind.Margin when ground.Margins.ZoneWith(ground.Margins.At(shortSides.Value, n, Least(c))) is { } wider:
+                case ConcessionKind.Margin when basis.Margins.ZoneWith(basis.Margins.At(shortSides.Value, n, Least(c))) is { } wider:
                     zone = wider;
                     break;
                 case ConcessionKind.TwoLines:
@@ -161,8 +161,7 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
             .Of(setting.Words)
             .Select(lines => setting.Set(variant with { Lines = lines }, zone))
             .MinBy(s =>
-                s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.IsLineOf(name.Id))
-                    .Max(l => l.Value.BoxAt(1)?.Width ?? 0)
+                s.Composition.Lines.Where(l => setting.Name is { } name && l.Key.IsLineOf(name.Id)).Max(l => l.Value.BoxAt(1)?.Width ?? 0)
             )!;
 
     private Phrase Say(Step step, Result result) =>
@@ -171,10 +170,10 @@ internal sealed class Conceding(PieceSetting setting, RunGround ground)
             ConcessionKind.CloseUp => Phrase.Say($"closed up {step.Steps / StepsPerPercent:0.0} %"),
             ConcessionKind.Margin => MarginSteps.Say(
                 shortSides.Value,
-                ground.Margins.At(shortSides.Value, step.Steps, Least(step.Concession))
+                basis.Margins.At(shortSides.Value, step.Steps, Least(step.Concession))
             ),
             ConcessionKind.TwoLines => Phrase.Say($"two lines"),
-            ConcessionKind.Face => Phrase.Say($"{ground.Faces.Find(step.Concession.TypefaceId)?.Info.Name ?? ""}"),
+            ConcessionKind.Face => Phrase.Say($"{basis.Faces.Find(step.Concession.TypefaceId)?.Info.Name ?? ""}"),
             _ => Phrase.Say($"{100 * result.Smaller:0.0} % smaller"),
         };
 }

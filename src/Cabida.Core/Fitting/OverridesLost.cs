@@ -11,7 +11,7 @@ namespace Cabida.Core.Fitting;
 internal static class OverridesLost
 {
     /// <summary>Those that do not apply, in words.</summary>
-    public static IEnumerable<Phrase> Of(Overrides own, PieceSetting setting, RunGround ground)
+    public static IEnumerable<Phrase> Of(Overrides own, PieceSetting setting, FitBasis basis)
     {
         if (!LinesApply(own, setting))
         {
@@ -21,7 +21,7 @@ internal static class OverridesLost
             );
         }
 
-        foreach (var letter in own.Letters.Where(l => !LetterApplies(l, setting, ground)))
+        foreach (var letter in own.Letters.Where(l => !LetterApplies(l, setting, basis)))
         {
             yield return Phrase.Say(
                 $"The other form of {letter.Form.Letter:strong} was chosen in “{letter.Form.Words}”, which the line no longer says. "
@@ -29,23 +29,23 @@ internal static class OverridesLost
             );
         }
 
-        if (!FaceApplies(own, ground))
+        if (!FaceApplies(own, basis))
         {
             yield return Phrase.Say($"The typeface chosen for it is no longer here. It stands in the motif's.");
         }
     }
 
     /// <summary>The overrides that apply.</summary>
-    public static Overrides Without(Overrides own, PieceSetting setting, RunGround ground) =>
+    public static Overrides Without(Overrides own, PieceSetting setting, FitBasis basis) =>
         own with
         {
             TwoLines = LinesApply(own, setting) ? own.TwoLines : "",
-            Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, ground))],
-            TypefaceId = FaceApplies(own, ground) ? own.TypefaceId : "",
+            Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, basis))],
+            TypefaceId = FaceApplies(own, basis) ? own.TypefaceId : "",
         };
 
-    private static bool FaceApplies(Overrides own, RunGround ground) =>
-        own.TypefaceId.Length == 0 || ground.Faces.Find(own.TypefaceId) is not null;
+    private static bool FaceApplies(Overrides own, FitBasis basis) =>
+        own.TypefaceId.Length == 0 || basis.Faces.Find(own.TypefaceId) is not null;
 
     private static bool LinesApply(Overrides own, PieceSetting setting) =>
         own.TwoLines.Length == 0
@@ -53,9 +53,9 @@ internal static class OverridesLost
 
     private static string Letters(string words) => string.Concat(words.Where(c => !char.IsWhiteSpace(c)));
 
-    private static bool LetterApplies(PieceLetter letter, PieceSetting setting, RunGround ground)
+    private static bool LetterApplies(PieceLetter letter, PieceSetting setting, FitBasis basis)
     {
-        if (ground.Motif.AllParts.OfType<LetteringPart>().FirstOrDefault(p => p.Id == letter.PartId) is not { } line)
+        if (basis.Motif.AllParts.OfType<LetteringPart>().FirstOrDefault(p => p.Id == letter.PartId) is not { } line)
         {
             return false;
         }

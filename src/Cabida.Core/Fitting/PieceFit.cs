@@ -97,36 +97,36 @@ public sealed record PieceFit
     public bool MayBeCut => State is FitState.Fits or FitState.Snug && Noticed.All(f => f.Severity != Severity.Stop);
 
     /// <summary>Fits one piece. One that cannot be worked out says so in a finding, and takes no other with it.</summary>
-    public static PieceFit Of(Piece piece, RunGround ground)
+    public static PieceFit Of(Piece piece, FitBasis basis)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(basis);
         // A piece among many has bounds of its own.
         using (Effort.Within(Effort.Large))
         {
-            var fit = Outcome<PieceFit>.Try(() => Fitted(piece, ground));
-            return fit.Ok ? fit.Value : NotWorkedOut(piece, ground, fit.Problem!);
+            var fit = Outcome<PieceFit>.Try(() => Fitted(piece, basis));
+            return fit.Ok ? fit.Value : NotWorkedOut(piece, basis, fit.Problem!);
         }
     }
 
     /// <summary>A piece without ink, and why it has none.</summary>
-    public static PieceFit NotWorkedOut(Piece piece, RunGround ground, Phrase why)
+    public static PieceFit NotWorkedOut(Piece piece, FitBasis basis, Phrase why)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        ArgumentNullException.ThrowIfNull(ground);
+        ArgumentNullException.ThrowIfNull(basis);
         return new PieceFit
         {
             Piece = piece,
             State = FitState.NotSet,
-            Place = new FitPlace(1, 0, ground.Zone.Cautious.Datum),
-            Zone = ground.Zone,
+            Place = new FitPlace(1, 0, basis.Zone.Cautious.Datum),
+            Zone = basis.Zone,
             Noticed = [new Finding(Rule.NotWorkedOut, Severity.Stop, Phrase.Say($"{piece.Name:strong} cannot be worked out. {why}"))],
         };
     }
 
-    private static PieceFit Fitted(Piece piece, RunGround ground)
+    private static PieceFit Fitted(Piece piece, FitBasis basis)
     {
-        var setting = new PieceSetting(piece, ground);
+        var setting = new PieceSetting(piece, basis);
         var set = setting.Set(setting.Own);
         var largest = setting.LargestOf(set);
         var highest =
@@ -134,19 +134,19 @@ public sealed record PieceFit
         var place = PlaceOf(setting, set, largest);
         IReadOnlyList<Conceded> made = [];
         if (
-            ground.Concessions.Count > 0
+            basis.Concessions.Count > 0
             && !piece.Own.NoConcessions
             && setting.WantedScale(set) is not null
             && !set.Composition.IsFixed
             && set.Composition.BoxAt(place.Scale) is not null
             && !set.Laying.Fits(set.Composition, place)
-            && new Conceding(setting, ground).Find() is { } conceded
+            && new Conceding(setting, basis).Find() is { } conceded
         )
         {
             (set, place, made) = (conceded.Set, conceded.Place, conceded.Made);
         }
 
-        return Measured(piece, ground, setting, set, place, made) with
+        return Measured(piece, basis, setting, set, place, made) with
         {
             LargestLetterHeight = highest,
             LargestScale = largest?.Scale,
@@ -157,12 +157,12 @@ public sealed record PieceFit
     /// The largest scale at which a piece fits by itself; null when none does, nothing scales, or it cannot be worked out: it takes no set
     /// with it.
     /// </summary>
-    internal static double? LargestOf(Piece piece, RunGround ground)
+    internal static double? LargestOf(Piece piece, FitBasis basis)
     {
         using (Effort.Within(Effort.Large))
         {
             return Outcome<double?>
-                .Try(() => new PieceSetting(piece, ground) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null)
+                .Try(() => new PieceSetting(piece, basis) is var setting ? setting.LargestOf(setting.Set(setting.Own))?.Scale : null)
                 .ValueOrDefault;
         }
     }
@@ -177,7 +177,7 @@ public sealed record PieceFit
 
     private static PieceFit Measured(
         Piece piece,
-        RunGround ground,
+        FitBasis basis,
         PieceSetting setting,
         Setting set,
         FitPlace place,
@@ -212,22 +212,22 @@ public sealed record PieceFit
             Cautious = cautious,
             Nominal = nominal,
             LetterHeight = setting.NameHeight(parts),
-            Round = !ink.IsEmpty && ground.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
-            Bow = box is { } bow && distortion is null ? BowOf(bow, ground) : null,
+            Round = !ink.IsEmpty && basis.Wall is { } wall ? GoingRound.Of(ink, wall) : null,
+            Bow = box is { } bow && distortion is null ? BowOf(bow, basis) : null,
             Distortion = distortion,
             Concessions = made,
-            Noticed = [.. LineFindings.Of(composition, parts), .. TooHot(films, ground), .. setting.Lost.Select(LostByHand)],
-            Strain = StrainOf(Box.Of(ink), ground),
+            Noticed = [.. LineFindings.Of(composition, parts), .. TooHot(films, basis), .. setting.Lost.Select(LostByHand)],
+            Strain = StrainOf(Box.Of(ink), basis),
             MayBeMoved = !composition.HangsOnGround,
         };
     }
 
     /// <summary>Films that are pressed hotter than the goods stand: the goods would be spoilt, so nothing may be cut for them.</summary>
-    private static IEnumerable<Finding> TooHot(IReadOnlyList<FilmInk> films, RunGround ground) =>
-        ground.Material is not { } material
+    private static IEnumerable<Finding> TooHot(IReadOnlyList<FilmInk> films, FitBasis basis) =>
+        basis.Material is not { } material
             ? []
             : films
-                .Select(f => ground.FilmOf(f.Film.FilmId))
+                .Select(f => basis.FilmOf(f.Film.FilmId))
                 .DistinctBy(f => (f.Name, f.PressedAt))
                 .Select(f => FilmOnBlank.TooHot(f, material))
                 .OfType<Phrase>()
@@ -237,14 +237,14 @@ public sealed record PieceFit
     /// <summary>What was set by hand and no longer applies: it is looked at, not guessed at.</summary>
     private static Finding LostByHand(Phrase lost) => new(Rule.OverrideLost, Severity.Look, lost);
 
-    private static (double Stretch, double Gather)? StrainOf(Box? ink, RunGround ground) =>
-        ink is { } box && ground.Wall?.Belly is { } belly
-            ? FilmStrain.OfArtwork(belly, ground.Zone.MiddleHeight, box.Width, box.Height)
+    private static (double Stretch, double Gather)? StrainOf(Box? ink, FitBasis basis) =>
+        ink is { } box && basis.Wall?.Belly is { } belly
+            ? FilmStrain.OfArtwork(belly, basis.Zone.MiddleHeight, box.Width, box.Height)
             : null;
 
-    private static StraightBow? BowOf(Box box, RunGround ground)
+    private static StraightBow? BowOf(Box box, FitBasis basis)
     {
-        var ring = ground.Wall?.RingAt(ground.Zone.MiddleHeight) ?? double.PositiveInfinity;
+        var ring = basis.Wall?.RingAt(basis.Zone.MiddleHeight) ?? double.PositiveInfinity;
         return double.IsInfinity(ring)
             ? null
             : new StraightBow(

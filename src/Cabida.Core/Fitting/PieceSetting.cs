@@ -15,29 +15,29 @@ internal sealed record Setting(PieceVariant Variant, Zone Zone, Laying Laying, C
 /// <summary>The ways in which one piece of a run can be set, and the size that is wanted of it.</summary>
 internal sealed class PieceSetting
 {
-    private readonly RunGround ground;
+    private readonly FitBasis basis;
     private readonly Piece piece;
     private readonly IReadOnlyDictionary<string, string> fields;
     private readonly IReadOnlyList<PieceLetter> letters;
 
-    public PieceSetting(Piece piece, RunGround ground)
+    public PieceSetting(Piece piece, FitBasis basis)
     {
-        (this.piece, this.ground) = (piece, ground);
+        (this.piece, this.basis) = (piece, basis);
         fields = piece.Fields;
-        Name = ground.Motif.NameLine;
+        Name = basis.Motif.NameLine;
         Words = Name is null ? "" : Motifs.Fields.Fill(Name.Text, fields).Trim();
-        Lost = [.. OverridesLost.Of(piece.Own, this, ground)];
-        var own = Lost.Count == 0 ? piece.Own : OverridesLost.Without(piece.Own, this, ground);
+        Lost = [.. OverridesLost.Of(piece.Own, this, basis)];
+        var own = Lost.Count == 0 ? piece.Own : OverridesLost.Without(piece.Own, this, basis);
         letters = own.Letters;
         Own = PieceVariant.Of(own);
         var (right, up) = (own.Right.OrZero(LengthRange.Offset).Millimetres, own.Up.OrZero(LengthRange.Offset).Millimetres);
-        Rules = ground.Rules with
+        Rules = basis.Rules with
         {
-            Turning = ground.Zone.Turning,
-            TurnRange = ground.Zone.TurnRange,
-            Nudge = new(ground.Rules.Nudge.X + right, ground.Rules.Nudge.Y + up),
+            Turning = basis.Zone.Turning,
+            TurnRange = basis.Zone.TurnRange,
+            Nudge = new(basis.Rules.Nudge.X + right, basis.Rules.Nudge.Y + up),
         };
-        Height = own.LetterHeight.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres ?? ground.LetterHeightOf(piece);
+        Height = own.LetterHeight.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres ?? basis.LetterHeightOf(piece);
     }
 
     /// <summary>The line with the name field, when there is one.</summary>
@@ -64,12 +64,12 @@ internal sealed class PieceSetting
     /// <summary>Sets the piece.</summary>
     public Setting Set(PieceVariant variant, Zone? zone = null)
     {
-        var on = zone ?? ground.Zone;
+        var on = zone ?? basis.Zone;
         return new(
             variant,
             on,
-            Laying.Of(on, ground.Wall, ground.Taper),
-            Composition.Of(variant.On(ground.Motif, Name?.Id, Words, letters), fields, ground.Composing(on))
+            Laying.Of(on, basis.Wall, basis.Taper),
+            Composition.Of(variant.On(basis.Motif, Name?.Id, Words, letters), fields, basis.Composing(on))
         );
     }
 
@@ -90,7 +90,7 @@ internal sealed class PieceSetting
             return 1;
         }
 
-        var wanted = Height is { } height && NameHeight(set.Composition.PartsAt(1)) is var atOne and > 0 ? height / atOne : ground.Scale;
+        var wanted = Height is { } height && NameHeight(set.Composition.PartsAt(1)) is var atOne and > 0 ? height / atOne : basis.Scale;
         return wanted * (1 - smaller);
     }
 

@@ -26,7 +26,7 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides)
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(piece);
         var on = run.SurfaceOf(piece);
-        var fit = PieceFit.Of(piece, on.Ground with { EqualScale = setScale });
+        var fit = PieceFit.Of(piece, on.Basis with { EqualScale = setScale });
         return new FittedPiece(fit, [.. on.Sides.Select(s => SideOf(s, piece, on.MotionOf(s)))]);
     }
 
@@ -34,7 +34,7 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides)
     public static FittedPiece NotWorkedOut(ReadRun run, Piece piece, Phrase why)
     {
         ArgumentNullException.ThrowIfNull(run);
-        return new FittedPiece(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Ground, why), []);
+        return new FittedPiece(PieceFit.NotWorkedOut(piece, run.SurfaceOf(piece).Basis, why), []);
     }
 
     /// <summary>It as its row has it now: how many are made and what was said of it do not change its ink.</summary>
@@ -54,15 +54,15 @@ public sealed record FittedPiece(PieceFit Fit, IReadOnlyList<FittedSide> Sides)
 
     /// <summary>The ink of the sides that lie on a wall.</summary>
     /// <param name="first">What the first side stands on.</param>
-    public IEnumerable<FilmInk> OnWall(RunGround first) =>
-        (first?.Wall is null ? [] : Fit.Films).Concat(Sides.Where(s => s.Side.Ground.Wall is not null).SelectMany(s => s.Films));
+    public IEnumerable<FilmInk> OnWall(FitBasis first) =>
+        (first?.Wall is null ? [] : Fit.Films).Concat(Sides.Where(s => s.Side.Basis.Wall is not null).SelectMany(s => s.Films));
 
     /// <summary>Tells its ink apart from any other.</summary>
     public string Hash { get; } = Sides.Count == 0 ? Fit.Hash : string.Join('-', Sides.Select(s => s.Fit.Hash).Prepend(Fit.Hash));
 
     private static FittedSide SideOf(ReadSide side, Piece piece, Motion motion)
     {
-        var fit = PieceFit.Of(piece with { Own = piece.OwnOn(side.Side.Id) }, side.Ground);
+        var fit = PieceFit.Of(piece with { Own = piece.OwnOn(side.Side.Id) }, side.Basis);
         return new FittedSide(side, fit, [.. fit.Films.Select(f => f.Moved(motion))]);
     }
 }

@@ -39,7 +39,7 @@ public sealed record ReadRun(
     public static StringComparer Sizes => StringComparer.OrdinalIgnoreCase;
 
     /// <summary>What its pieces have in common; null while something is lacking.</summary>
-    public RunGround? Ground => Surface?.Ground;
+    public FitBasis? Basis => Surface?.Basis;
 
     /// <summary>What a piece stands on: a row that names a size of the blank is of that size.</summary>
     public ReadSurface SurfaceOf(Piece piece)

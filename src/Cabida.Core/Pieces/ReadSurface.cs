@@ -12,25 +12,25 @@ namespace Cabida.Core.Pieces;
 /// <param name="Side">The side.</param>
 /// <param name="Motif">Its motif.</param>
 /// <param name="Laid">Its zone.</param>
-/// <param name="Ground">What its pieces have in common.</param>
-public sealed record ReadSide(RunSide Side, Motif Motif, LaidZone Laid, RunGround Ground);
+/// <param name="Basis">What its pieces have in common.</param>
+public sealed record ReadSide(RunSide Side, Motif Motif, LaidZone Laid, FitBasis Basis);
 
 /// <summary>What the pieces of one size of the blank stand on.</summary>
 /// <param name="Sheet">The size worked out.</param>
 /// <param name="Laid">The zone of the first side.</param>
-/// <param name="Ground">What its pieces have in common.</param>
+/// <param name="Basis">What its pieces have in common.</param>
 /// <param name="Sides">The other sides.</param>
-public sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Ground, IReadOnlyList<ReadSide> Sides)
+public sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, FitBasis Basis, IReadOnlyList<ReadSide> Sides)
 {
     /// <summary>The face of its first side laid flat with all zones there, and its back where they are on both.</summary>
     public Drawing Flat() => FlatDrawing.Of(Laid, Sheet, [.. Sides.Select(s => s.Laid)]);
 
     /// <summary>All its sides, the first without an id.</summary>
-    public IEnumerable<(string Id, LaidZone Laid, RunGround Ground)> All =>
-        Sides.Select(s => (s.Side.Id, s.Laid, s.Ground)).Prepend(("", Laid, Ground));
+    public IEnumerable<(string Id, LaidZone Laid, FitBasis Basis)> All =>
+        Sides.Select(s => (s.Side.Id, s.Laid, s.Basis)).Prepend(("", Laid, Basis));
 
     /// <summary>The wall as it is turned for the first side that lies on it; null where none does.</summary>
-    public Wall? Wall => All.Select(s => s.Ground.Wall).FirstOrDefault(w => w is not null);
+    public Wall? Wall => All.Select(s => s.Basis.Wall).FirstOrDefault(w => w is not null);
 
     /// <summary>
     /// From the coordinates of a side to those of the first on its surface: what shares a wall is turned to the same line.
@@ -42,11 +42,11 @@ public sealed record ReadSurface(SizeSheet Sheet, LaidZone Laid, RunGround Groun
     public IEnumerable<Motion> MotionsOf(ReadSide side)
     {
         ArgumentNullException.ThrowIfNull(side);
-        return side.Ground.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
+        return side.Basis.Wall is null ? [Motion.None] : new[] { 0, -360, 360 }.Select(d => MotionOf(side, d));
     }
 
     private Motion MotionOf(ReadSide side, double further) =>
-        side?.Ground.Wall is { } other && Wall is { } first
+        side?.Basis.Wall is { } other && Wall is { } first
             ? WallTurn.Between(other with { Turn = Angle.FromDegrees(other.Turn.Degrees + further) }, first)
             : Motion.None;
 }

@@ -73,7 +73,7 @@ public static class RunReading
 
         Lacking(setUp.Sizing == Sizing.OneLetterHeight && !height.Ok, "letterHeight", height.Problem ?? Phrase.Empty);
         Lacking(
-            setUp.Sizing == Sizing.OneScale && RunGrounds.ScaleOf(setUp.ScaleTyped) is null,
+            setUp.Sizing == Sizing.OneScale && RunBasis.ScaleOf(setUp.ScaleTyped) is null,
             "scale",
             Phrase.Say($"Type the scale of all in hundredths of the motif’s own size, from 1 to 10000: 100 is as it was composed.")
         );
@@ -112,17 +112,17 @@ public static class RunReading
 
         // A side that is the same on every piece has no size of a set to keep to.
         var same = setUp with { Sizing = Sizing.EachLargest };
-        RunGround GroundOn(SizeSheet on, LaidZone zone, Motif of) =>
-            RunGrounds.Of(of == motif || Fields.In(of).Count > 0 ? setUp : same, pinned, on, zone, of, atHand);
+        FitBasis BasisOn(SizeSheet on, LaidZone zone, Motif of) =>
+            RunBasis.Of(of == motif || Fields.In(of).Count > 0 ? setUp : same, pinned, on, zone, of, atHand);
         ReadSurface SurfaceOn(SizeSheet on) =>
             new(
                 on,
                 on.ZoneOf(setUp.Zone)!,
-                GroundOn(on, on.ZoneOf(setUp.Zone)!, motif!),
+                BasisOn(on, on.ZoneOf(setUp.Zone)!, motif!),
                 [
                     .. sides
                         .Select(s => (s.Side, s.Motif, Laid: on.ZoneOf(s.Side.Zone)!))
-                        .Select(s => new ReadSide(s.Side, s.Motif, s.Laid, GroundOn(on, s.Laid, s.Motif))),
+                        .Select(s => new ReadSide(s.Side, s.Motif, s.Laid, BasisOn(on, s.Laid, s.Motif))),
                 ]
             );
         return new ReadRun(id, revision, run, blank, sheet, motif, film, pinned.Cutter, SurfaceOn(size!), lacks)

@@ -111,7 +111,7 @@ public sealed record RunSet(
         return new SetGroup(
             group,
             fits.Count,
-            fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Ground.LetterHeightOf(fits[0].Piece) : null,
+            fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Basis.LetterHeightOf(fits[0].Piece) : null,
             all ? RunRemedies.LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
             all && whole.All(f => f.LargestScale is not null)
                 ? RunRemedies.LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100

@@ -13,8 +13,8 @@ internal sealed class DrawnInks
     /// <summary>The ink of all sides of a piece by film, the lowest first.</summary>
     public IReadOnlyList<InkView> Of(FittedPiece piece, ReadRun run)
     {
-        var (ground, films) = (run.SurfaceOf(piece.Fit.Piece).Ground, piece.Films.ToList());
+        var (basis, films) = (run.SurfaceOf(piece.Fit.Piece).Basis, piece.Films.ToList());
         var paths = kept.Get(piece.Hash, () => [.. films.Select(f => SvgPath.Of(f.Ink, Tolerances.File))]);
-        return [.. films.Select((f, i) => InkView.Of(f.Film, ground.FilmOf(f.Film.FilmId), paths[i]))];
+        return [.. films.Select((f, i) => InkView.Of(f.Film, basis.FilmOf(f.Film.FilmId), paths[i]))];
     }
 }

@@ -76,7 +76,7 @@ internal sealed class RunCards(LibraryIndex index, Cards cards, RunReader reader
     {
         var read = await reader.Read(run, stop);
         var (document, blank) = (run.Document, read.Blank?.Name ?? "");
-        if (read.Ground is null)
+        if (read.Basis is null)
         {
             return new RunCard(run.Id, document.Name, blank, document.Pieces.Count, read.Lacks[0].Message.ToString(), null, null);
         }

@@ -98,7 +98,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
 
     /// <summary>The films that the run's motif is cut from.</summary>
     private static IEnumerable<Film> FilmsOf(ReadRun run) =>
-        run.Ground is { } ground ? ground.Films.Values.Prepend(ground.Film).Distinct()
+        run.Basis is { } basis ? basis.Films.Values.Prepend(basis.Film).Distinct()
         : run.Film is { } film ? [film]
         : [];
 
@@ -113,7 +113,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                             (fit, side) =>
                                 fit
                                     .Films.Where(f => !f.Ink.IsEmpty)
-                                    .Select(f => new CutInk(p, f, run.Ground!.FilmOf(f.Film.FilmId), side, copy))
+                                    .Select(f => new CutInk(p, f, run.Basis!.FilmOf(f.Film.FilmId), side, copy))
                         )
                     )
             )

@@ -165,7 +165,7 @@ internal sealed record BenchView(
         Func<FittedPiece, PieceView> viewOf
     )
     {
-        var sides = on.Sides.Select(s => (s.Laid, s.Ground)).Prepend((on.Laid, on.Ground)).ToList();
+        var sides = on.Sides.Select(s => (s.Laid, s.Basis)).Prepend((on.Laid, on.Basis)).ToList();
         string Zone(int side) => sides.Count > 1 ? sides[side].Laid.Spec.Name : "";
         return new BenchSurface(
             on.Sheet.Size,
@@ -181,7 +181,7 @@ internal sealed record BenchView(
                                 s.Fit,
                                 p.Fit.Piece.Copies,
                                 Zone(s.Side),
-                                sides[s.Side].Ground,
+                                sides[s.Side].Basis,
                                 [.. loadOf[(p.Fit.Piece.Id, s.Side)].Distinct()]
                             )
                         )
@@ -190,10 +190,10 @@ internal sealed record BenchView(
         );
     }
 
-    private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, RunGround ground, IReadOnlyList<int> loads)
+    private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, FitBasis basis, IReadOnlyList<int> loads)
     {
         // On a wall as a tape on the goods reads it, which on a taper is not what the flat drawing says.
-        if (ground.Wall is { } wall && WallExtent.Of(fit.Ink, wall) is { } on)
+        if (basis.Wall is { } wall && WallExtent.Of(fit.Ink, wall) is { } on)
         {
             return new BenchPiece(
                 fit.Piece.Name,
@@ -210,7 +210,7 @@ internal sealed record BenchView(
             );
         }
 
-        var (box, top) = (Box.Of(fit.Ink)!.Value, ground.Panel?.Datums.Box.MaxY);
+        var (box, top) = (Box.Of(fit.Ink)!.Value, basis.Panel?.Datums.Box.MaxY);
         return new BenchPiece(
             fit.Piece.Name,
             zone,

@@ -129,7 +129,7 @@ internal static class TrialEndpoints
                         film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
                             ? chosen.Document
                             : await FirstFilm(library, stop);
-                    var tried = TypeTrial.Of(GroundOf(motif, ground, cut, atHand), partId, typefaceId, names, facts);
+                    var tried = TypeTrial.Of(BasisOf(motif, ground, cut, atHand), partId, typefaceId, names, facts);
                     return TypedResults.Ok(
                         new TriedFaceView(
                             typefaceId,
@@ -171,7 +171,7 @@ internal static class TrialEndpoints
         );
 
     /// <summary>The motif on its ground as a run would have it; without one, as large as it is typed.</summary>
-    private static RunGround GroundOf(Motif motif, ReadGround ground, Film film, AtHand atHand)
+    private static FitBasis BasisOf(Motif motif, ReadGround ground, Film film, AtHand atHand)
     {
         var shape = ground.Zone ?? Unbounded(motif, atHand);
         var zone = new Zone(
@@ -182,7 +182,7 @@ internal static class TrialEndpoints
             0,
             []
         );
-        return new RunGround(motif, null, null, zone, film, null, atHand);
+        return new FitBasis(motif, null, null, zone, film, null, atHand);
     }
 
     /// <summary>Without a ground the faces are compared in the room that the motif takes as it is.</summary>

@@ -104,7 +104,7 @@ internal static class ProofEndpoints
                     DrawnInks inks,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { Ground: not null } run
+                    await reader.Find(id, stop) is { Basis: not null } run
                         ? TypedResults.Ok(
                             new ProofPage(
                                 from,
@@ -130,7 +130,7 @@ internal static class ProofEndpoints
                     CancellationToken stop
                 ) =>
                 {
-                    if (await reader.Find(id, stop) is not { Ground: not null } run)
+                    if (await reader.Find(id, stop) is not { Basis: not null } run)
                     {
                         return TypedResults.NotFound();
                     }
@@ -174,7 +174,7 @@ internal static class ProofEndpoints
                     CancellationToken stop
                 ) =>
                 {
-                    if (await reader.Find(id, stop) is not { Ground: { } ground } run)
+                    if (await reader.Find(id, stop) is not { Basis: { } basis } run)
                     {
                         return TypedResults.NotFound();
                     }
@@ -185,7 +185,7 @@ internal static class ProofEndpoints
                         ?? (string.IsNullOrWhiteSpace(name) ? first : first.WithoutOwn() with { Id = "sample", Name = name.Trim() });
                     var on = run.SurfaceOf(piece);
                     var seen = PieceOnGoods.Of(fitted.Of(run, piece), on, turn ?? on.Wall?.Turn.Degrees ?? 0);
-                    var inks = seen.Films.Select(i => new ColouredInk(i.Ink, ground.FilmOf(i.Film.FilmId).Colour));
+                    var inks = seen.Films.Select(i => new ColouredInk(i.Ink, basis.FilmOf(i.Film.FilmId).Colour));
                     return TypedResults.File(
                         ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
                         "image/png",
@@ -211,7 +211,7 @@ internal static class ProofEndpoints
                     : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
             return new LaidPiece(
                 films,
-                faces.Count == 1 ? inks.Of(piece, run) : [.. films.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
+                faces.Count == 1 ? inks.Of(piece, run) : [.. films.Select(f => InkView.Of(f, on.Basis.FilmOf(f.Film.FilmId)))],
                 Outlines.Union([
                     piece.Fit.Zone.Cautious.Outline,
                     .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id)))),
@@ -248,7 +248,7 @@ internal static class ProofEndpoints
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
         return piece
-            .Fits.Zip(on.Sides.Select(s => s.Ground.Wall).Prepend(on.Ground.Wall), (fit, wall) =>
+            .Fits.Zip(on.Sides.Select(s => s.Basis.Wall).Prepend(on.Basis.Wall), (fit, wall) =>
                 wall is not null && WallExtent.Of(fit.Ink, wall) is { } extent
                     ? new Box(0, extent.Low, extent.Width, extent.High)
                     : Box.Of(fit.Ink)
@@ -262,7 +262,7 @@ internal static class ProofEndpoints
         var on = run.SurfaceOf(piece.Fit.Piece);
         return SeenHash.Of(
             piece.Hash,
-            piece.Films.Select(f => on.Ground.FilmOf(f.Film.FilmId)),
+            piece.Films.Select(f => on.Basis.FilmOf(f.Film.FilmId)),
             run.Run.SetUp.Blank!.Id,
             run.Blank!,
             on.Sheet
@@ -298,7 +298,7 @@ internal static class ProofEndpoints
                 SinceShown.Changed => "changed",
                 _ => "",
             },
-            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Ground.FilmOf(f.Film.FilmId).Colour))],
+            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Basis.FilmOf(f.Film.FilmId).Colour))],
             laid.Zone
         );
     }

@@ -164,7 +164,7 @@ internal static class VerdictEndpoints
         CancellationToken stop
     )
     {
-        if (await reader.Find(id, stop) is not { Ground: not null } run)
+        if (await reader.Find(id, stop) is not { Basis: not null } run)
         {
             return TypedResults.Problem(
                 "This run is not here, or not ready to be shown.",

@@ -83,7 +83,7 @@ internal static class FitEndpoints
                     PiecePages pages,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { Ground: not null } run
+                    await reader.Find(id, stop) is { Basis: not null } run
                         ? TypedResults.Ok(new PiecePage(from, run.Run.Pieces.Count, await pages.Of(run, from, count, stop)))
                         : TypedResults.NotFound()
             )
@@ -99,7 +99,7 @@ internal static class FitEndpoints
                     CancellationToken stop
                 ) =>
                 {
-                    if (await reader.Find(id, stop) is not { Ground: not null } run)
+                    if (await reader.Find(id, stop) is not { Basis: not null } run)
                     {
                         return TypedResults.NotFound();
                     }
@@ -125,20 +125,20 @@ internal static class FitEndpoints
                 ) =>
                 {
                     if (
-                        await reader.Find(id, stop) is not { Ground: not null } run
+                        await reader.Find(id, stop) is not { Basis: not null } run
                         || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                         || (
                             string.IsNullOrEmpty(side)
-                                ? run.SurfaceOf(piece).Ground
-                                : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Ground
+                                ? run.SurfaceOf(piece).Basis
+                                : run.SurfaceOf(piece).Sides.FirstOrDefault(s => s.Side.Id == side)?.Basis
                         )
-                            is not { } ground
-                        || NameLine.Of(piece, ground) is not { } name
+                            is not { } basis
+                        || NameLine.Of(piece, basis) is not { } name
                         || index < 0
                         || index >= name.Letters.Count
-                        || ground.Motif.AllParts.OfType<LetteringPart>().First(p => p.Id == name.PartId) is not { } part
+                        || basis.Motif.AllParts.OfType<LetteringPart>().First(p => p.Id == name.PartId) is not { } part
                         || piece.OwnOn(side ?? "") is not { } own
-                        || ground.Faces.Find(own.TypefaceId.Length > 0 ? own.TypefaceId : part.TypefaceId) is not { } face
+                        || basis.Faces.Find(own.TypefaceId.Length > 0 ? own.TypefaceId : part.TypefaceId) is not { } face
                     )
                     {
                         return TypedResults.NotFound();
@@ -151,7 +151,7 @@ internal static class FitEndpoints
                     var words = name.Words.Normalize(NormalizationForm.FormC);
                     var alternates = LetterRules.On(with.Alternates, words, [(0, words.Length)], face);
                     // As the piece itself is set: with the face that stands in for lacking letters.
-                    var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, ground.Faces);
+                    var set = part.OwnFaceOnly ? face : Fallbacks.For(face, words, basis.Faces);
                     var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, part.Pairs, alternates);
                     var line = new LetteringLine(words, set, setting, cache);
                     return TypedResults.Ok(
@@ -177,7 +177,7 @@ internal static class FitEndpoints
                     Works works,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { Ground: not null } run
+                    await reader.Find(id, stop) is { Basis: not null } run
                         ? TypedResults.Ok(await work.Ask(run, works, stop))
                         : TypedResults.NotFound()
             )

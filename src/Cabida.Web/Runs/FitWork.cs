@@ -138,7 +138,7 @@ internal sealed partial class FitWork(IServiceScopeFactory scopes, FittedPieces 
                 return;
             }
 
-            if (starts == 0 || await reader.Find(row.Subject, stopping) is not { Ground: not null } run || run.Revision != row.Revision)
+            if (starts == 0 || await reader.Find(row.Subject, stopping) is not { Basis: not null } run || run.Revision != row.Revision)
             {
                 await End(progress with { State = WorkState.Stopped }, works, stopping);
                 return;

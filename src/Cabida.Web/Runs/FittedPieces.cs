@@ -122,7 +122,7 @@ internal sealed class FittedPieces(ILogger<FittedPieces> log)
     }
 
     /// <summary>What the first side of a piece is fitted on, with what is equal across its set.</summary>
-    public RunGround GroundOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Ground with { EqualScale = SetScaleOf(run) };
+    public FitBasis BasisOf(ReadRun run, Piece piece) => run.SurfaceOf(piece).Basis with { EqualScale = SetScaleOf(run) };
 
     private double? SetScaleOf(ReadRun run) => setScales.Of(run, p => OwnKeyOf(run, p));
 }

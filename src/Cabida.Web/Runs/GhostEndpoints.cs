@@ -67,7 +67,7 @@ internal static class GhostEndpoints
                 ) =>
                 {
                     if (
-                        await reader.Find(id, stop) is not { Ground: not null } run
+                        await reader.Find(id, stop) is not { Basis: not null } run
                         || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                         || SideOf(fitted.Of(run, piece), query.Side) is not { } now
                     )
@@ -83,7 +83,7 @@ internal static class GhostEndpoints
                     var findings = RemedyEndpoints.Of(run, pieceId, fitted, facts, stop) ?? [];
                     return
                         Remedying.Mended(run.Run, findings, [query.Remedy]) is { } mended
-                        && await reader.Read(run, mended, stop) is { Ground: not null } then
+                        && await reader.Read(run, mended, stop) is { Basis: not null } then
                         && then.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } same
                         && SideOf(fitted.Of(then, same), query.Side) is { } other
                         ? TypedResults.Ok(Of(other.Fit, now, MotionOf(now, run)))
@@ -109,7 +109,7 @@ internal static class GhostEndpoints
     {
         // What is set by hand for a side is the piece's own there.
         var piece = now.Fit.Piece;
-        var ground = now.Side?.Ground ?? fitted.GroundOf(run, piece);
+        var basis = now.Side?.Basis ?? fitted.BasisOf(run, piece);
         return PieceFit.Of(
             piece with
             {
@@ -119,11 +119,11 @@ internal static class GhostEndpoints
                     Up = query.MovedUp is { } up ? TypedLength.Mm(up) : piece.Own.Up,
                 },
             },
-            ground with
+            basis with
             {
-                Motif = Named<Centring>(query.Centring) is { } c ? ground.Motif with { Centring = c } : ground.Motif,
-                Taper = Named<TaperWay>(query.Taper) ?? ground.Taper,
-                Rules = ground.Rules with { Placing = Named<Placing>(query.Placing) ?? ground.Rules.Placing },
+                Motif = Named<Centring>(query.Centring) is { } c ? basis.Motif with { Centring = c } : basis.Motif,
+                Taper = Named<TaperWay>(query.Taper) ?? basis.Taper,
+                Rules = basis.Rules with { Placing = Named<Placing>(query.Placing) ?? basis.Rules.Placing },
             }
         );
     }

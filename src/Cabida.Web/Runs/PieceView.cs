@@ -61,8 +61,8 @@ internal sealed record TaperView(
 /// <param name="Breaks">The ways to break it into two lines, parted by a line break.</param>
 internal sealed record NameLine(string PartId, string Words, IReadOnlyList<string> Letters, IReadOnlyList<string> Breaks)
 {
-    public static NameLine? Of(Piece piece, RunGround ground) =>
-        ground.Motif.NameLine is { } line && Fields.Fill(line.Text, piece.Fields).Trim() is var words
+    public static NameLine? Of(Piece piece, FitBasis basis) =>
+        basis.Motif.NameLine is { } line && Fields.Fill(line.Text, piece.Fields).Trim() is var words
             ? new(
                 line.Id,
                 words,
@@ -148,7 +148,7 @@ internal sealed record PieceView(
             fit.Scale,
             fit.Place.Turn,
             fit.Round is { } round ? RoundOf(round) : null,
-            TaperOf(fit, run.SurfaceOf(fit.Piece).Ground, run.Run.SetUp),
+            TaperOf(fit, run.SurfaceOf(fit.Piece).Basis, run.Run.SetUp),
             looked.First.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
             allowed,
             [
@@ -165,12 +165,12 @@ internal sealed record PieceView(
                     Box.Around(s.Films.Select(f => f.Box).OfType<Box>()),
                     MovedOf(s.Fit),
                     s.Fit.Round is { } r ? RoundOf(r) : null,
-                    NameLine.Of(s.Fit.Piece, s.Side.Ground)
+                    NameLine.Of(s.Fit.Piece, s.Side.Basis)
                 )),
             ],
             [.. fit.Concessions.Select(c => c.Message)],
             fit.Piece.AllOwn.Any(o => !o.IsNone),
-            NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Ground),
+            NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Basis),
             piece.Hash,
             looked.Findings
         );
@@ -189,14 +189,14 @@ internal sealed record PieceView(
             r.DrinkerSees
         );
 
-    private static TaperView? TaperOf(PieceFit fit, RunGround ground, RunSetUp run)
+    private static TaperView? TaperOf(PieceFit fit, FitBasis basis, RunSetUp run)
     {
         if (fit.Distortion is { } d)
         {
             return new TaperView(null, null, null, [], d.Top, d.Bottom);
         }
 
-        if (fit.Bow is not { } bow || Box.Of(fit.Ink) is not { } box || ground.Wall is not { } wall)
+        if (fit.Bow is not { } bow || Box.Of(fit.Ink) is not { } box || basis.Wall is not { } wall)
         {
             return null;
         }

@@ -38,12 +38,12 @@ internal sealed record ReadFace(
         return [.. on.All.GroupBy(s => FaceOf(s.Laid)).Select(f => Of(on, f.Key, [.. f]))];
     }
 
-    private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, RunGround Ground)> sides)
+    private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, FitBasis Basis)> sides)
     {
         var first = sides[0].Laid;
         var motions = on.Sides.ToDictionary(s => s.Side.Id, on.MotionOf, StringComparer.Ordinal);
         var box = Box.Around(
-            sides.Select(s => Box.Of(Outlines.Moved(s.Ground.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value)
+            sides.Select(s => Box.Of(Outlines.Moved(s.Basis.Zone.Cautious.Outline, motions.GetValueOrDefault(s.Id, Motion.None)))!.Value)
         )!.Value;
         var name =
             key.IsOwn ? first.Panel!.Name

@@ -67,7 +67,7 @@ internal static class RemedyEndpoints
         CancellationToken stop
     )
     {
-        if (run.Ground is null || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
+        if (run.Basis is null || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
         {
             return null;
         }

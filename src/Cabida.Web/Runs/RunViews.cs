@@ -110,7 +110,7 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         var films = new List<PinView>();
         foreach (var named in run.Films)
         {
-            films.Add((await PinOf(DocumentKinds.Film, named, read.Ground?.Films.GetValueOrDefault(named.Id)?.Name, stop))!);
+            films.Add((await PinOf(DocumentKinds.Film, named, read.Basis?.Films.GetValueOrDefault(named.Id)?.Name, stop))!);
         }
 
         return new RunView(
@@ -220,7 +220,7 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     public IEnumerable<Finding> Mendable(RunView view) => view.List.Notes;
 
     /// <summary>The run's film, and those that parts of its motif name.</summary>
-    private static IEnumerable<Film> FilmsOf(ReadRun read) => (read.Ground?.Films.Values ?? []).Prepend(read.Film).OfType<Film>();
+    private static IEnumerable<Film> FilmsOf(ReadRun read) => (read.Basis?.Films.Values ?? []).Prepend(read.Film).OfType<Film>();
 
     /// <summary>A pin for each film that the motif's parts name: the one there is, or the film as it stands now.</summary>
     private async Task<IReadOnlyList<Pin>> FilmsOf(RunSetUp run, PinnedDocuments pinned, CancellationToken stop)

@@ -42,11 +42,11 @@ internal static class SeenEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var onSkin = fitted.Of(run, piece).OnWall(on.Ground).Select(f => new FilmInk(f.Film, RoundObject.OnSkin(wall, f.Ink)));
+                    var onSkin = fitted.Of(run, piece).OnWall(on.Basis).Select(f => new FilmInk(f.Film, RoundObject.OnSkin(wall, f.Ink)));
                     return TypedResults.Ok(
                         new ObjectView(
                             RoundObject.Of(wall),
-                            [.. onSkin.Select(f => InkView.Of(f, on.Ground.FilmOf(f.Film.FilmId)))],
+                            [.. onSkin.Select(f => InkView.Of(f, on.Basis.FilmOf(f.Film.FilmId)))],
                             GoodsView.Of(run.Blank?.Material),
                             wall.Turn.Degrees
                         )
@@ -68,7 +68,7 @@ internal static class SeenEndpoints
                 ) =>
                 {
                     if (
-                        await reader.Find(id, stop) is not { Ground: { } ground } run
+                        await reader.Find(id, stop) is not { Basis: { } basis } run
                         || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece
                     )
                     {
@@ -79,7 +79,7 @@ internal static class SeenEndpoints
                     return TypedResults.Ok(
                         new SeenView(
                             DrawingView.Of(seen.Goods),
-                            [.. seen.Films.Select(f => InkView.Of(f, ground.FilmOf(f.Film.FilmId)))],
+                            [.. seen.Films.Select(f => InkView.Of(f, basis.FilmOf(f.Film.FilmId)))],
                             seen.CanTurn ? turn : 0,
                             seen.CanTurn
                         )

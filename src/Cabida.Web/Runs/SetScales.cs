@@ -21,7 +21,7 @@ internal sealed class SetScales
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="key">Tells a piece of it apart by all that its own scale depends on.</param>
     public double? Of(ReadRun run, Func<Piece, string> key) =>
-        SetScale.Matters(run.Ground!) ? runs.GetValue(run, r => new Once<double?>(() => Least(r, key))).Value : null;
+        SetScale.Matters(run.Basis!) ? runs.GetValue(run, r => new Once<double?>(() => Least(r, key))).Value : null;
 
     private double? Least(ReadRun run, Func<Piece, string> key)
     {
@@ -30,6 +30,6 @@ internal sealed class SetScales
             own.Clear();
         }
 
-        return SetScale.Of([.. run.Run.Pieces.Select(p => own.GetOrAdd(key(p), _ => SetScale.OwnOf(p, run.SurfaceOf(p).Ground)))]);
+        return SetScale.Of([.. run.Run.Pieces.Select(p => own.GetOrAdd(key(p), _ => SetScale.OwnOf(p, run.SurfaceOf(p).Basis)))]);
     }
 }

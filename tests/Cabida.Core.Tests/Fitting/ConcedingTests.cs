@@ -58,20 +58,20 @@ public class ConcedingTests
     public void The_margin_that_is_short_gives_no_more_than_is_needed_and_the_name_stays_on_its_line()
     {
         var zone = Margined(new SideInsets(8, 8, 10, 10));
-        var ground = Ground(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with
+        var basis = Basis(14, 104, [new(ConcessionKind.Margin) { LeastMargin = TypedLength.Mm(4) }]) with
         {
             Zone = zone,
             Margins = new MarginSteps(new SideInsets(8, 8, 10, 10), Margined),
         };
         // Nine letters are 106 wide in 104: a millimetre at each side. Ten would be 118, which is more than may be given.
-        var fit = PieceFit.Of(new("1", "HHHHHHHHH"), ground);
+        var fit = PieceFit.Of(new("1", "HHHHHHHHH"), basis);
         fit.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm left and right");
         fit.Place.At.ShouldBe(zone.Cautious.Datum);
-        PieceFit.Of(new("1", "HHHHHHHHHH"), ground).Concessions.ShouldBeEmpty();
+        PieceFit.Of(new("1", "HHHHHHHHHH"), basis).Concessions.ShouldBeEmpty();
 
         // Moved to the right by 3 eight letters, 94 wide, are short at the right side alone: by 47 + 3 + 60 − 112 they are not; by 6 they
         // are by 1.
-        var moved = PieceFit.Of(new("1", "HHHHHHHH") { Own = new Overrides { Right = TypedLength.Mm(6) } }, ground);
+        var moved = PieceFit.Of(new("1", "HHHHHHHH") { Own = new Overrides { Right = TypedLength.Mm(6) } }, basis);
         moved.Concessions.ShouldHaveSingleItem().Message.ToString().ShouldBe("margin 7.0 mm right");
         moved.Place.At.X.ShouldBe(zone.Cautious.Datum.X + 6, 1e-9);
     }
@@ -81,11 +81,7 @@ public class ConcedingTests
     {
         var shape = ZoneShape.Rectangle(new Box(by.Left, by.Bottom, 120 - by.Right, 80 - by.Top));
         var first = new PlanePoint(60, 40);
-        return Ground(14, 104, []).Zone with
-        {
-            Nominal = ZoneShape.Of(shape.Outline, first),
-            Cautious = ZoneShape.Of(shape.Outline, first),
-        };
+        return Basis(14, 104, []).Zone with { Nominal = ZoneShape.Of(shape.Outline, first), Cautious = ZoneShape.Of(shape.Outline, first) };
     }
 
     [Fact]
@@ -121,11 +117,11 @@ public class ConcedingTests
                 LetterHeight = TypedLength.Mm(10),
             },
         };
-        var fit = PieceFit.Of(piece, Ground(14, 60, [CloseUp]));
+        var fit = PieceFit.Of(piece, Basis(14, 60, [CloseUp]));
         fit.LetterHeight.ShouldBe(10, 1e-9);
         fit.Place.At.X.ShouldBe(3, 1e-9);
         fit.Concessions.ShouldBeEmpty();
-        var larger = Ground(14, 60, [CloseUp]);
+        var larger = Basis(14, 60, [CloseUp]);
         larger = larger with { Motif = larger.Motif with { Parts = [TestMotifs.Line("a", "{name}", 25), TestMotifs.Line("b", "HH", 5)] } };
         PieceFit.Of(piece, larger).Parts[0].Body.Inner.Count.ShouldBe(2);
     }
@@ -138,9 +134,9 @@ public class ConcedingTests
             TwoLines = "Anna\nMaria",
             Letters = [new("a", new Alternate(AlternateScope.Place, "a", "Anna Maria", 3, "salt", 1))],
         };
-        var kept = PieceFit.Of(new Piece("1", "Anna Maria") { Own = own with { TwoLines = "" } }, Ground(14, 300, []));
+        var kept = PieceFit.Of(new Piece("1", "Anna Maria") { Own = own with { TwoLines = "" } }, Basis(14, 300, []));
         kept.Noticed.ShouldBeEmpty();
-        var renamed = PieceFit.Of(new Piece("1", "Anna Marit") { Own = own }, Ground(14, 300, []));
+        var renamed = PieceFit.Of(new Piece("1", "Anna Marit") { Own = own }, Basis(14, 300, []));
         renamed
             .Noticed.Where(f => f.Rule == Rule.OverrideLost)
             .Select(f => f.Message.ToString())
@@ -160,15 +156,15 @@ public class ConcedingTests
         var plain = new Overrides { TwoLines = broken };
         var own = plain with { Letters = [new("a", new Alternate(AlternateScope.Place, "a", name, index, "salt", 1))] };
         double Width(Overrides by, int of) =>
-            PieceFit.Of(new Piece("1", name) { Own = by }, Ground(14, 300, [])).Parts[0].Body.Inner[of].Box.Width;
+            PieceFit.Of(new Piece("1", name) { Own = by }, Basis(14, 300, [])).Parts[0].Body.Inner[of].Box.Width;
         Width(own, line).ShouldBeGreaterThan(Width(plain, line) + 1);
         Width(own, 1 - line).ShouldBe(Width(plain, 1 - line), 1e-9);
     }
 
     private static PieceFit Fit(string name, double height, double width, IReadOnlyList<Concession> concessions) =>
-        PieceFit.Of(new("1", name), Ground(height, width, concessions));
+        PieceFit.Of(new("1", name), Basis(height, width, concessions));
 
-    private static RunGround Ground(double height, double width, IReadOnlyList<Concession> concessions)
+    private static FitBasis Basis(double height, double width, IReadOnlyList<Concession> concessions)
     {
         var shape = ZoneShape.Rectangle(new Box(-width / 2, -30, width / 2, 30));
         Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
@@ -182,7 +178,7 @@ public class ConcedingTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(
+        return new FitBasis(
             TestMotifs.Single("{name}"),
             null,
             null,

@@ -71,10 +71,10 @@ public class PieceFitTests
     [Fact]
     public void On_a_taper_the_bow_of_the_straight_line_is_stated()
     {
-        var ground = Ground(TestBlanks.Tumbler("276", "219", "150"), null, "0");
-        var fit = PieceFit.Of(new("1", "HHHH"), ground);
+        var basis = Basis(TestBlanks.Tumbler("276", "219", "150"), null, "0");
+        var fit = PieceFit.Of(new("1", "HHHH"), basis);
         var width = Box.Of(fit.Ink)!.Value.Width;
-        var ring = ground.Wall!.RingAt(ground.Zone.MiddleHeight);
+        var ring = basis.Wall!.RingAt(basis.Zone.MiddleHeight);
         fit.Bow!.By.Millimetres.ShouldBe(Math.Sqrt((ring * ring) + (width * width / 4)) - ring, 1e-9);
         Fit("HHHH").Bow.ShouldBeNull();
     }
@@ -82,12 +82,12 @@ public class PieceFitTests
     private static BlankSheet Sheet => BlankSheet.Of(TestBlanks.Mug());
 
     private static PieceFit Fit(string name, double? letterHeight = null, string thinnest = "0") =>
-        PieceFit.Of(new("1", name), Ground(TestBlanks.Mug(), letterHeight, thinnest));
+        PieceFit.Of(new("1", name), Basis(TestBlanks.Mug(), letterHeight, thinnest));
 
     private static CheckedFit Checked(PieceFit fit, string thinnest = "0") =>
-        Checks.Of(fit, Ground(TestBlanks.Mug(), null, thinnest), new InkFactsCache());
+        Checks.Of(fit, Basis(TestBlanks.Mug(), null, thinnest), new InkFactsCache());
 
-    private static RunGround Ground(Blank blank, double? letterHeight, string thinnest)
+    private static FitBasis Basis(Blank blank, double? letterHeight, string thinnest)
     {
         var sheet = BlankSheet.Of(blank);
         var film = new Film(
@@ -100,7 +100,7 @@ public class PieceFitTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(
+        return new FitBasis(
             TestMotifs.Single("{name}"),
             sheet.Wall,
             null,

@@ -60,7 +60,7 @@ public class ProportionTests
         );
         return PieceFit.Of(
             new("1", name),
-            new RunGround(
+            new FitBasis(
                 motif ?? TestMotifs.Single("{name}"),
                 wall,
                 null,

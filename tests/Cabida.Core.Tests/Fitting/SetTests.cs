@@ -16,11 +16,11 @@ public class SetTests
     [Fact]
     public void At_one_scale_the_motif_keeps_its_own_sizes_whatever_the_name()
     {
-        var ground = Ground(200, 60) with { Scale = 1.5 };
+        var basis = Basis(200, 60) with { Scale = 1.5 };
         foreach (var name in new[] { "H", "HHHH", "HHqqHH" })
         {
             PieceFit
-                .Of(new("1", name), ground)
+                .Of(new("1", name), basis)
                 .ShouldSatisfyAllConditions(f => f.Scale.ShouldBe(1.5), f => f.LetterHeight.ShouldBe(15, 1e-9));
         }
     }
@@ -28,22 +28,22 @@ public class SetTests
     [Fact]
     public void A_group_takes_its_own_letter_height_and_the_others_that_of_all()
     {
-        var ground = Ground(200, 60) with { LetterHeight = 12, Groups = ("size", new Dictionary<string, double> { ["L"] = 18 }) };
+        var basis = Basis(200, 60) with { LetterHeight = 12, Groups = ("size", new Dictionary<string, double> { ["L"] = 18 }) };
         double Height(string size) =>
-            PieceFit.Of(new Piece("1", "HH") { Values = new Dictionary<string, string> { ["size"] = size } }, ground).LetterHeight;
+            PieceFit.Of(new Piece("1", "HH") { Values = new Dictionary<string, string> { ["size"] = size } }, basis).LetterHeight;
         Height("L").ShouldBe(18, 1e-9);
         Height("S").ShouldBe(12, 1e-9);
-        PieceFit.Of(new Piece("1", "HH"), ground).LetterHeight.ShouldBe(12, 1e-9);
+        PieceFit.Of(new Piece("1", "HH"), basis).LetterHeight.ShouldBe(12, 1e-9);
     }
 
     [Fact]
     public void Fields_of_the_row_stand_in_their_lines()
     {
-        var ground = Ground(200, 60) with
+        var basis = Basis(200, 60) with
         {
             Motif = new("m", RowAlignment.Centre, [TestMotifs.Line("a", "{name}", 10), TestMotifs.Line("b", "{role|none}", 5)]),
         };
-        string Second(Piece piece) => PieceFit.Of(piece, ground).Parts[1].Line!.Line.Text;
+        string Second(Piece piece) => PieceFit.Of(piece, basis).Parts[1].Line!.Line.Text;
         Second(new Piece("1", "HH") { Values = new Dictionary<string, string> { ["role"] = "guard" } }).ShouldBe("guard");
         Second(new Piece("1", "HH")).ShouldBe("none");
     }
@@ -62,7 +62,7 @@ public class SetTests
                 },
             ]
         );
-        var fit = PieceFit.Of(new("1", "HHHH"), Ground(100, 60) with { Motif = motif });
+        var fit = PieceFit.Of(new("1", "HHHH"), Basis(100, 60) with { Motif = motif });
         // The backing reaches 2 beyond at every side of letters 10 high and (4 · 0.6 − 0.1)/0.7 · 10 = 32.857 wide: 36.857 in 100.
         fit.Scale.ShouldBe(100 / 36.857, 0.001);
         fit.Films.Select(f => f.Film.FilmId).ShouldBe(["under", ""]);
@@ -116,16 +116,16 @@ public class SetTests
     [Fact]
     public void A_nudge_is_in_millimetres_and_survives_a_change_of_words()
     {
-        var ground = Ground(200, 60) with { LetterHeight = 10, Rules = FitRules.OnDatum with { Nudge = new(4, -2) } };
+        var basis = Basis(200, 60) with { LetterHeight = 10, Rules = FitRules.OnDatum with { Nudge = new(4, -2) } };
         foreach (var name in new[] { "H", "HHHHH" })
         {
-            var box = Box.Of(PieceFit.Of(new("1", name), ground).Ink)!.Value;
+            var box = Box.Of(PieceFit.Of(new("1", name), basis).Ink)!.Value;
             box.CentreX.ShouldBe(4, 1e-9);
             box.CentreY.ShouldBe(-2, 1e-9);
         }
     }
 
-    private static RunGround Ground(double width, double height)
+    private static FitBasis Basis(double width, double height)
     {
         Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);
         var shape = ZoneShape.Rectangle(new Box(-width / 2, -height / 2, width / 2, height / 2));
@@ -139,7 +139,7 @@ public class SetTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(
+        return new FitBasis(
             TestMotifs.Single("{name}"),
             null,
             null,

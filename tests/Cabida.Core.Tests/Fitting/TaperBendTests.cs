@@ -109,7 +109,7 @@ public class TaperBendTests
         );
         return PieceFit.Of(
             new("1", name),
-            new RunGround(
+            new FitBasis(
                 TestMotifs.Single("{name}"),
                 sheet.Wall,
                 null,

@@ -56,9 +56,9 @@ public class TurningTests
             ],
         };
         var laid = BlankSheet.Of(jug).Sizes[0].Zones[0];
-        var fit = PieceFit.Of(new("1", "HHH"), Ground(laid));
+        var fit = PieceFit.Of(new("1", "HHH"), Basis(laid));
         Checks
-            .Of(fit, Ground(laid), new InkFactsCache())
+            .Of(fit, Basis(laid), new InkFactsCache())
             .Findings.ShouldContain(f =>
                 f.Rule == Rule.FilmStrain && f.Message.ToString().Contains("the film must", StringComparison.Ordinal)
             );
@@ -77,10 +77,10 @@ public class TurningTests
         {
             Zones = [new ZoneSpec("z", "Face") { Margins = ZoneMargins.All(TypedLength.Mm(2)), Turning = turning }],
         };
-        return PieceFit.Of(new("1", "HHHH"), Ground(BlankSheet.Of(board).Sizes[0].Zones[0]));
+        return PieceFit.Of(new("1", "HHHH"), Basis(BlankSheet.Of(board).Sizes[0].Zones[0]));
     }
 
-    private static RunGround Ground(LaidZone laid)
+    private static FitBasis Basis(LaidZone laid)
     {
         var film = new Film(
             "Film",
@@ -92,7 +92,7 @@ public class TurningTests
             TypedLength.Mm(300),
             new("", "", "", "", "")
         );
-        return new RunGround(
+        return new FitBasis(
             TestMotifs.Single("{name}"),
             laid.Wall,
             laid.Panel,

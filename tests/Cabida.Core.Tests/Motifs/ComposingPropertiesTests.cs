@@ -180,7 +180,7 @@ public class ComposingPropertiesTests
             FilmId = "coarse",
         };
         var motif = Shapes.Motif(TestMotifs.Line("name", "{name}", 10), bar);
-        var ground = new RunGround(motif, null, null, zone, fine, null, new AtHand(new BlockFace(), new InkCache()))
+        var ground = new FitBasis(motif, null, null, zone, fine, null, new AtHand(new BlockFace(), new InkCache()))
         {
             Films = new Dictionary<string, Film> { ["coarse"] = fine with { Name = "Coarse", ThinnestStroke = TypedLength.Mm(1.5) } },
         };
@@ -217,7 +217,7 @@ public class ComposingPropertiesTests
         );
         var fit = PieceFit.Of(
             new Piece("1", "x"),
-            new RunGround(
+            new FitBasis(
                 Shapes.Motif(new MatPart("m", PartPlace.Below, MotifLength.Scales(0), 1)),
                 null,
                 null,

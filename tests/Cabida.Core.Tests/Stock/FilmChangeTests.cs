@@ -87,7 +87,7 @@ public class FilmChangeTests
         var shape = ZoneShape.Rectangle(new Box(-50, -20, 50, 20), LimitKind.Edge);
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(100), Length.Zero), new Dimension(Length.Mm(40), Length.Zero), 0, []);
         var tried = TypeTrial.Of(
-            new RunGround(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache())),
+            new FitBasis(TestMotifs.Single("{name}"), null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache())),
             "a",
             "block",
             ["HH", "oooooooo"],
@@ -107,12 +107,12 @@ public class FilmChangeTests
         var zone = new Zone(shape, shape, new Dimension(Length.Mm(100), Length.Zero), new Dimension(Length.Mm(100), Length.Zero), 0, []);
         var role = TestMotifs.Line("role", "HH", 5) with { Size = new MotifLength(TypedLength.Mm(5), Scaling.Equal) };
         var motif = new Motif("m", RowAlignment.Centre, [TestMotifs.Line("name", "{name}", 10), role]);
-        var ground = new RunGround(motif, null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache()));
+        var basis = new FitBasis(motif, null, null, zone, Navy, null, new AtHand(new BlockFace(), new InkCache()));
         Piece[] pieces = [new("1", "HHHHHH"), new("2", "H")];
-        var scale = SetScale.Of(pieces, ground).ShouldNotBeNull();
-        var fits = pieces.Select(p => PieceFit.Of(p, ground with { EqualScale = scale })).ToList();
+        var scale = SetScale.Of(pieces, basis).ShouldNotBeNull();
+        var fits = pieces.Select(p => PieceFit.Of(p, basis with { EqualScale = scale })).ToList();
         fits.Select(f => f.Parts[1].CapitalHeight).ShouldAllBe(h => Math.Abs(h - (5 * scale)) < 1e-6);
         fits[1].LetterHeight.ShouldBeGreaterThan(fits[0].LetterHeight * 1.5);
-        SetScale.Of(pieces, ground with { Motif = TestMotifs.Single("{name}") }).ShouldBeNull();
+        SetScale.Of(pieces, basis with { Motif = TestMotifs.Single("{name}") }).ShouldBeNull();
     }
 }

@@ -88,11 +88,11 @@ public class FilmOnBlankTests
         var film = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = pressed };
         var shape = ZoneShape.Rectangle(new Box(-60, 0, 60, 40));
         var zone = new Zone(shape, shape, new(Length.Mm(120), Length.Zero), new(Length.Mm(40), Length.Zero), 20, []);
-        var ground = new RunGround(TestMotifs.Single("{name}"), null, null, zone, film, null, new AtHand(new BlockFace(), new InkCache()))
+        var basis = new FitBasis(TestMotifs.Single("{name}"), null, null, zone, film, null, new AtHand(new BlockFace(), new InkCache()))
         {
             Material = new Material { Name = "acrylic", StandsHeat = stands },
         };
-        var fit = PieceFit.Of(new Piece("1", "HH"), ground);
+        var fit = PieceFit.Of(new Piece("1", "HH"), basis);
         fit.MayBeCut.ShouldBe(!stops);
         fit.Noticed.Count(f =>
                 f.Rule == Rule.HeatOfGoods

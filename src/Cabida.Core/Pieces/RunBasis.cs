@@ -11,7 +11,7 @@ using Cabida.Core.Wording;
 namespace Cabida.Core.Pieces;
 
 /// <summary>What a run says of how its pieces are fitted, as the core takes it.</summary>
-internal static class RunGrounds
+internal static class RunBasis
 {
     /// <summary>The ground of a zone of a size.</summary>
     /// <param name="run">The set-up.</param>
@@ -20,12 +20,12 @@ internal static class RunGrounds
     /// <param name="laid">The zone on it; it has room.</param>
     /// <param name="motif">The motif of the side.</param>
     /// <param name="atHand">The typefaces and graphics at hand.</param>
-    public static RunGround Of(RunSetUp run, PinnedDocuments pinned, SizeSheet size, LaidZone laid, Motif motif, AtHand atHand)
+    public static FitBasis Of(RunSetUp run, PinnedDocuments pinned, SizeSheet size, LaidZone laid, Motif motif, AtHand atHand)
     {
         var blank = pinned.Blank!;
         double? Height(TypedLength typed) => typed.Read(LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
         var oneHeight = run.Sizing == Sizing.OneLetterHeight;
-        return new RunGround(
+        return new FitBasis(
             run.Centring is { } centring ? motif with { Centring = centring } : motif,
             laid.Wall,
             laid.Panel,

@@ -14,7 +14,7 @@ namespace Cabida.Core.Fitting;
 /// <param name="Film">The film of parts that name none.</param>
 /// <param name="LetterHeight">The letter height of all in millimetres; null to let each be as large as it can.</param>
 /// <param name="AtHand">The typefaces and graphics at hand.</param>
-public sealed record RunGround(Motif Motif, Wall? Wall, Panel? Panel, Zone Zone, Film Film, double? LetterHeight, AtHand AtHand)
+public sealed record FitBasis(Motif Motif, Wall? Wall, Panel? Panel, Zone Zone, Film Film, double? LetterHeight, AtHand AtHand)
 {
     /// <summary>The typefaces at hand.</summary>
     public ITypefaces Faces => AtHand.Faces;
