@@ -70,6 +70,13 @@ public sealed class ViewsTests : IDisposable
         Press(Keys.ArrowRight);
         page.ReadsSoon(".strip-piece[aria-current='true']", "Bram");
         page.See("path[data-piece='Bram']");
+        // On a tab the arrows are the tabs', and its panel names it.
+        page.Press("[role='tab'][aria-selected='true']", "This piece");
+        Press(Keys.ArrowRight);
+        page.ReadsSoon("[role='tabpanel'][aria-labelledby$='tab-set']", "One set");
+        page.ReadsSoon(".strip-piece[aria-current='true']", "Bram");
+        Press(Keys.ArrowLeft);
+        page.ReadsSoon("[role='tabpanel'][aria-labelledby$='tab-piece']", "Room");
         Press(Keys.End);
         page.ReadsSoon(".strip-piece[aria-current='true']", "Bartholomew");
         page.ReadsSoon("section[aria-label='To look at']", "wider than the zone");

@@ -5,6 +5,7 @@ import { BackingFields, GroupFields } from './fields/GroupFields';
 import { GraphicFields } from './fields/GraphicFields';
 import { LetteringFields } from './fields/LetteringFields';
 import { NumberField } from '../fields/Choice';
+import { Tabs } from '../frame/Tabs';
 import { PlaceFields } from './fields/PlaceFields';
 import { RuleFields, ShapeFields } from './fields/ShapeFields';
 import { flat, layersOf, type Motif, type Part } from './parts';
@@ -47,20 +48,7 @@ export function PartFields({
   const shown = sectionsOf(part);
   const here = shown.some(([key]) => key === section) ? section : (shown[0]?.[0] ?? 'what');
   return (
-    <>
-      <div className="part-sections" role="group" aria-label="Fields shown">
-        {shown.map(([key, words]) => (
-          <button
-            key={key}
-            type="button"
-            className={key === here ? 'view here' : 'view'}
-            aria-pressed={key === here}
-            onClick={() => onSection(key)}
-          >
-            {words}
-          </button>
-        ))}
-      </div>
+    <Tabs label="Fields shown" tabs={shown} here={here} onHere={onSection} className="part-sections">
       {part.kind === 'lettering' && here !== 'place' && here !== 'cut' && (
         <LetteringFields
           part={part}
@@ -104,7 +92,7 @@ export function PartFields({
           </div>
         </>
       )}
-    </>
+    </Tabs>
   );
 }
 

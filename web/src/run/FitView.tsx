@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Tabs } from '../frame/Tabs';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './FindingsCard';
 import { nextView, sidesOn, viewShown, type BoardView } from './faces';
@@ -18,6 +19,11 @@ import { useGrounds } from './useGrounds';
 import { useMoves } from './useMoves';
 import { usePieces, useSet } from './usePieces';
 import type { RunDocument } from './useRun';
+
+const TABS = [
+  ['piece', 'This piece'],
+  ['set', 'The set'],
+] as const;
 
 /** One piece on the board, all pieces in the strip below. */
 export function FitView({ id, run }: { id: string; run: RunDocument }) {
@@ -126,49 +132,33 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           onDimensions={() => setDimensions(!dimensions)}
         />
         <div className="column">
-          <div className="views" role="group" aria-label="About">
-            <button
-              type="button"
-              className={tab === 'piece' ? 'view here' : 'view'}
-              aria-pressed={tab === 'piece'}
-              onClick={() => setTab('piece')}
-            >
-              This piece
-            </button>
-            <button
-              type="button"
-              className={tab === 'set' ? 'view here' : 'view'}
-              aria-pressed={tab === 'set'}
-              onClick={() => setTab('set')}
-            >
-              The set
-            </button>
-          </div>
-          {tab === 'piece' ? (
-            <>
-              <RoomCard
-                piece={shownSide}
-                face={several ? face?.name.toLowerCase() : undefined}
-                handle={run.view.hasHandle}
-                round={!!face?.isWall}
-              />
-              {piece.findings.length > 0 && findings}
-              <InkCard
-                piece={piece}
-                face={several ? first?.name.toLowerCase() : undefined}
-                wall={run.view.isWall && first?.key === 'front'}
-              />
-              {piece.findings.length === 0 && findings}
-              <SidesFit piece={piece} />
-              <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
-            </>
-          ) : (
-            <>
-              <SetCard set={set.data} run={run} onChoose={setChosen} />
-              <ConcessionsCard run={run} />
-              <PlacingCard run={run} piece={piece} ghost={ghost ? shown : undefined} onGhost={setGhost} />
-            </>
-          )}
+          <Tabs label="About" tabs={TABS} here={tab} onHere={setTab}>
+            {tab === 'piece' ? (
+              <>
+                <RoomCard
+                  piece={shownSide}
+                  face={several ? face?.name.toLowerCase() : undefined}
+                  handle={run.view.hasHandle}
+                  round={!!face?.isWall}
+                />
+                {piece.findings.length > 0 && findings}
+                <InkCard
+                  piece={piece}
+                  face={several ? first?.name.toLowerCase() : undefined}
+                  wall={run.view.isWall && first?.key === 'front'}
+                />
+                {piece.findings.length === 0 && findings}
+                <SidesFit piece={piece} />
+                <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
+              </>
+            ) : (
+              <>
+                <SetCard set={set.data} run={run} onChoose={setChosen} />
+                <ConcessionsCard run={run} />
+                <PlacingCard run={run} piece={piece} ghost={ghost ? shown : undefined} onGhost={setGhost} />
+              </>
+            )}
+          </Tabs>
         </div>
       </div>
       <Strip

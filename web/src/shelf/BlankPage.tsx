@@ -4,6 +4,7 @@ import { useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
+import { Tabs } from '../frame/Tabs';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
 import { BlankBoard } from './BlankBoard';
@@ -70,44 +71,32 @@ function Measuring({ id }: { id: string }) {
       <div className="measure-layout">
         <BlankBoard id={id} {...shared} onSize={setSize} zone={zone} film={film} lit={lit} onLight={setLit} />
         <div className="column">
-          <div className="schedule-tabs" role="tablist" aria-label="Schedule">
-            {TABS.map(([key, name]) => (
-              <button
-                key={key}
-                type="button"
-                role="tab"
-                className={tab === key ? 'view here' : 'view'}
-                aria-selected={tab === key}
-                onClick={() => setTab(key)}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
-          {tab === 'readings' && (
-            <>
-              <ShapeCard id={id} {...shared} />
-              <ReadingsCard {...shared} lit={lit} onLight={setLit} />
-            </>
-          )}
-          {tab === 'zones' && (
-            <>
-              <ZonesCard {...shared} chosen={zone} onChoose={setZone} />
-              <KeptClearCard {...shared} />
-            </>
-          )}
-          {tab === 'goods' && (
-            <>
-              <MaterialCard {...shared} />
-              <GoodsCard {...shared} />
-            </>
-          )}
-          <FindingsCard findings={view.findings} />
-          {tab === 'readings' && <FacesCard id={id} {...shared} />}
-          {document.surface === 'bellied' && tab !== 'goods' && (
-            <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />
-          )}
-          {tab !== 'goods' && <WorksOut figures={size.worksOut} />}
+          <Tabs label="Schedule" tabs={TABS} here={tab} onHere={setTab} className="schedule-tabs">
+            {tab === 'readings' && (
+              <>
+                <ShapeCard id={id} {...shared} />
+                <ReadingsCard {...shared} lit={lit} onLight={setLit} />
+              </>
+            )}
+            {tab === 'zones' && (
+              <>
+                <ZonesCard {...shared} chosen={zone} onChoose={setZone} />
+                <KeptClearCard {...shared} />
+              </>
+            )}
+            {tab === 'goods' && (
+              <>
+                <MaterialCard {...shared} />
+                <GoodsCard {...shared} />
+              </>
+            )}
+            <FindingsCard findings={view.findings} />
+            {tab === 'readings' && <FacesCard id={id} {...shared} />}
+            {document.surface === 'bellied' && tab !== 'goods' && (
+              <StrainCard id={id} revision={view.revision} film={film} onFilm={setFilm} />
+            )}
+            {tab !== 'goods' && <WorksOut figures={size.worksOut} />}
+          </Tabs>
         </div>
       </div>
     </div>

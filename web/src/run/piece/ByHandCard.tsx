@@ -3,7 +3,8 @@ import { Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
 import { useTypefaceNames } from '../../typefaces/useTypefaceNames';
 import { Check, NumberField } from '../../fields/Choice';
-import { LengthField } from '../../units/LengthField';
+import { Tabs } from '../../frame/Tabs';
+import { ReadLength } from '../../units/ReadLength';
 import { typedAs } from '../../units/units';
 import type { RunDocument } from '../useRun';
 import { PieceLetters } from './PieceLetters';
@@ -42,6 +43,43 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
   const set = (to: Partial<Schemas['Overrides']>) => change((p) => withOwn(p, side, { ...ownOn(p, side), ...to }));
   const line = side === '' ? piece.nameLine : piece.sides.find((s) => s.id === side)?.nameLine;
   const shown = open || piece.byHand;
+  const fields = (
+    <div className="by-hand" key={side}>
+      <ReadLength label="Moved right" range="offset" value={own.right} onChange={(right) => set({ right })} />
+      <ReadLength label="Moved up" range="offset" value={own.up} onChange={(up) => set({ up })} />
+      <ReadLength
+        label="Letter height of its own"
+        range="artwork"
+        value={own.letterHeight}
+        onChange={(letterHeight) => set({ letterHeight })}
+      />
+      <NumberField label="Letters opened, ‰ of an em" value={own.spacing} step={5} onChange={(spacing) => set({ spacing })} />
+      <label>
+        Typeface
+        <Form.Select size="sm" value={own.typefaceId} onChange={(e) => set({ typefaceId: e.target.value })}>
+          <option value="">the motif’s</option>
+          {faces.map((f) => (
+            <option key={f.id} value={f.id}>
+              {f.name}
+            </option>
+          ))}
+        </Form.Select>
+      </label>
+      <label>
+        On two lines
+        <Form.Select size="sm" value={own.twoLines} onChange={(e) => set({ twoLines: e.target.value })}>
+          <option value="">no</option>
+          {withChosen(line?.breaks ?? [], own.twoLines).map((b) => (
+            <option key={b} value={b}>
+              {b.replace('\n', ' / ')}
+            </option>
+          ))}
+        </Form.Select>
+      </label>
+      <PieceLetters id={id} pieceId={piece.id} side={side} name={line ?? undefined} own={own} onChange={(letters) => set({ letters })} />
+      <Check label="No concessions for it" value={own.noConcessions} onChange={(noConcessions) => set({ noConcessions })} />
+    </div>
+  );
   return (
     <section className="card" aria-label="By hand">
       <h2>
@@ -58,60 +96,14 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
           )}
         </span>
       </h2>
-      {shown && sides.length > 1 && (
-        <div className="views" role="group" aria-label="Side">
-          {sides.map(([key, words]) => (
-            <button
-              key={key}
-              type="button"
-              className={key === side ? 'view here' : 'view'}
-              aria-pressed={key === side}
-              onClick={() => setWanted(key)}
-            >
-              {words}
-            </button>
-          ))}
-        </div>
-      )}
-      {shown && (
-        <div className="by-hand" key={side}>
-          <LengthField label="Moved right" value={own.right} onChange={(right) => set({ right })} />
-          <LengthField label="Moved up" value={own.up} onChange={(up) => set({ up })} />
-          <LengthField label="Letter height of its own" value={own.letterHeight} onChange={(letterHeight) => set({ letterHeight })} />
-          <NumberField label="Letters opened, ‰ of an em" value={own.spacing} step={5} onChange={(spacing) => set({ spacing })} />
-          <label>
-            Typeface
-            <Form.Select size="sm" value={own.typefaceId} onChange={(e) => set({ typefaceId: e.target.value })}>
-              <option value="">the motif’s</option>
-              {faces.map((f) => (
-                <option key={f.id} value={f.id}>
-                  {f.name}
-                </option>
-              ))}
-            </Form.Select>
-          </label>
-          <label>
-            On two lines
-            <Form.Select size="sm" value={own.twoLines} onChange={(e) => set({ twoLines: e.target.value })}>
-              <option value="">no</option>
-              {withChosen(line?.breaks ?? [], own.twoLines).map((b) => (
-                <option key={b} value={b}>
-                  {b.replace('\n', ' / ')}
-                </option>
-              ))}
-            </Form.Select>
-          </label>
-          <PieceLetters
-            id={id}
-            pieceId={piece.id}
-            side={side}
-            name={line ?? undefined}
-            own={own}
-            onChange={(letters) => set({ letters })}
-          />
-          <Check label="No concessions for it" value={own.noConcessions} onChange={(noConcessions) => set({ noConcessions })} />
-        </div>
-      )}
+      {shown &&
+        (sides.length > 1 ? (
+          <Tabs label="Side" tabs={sides} here={side} onHere={setWanted}>
+            {fields}
+          </Tabs>
+        ) : (
+          fields
+        ))}
     </section>
   );
 }
