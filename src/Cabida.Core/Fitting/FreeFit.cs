@@ -13,6 +13,9 @@ internal static class FreeFit
     /// <summary>To what share of the scale an optimum among searched places is bracketed before it is refined about its place.</summary>
     private const double Coarse = 1e-3;
 
+    /// <summary>The same for the refined one.</summary>
+    private const double Precise = 1e-4;
+
     /// <summary>How much finer places are searched about the one that was found.</summary>
     private const double Finer = 8;
 
@@ -28,7 +31,7 @@ internal static class FreeFit
         }
 
         var bound = ScaleSearch.Bisect(above, ScaleSearch.Most, BoxFits, Math.Min(room.Width / one.Width, room.Height / one.Height));
-        return zone.IsConvex ? InConvex(ink, allScales, zone, above, bound) : Searched(ink, zone, above, bound);
+        return zone.IsConvex ? InConvex(ink, allScales, zone, above, bound) : Searched(ink, allScales, zone, above, bound);
     }
 
     /// <summary>The place nearest to a point at which ink of a given scale fits; null when there is none.</summary>
@@ -46,29 +49,20 @@ internal static class FreeFit
         return scale is { } s && InnerFit.Nearest(zone, ink.InkAt(s), zone.Datum) is { } at ? (s, at) : null;
     }
 
-    private static (double, PlanePoint)? Searched(IScaledInk ink, ZoneShape zone, double above, double bound)
+    private static (double, PlanePoint)? Searched(IScaledInk ink, bool allScales, ZoneShape zone, double above, double bound)
     {
         var places = FreePlaces.In(zone);
+        // What scales as a whole is drawn once, and its sizes are searched with its places.
+        using var drawn = allScales && ink.InkAt(bound) is { IsEmpty: false } largest ? new SearchedInk(largest) : null;
         (double Scale, PlanePoint At)? best = null;
-        for (var top = bound; top >= Math.Max(above, best?.Scale ?? 0); )
+        for (var top = bound; top >= Least(); )
         {
-            if (
-                ScaleSearch.Downwards(
-                    top,
-                    Math.Max(above, best?.Scale ?? 0),
-                    s => places.Any(ink.InkAt(s), places.Finest) is not null,
-                    Coarse
-                )
-                is not { } near
-            )
+            if (Near(top) is not var (near, at))
             {
                 break;
             }
 
-            if (
-                Refined(ink, zone, places, near, places.Any(ink.InkAt(near), places.Finest)!.Value) is { } found
-                && found.Scale >= Math.Max(above, best?.Scale ?? 0)
-            )
+            if (Refined(near, at) is { } found && found.Scale >= Least())
             {
                 best = found;
                 if (found.Scale >= near * (1 - (2 * Coarse)))
@@ -82,43 +76,73 @@ internal static class FreeFit
         }
 
         return best;
+
+        double Least() => Math.Max(above, best?.Scale ?? 0);
+
+        // The largest scale, up to a top, at which ink fits somewhere but for the slack.
+        (double Scale, PlanePoint At)? Near(double top)
+        {
+            if (drawn is not null)
+            {
+                return places.Largest(drawn, Least() / bound, top / bound, places.Finest, Coarse) is var (factor, where)
+                    ? (factor * bound, where)
+                    : null;
+            }
+
+            return ScaleSearch.Downwards(top, Least(), s => places.Any(ink.InkAt(s), places.Finest) is not null, Coarse) is { } scale
+                ? (scale, places.Any(ink.InkAt(scale), places.Finest)!.Value)
+                : null;
+        }
+
+        // The fit about a place that fits but for the slack: places near it are searched finely, the scale is then exact for the place.
+        (double Scale, PlanePoint At)? Refined(double scale, PlanePoint at)
+        {
+            var slack = places.Finest / Finer;
+            // Where ink sits in a wedge a little less size moves its place a long way.
+            var (lower, upper) = (scale * (1 - (4 * Coarse)), scale * (1 + (2 * Coarse)));
+            var place = Windows
+                .Select(w => new Box(at.X, at.Y, at.X, at.Y).Grown(w * places.Finest))
+                .Select(around =>
+                    LargestAbout(
+                        s => drawn is null ? places.Any(ink.InkAt(s), slack, around) : places.Any(drawn, s / bound, slack, around),
+                        lower,
+                        upper
+                    )
+                )
+                .FirstOrDefault(p => p is not null);
+            if (place is not { } there)
+            {
+                return null;
+            }
+
+            var allowed = Overlay.Covering(zone.Outline);
+            bool Covers(double s) => allowed(Outlines.Placed(ink.InkAt(s), 1, there.X, there.Y));
+            return ScaleSearch.Downwards(upper, lower * 0.98, Covers, 1e-6) is { } exact ? (exact, there) : null;
+        }
+    }
+
+    /// <summary>Where ink stands at the largest scale at which a place is found; null where none is at the lowest.</summary>
+    private static PlanePoint? LargestAbout(Func<double, PlanePoint?> placeAt, double lower, double upper)
+    {
+        var best = placeAt(lower);
+        if (best is not null)
+        {
+            ScaleSearch.Bisect(
+                lower,
+                upper,
+                s =>
+                {
+                    var place = placeAt(s);
+                    best = place ?? best;
+                    return place is not null;
+                },
+                precision: Precise
+            );
+        }
+
+        return best;
     }
 
     /// <summary>How far about a place it is searched finely, in finest cells: first near, and farther where that finds none.</summary>
     private static readonly double[] Windows = [6, 60, 600];
-
-    private static Box AroundOf(PlanePoint at, double far) => new(at.X - far, at.Y - far, at.X + far, at.Y + far);
-
-    /// <summary>
-    /// The fit about a place that fits but for the slack: places near it are searched finely, and the scale is then exact for the place.
-    /// </summary>
-    private static (double Scale, PlanePoint At)? Refined(IScaledInk ink, ZoneShape zone, FreePlaces places, double scale, PlanePoint at)
-    {
-        var slack = places.Finest / Finer;
-        var lower = scale * (1 - (4 * Coarse));
-        // Where ink sits in a wedge a little less size moves its place a long way.
-        var (best, around) = Windows
-            .Select(w => AroundOf(at, w * places.Finest))
-            .Select(a => (Place: places.Any(ink.InkAt(lower), slack, a), a))
-            .FirstOrDefault(f => f.Place is not null);
-        if (best is null)
-        {
-            return null;
-        }
-
-        ScaleSearch.Bisect(
-            lower,
-            scale * (1 + (2 * Coarse)),
-            s =>
-            {
-                var place = places.Any(ink.InkAt(s), slack, around);
-                best = place ?? best;
-                return place is not null;
-            },
-            precision: 1e-4
-        );
-        var allowed = Overlay.Covering(zone.Outline);
-        bool Covers(double s) => allowed(Outlines.Placed(ink.InkAt(s), 1, best.Value.X, best.Value.Y));
-        return ScaleSearch.Downwards(scale * (1 + (2 * Coarse)), lower * 0.98, Covers, 1e-6) is { } exact ? (exact, best.Value) : null;
-    }
 }

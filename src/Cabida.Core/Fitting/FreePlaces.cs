@@ -2,8 +2,6 @@ using System.Runtime.CompilerServices;
 using Cabida.Core.Blanks;
 using Cabida.Core.Geometry;
 using Cabida.Core.Wording;
-using NetTopologySuite.Algorithm.Locate;
-using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Fitting;
@@ -32,6 +30,9 @@ internal sealed class FreePlaces
     /// <summary>Cells looked at before a search gives up; only shapes with very many equally near misses come so far.</summary>
     private const int MostCells = 60_000;
 
+    /// <summary>Where that many cells told nothing of the largest sizes, they are given up down to this share of them.</summary>
+    private const double GivenUp = 0.98;
+
     /// <summary>The same where turns are searched too.</summary>
     private const int MostTurnedCells = 80_000;
 
@@ -59,32 +60,129 @@ internal sealed class FreePlaces
     public PlanePoint? Nearest(Area ink, PlanePoint to)
     {
         var allowed = Overlay.Covering(zone.Outline);
-        return Search(ink, Whole(ink), 0, Finest, to, t => allowed(Outlines.Moved(ink, t.Motion)))?.At;
+        using var searched = Searched(ink);
+        return Search(searched, Whole(searched), 0, Finest, to, t => allowed(Outlines.Moved(ink, t.Motion)))?.At;
     }
 
     /// <summary>A place at which ink stands outside by no more than a slack; null when there is none.</summary>
     /// <param name="ink">The ink about its origin.</param>
     /// <param name="slack">By how much it may stand outside, in millimetres.</param>
     /// <param name="around">Places to look at; null for all.</param>
-    public PlanePoint? Any(Area ink, double slack, Box? around = null) =>
-        Whole(ink) is not { } all ? null : Search(ink, around is not { } a ? all : Common(all, a), slack, slack, null, _ => true)?.At;
+    public PlanePoint? Any(Area ink, double slack, Box? around = null)
+    {
+        using var searched = Searched(ink);
+        return Any(searched, 1, slack, around);
+    }
+
+    /// <summary>The same for ink that is reduced by a factor.</summary>
+    public PlanePoint? Any(SearchedInk? ink, double factor, double slack, Box? around) =>
+        Whole(ink, factor) is { } all && (around is { } a ? Common(all, a) : all) is { } places
+            ? Search(ink, places, slack, slack, null, _ => true, factor: factor)?.At
+            : null;
 
     /// <summary>A place and a turn at which ink stands outside by no more than a slack; null when there is none.</summary>
     /// <param name="ink">The ink about its origin.</param>
     /// <param name="range">How far it may be turned to either side, in degrees.</param>
     /// <param name="slack">By how much it may stand outside, in millimetres.</param>
-    public TurnedPlace? AnyTurned(Area ink, double range, double slack) =>
-        Search(ink, zone.Bounds, slack, slack, null, _ => true, new Turns(0, range));
+    public TurnedPlace? AnyTurned(Area ink, double range, double slack)
+    {
+        using var searched = Searched(ink);
+        return Search(searched, zone.Bounds, slack, slack, null, _ => true, new Turns(0, range));
+    }
+
+    private static SearchedInk? Searched(Area ink) => ink.IsEmpty ? null : new SearchedInk(ink);
+
+    /// <summary>
+    /// The largest size of ink all of which scales at which it stands outside by no more than a slack somewhere, and where. Sizes are a
+    /// third side of the cells: a point of the ink moves by its own distance from the origin as the ink grows.
+    /// </summary>
+    /// <param name="ink">The ink about its origin, as large as it can be.</param>
+    /// <param name="least">The smallest share of that size that is of interest.</param>
+    /// <param name="most">The largest.</param>
+    /// <param name="slack">By how much it may stand outside, in millimetres.</param>
+    /// <param name="precision">To what share of the size it is found.</param>
+    public (double Factor, PlanePoint At)? Largest(SearchedInk ink, double least, double most, double slack, double precision)
+    {
+        for (; most >= least; most *= GivenUp)
+        {
+            if (Largest(ink, least, most, slack, precision, out var isAll) is var found && (found is not null || isAll))
+            {
+                return found;
+            }
+        }
+
+        return null;
+    }
+
+    private (double Factor, PlanePoint At)? Largest(
+        SearchedInk ink,
+        double least,
+        double most,
+        double slack,
+        double precision,
+        out bool isAll
+    )
+    {
+        isAll = true;
+        if (Whole(ink, least) is not { } box)
+        {
+            return null;
+        }
+
+        // The largest that is possible comes first; of these what stands out least.
+        var cells = new PriorityQueue<Cell, (double, double)>();
+        (double Factor, PlanePoint At)? best = null;
+        var half = (most - least) / 2;
+        Add(
+            new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, 0, 0)
+            {
+                Factor = least + half,
+                HalfFactor = half,
+                HalfGrowth = half * ink.Radius,
+            }
+        );
+        for (var looked = 0; cells.TryDequeue(out var cell, out _) && IsMore(cell); looked++)
+        {
+            if (looked == MostCells)
+            {
+                isAll = false;
+                break;
+            }
+
+            Effort.Spend(StepsPerCell);
+            if (cell.Factor > (best?.Factor ?? 0) && cell.Violation <= slack && Violation(cell.Alone, ink) <= slack)
+            {
+                best = (cell.Factor, cell.Middle);
+            }
+
+            if (cell.Radius > slack / 2 && IsMore(cell))
+            {
+                foreach (var part in cell.Halves(ink.Radius))
+                {
+                    Add(part);
+                }
+            }
+        }
+
+        return best;
+
+        bool IsMore(Cell cell) => cell.MostFactor > (best?.Factor ?? 0) * (1 + precision);
+
+        void Add(Cell cell)
+        {
+            var violation = Violation(cell, ink);
+            if (violation <= cell.Radius + slack)
+            {
+                cells.Enqueue(cell with { Violation = violation }, (-cell.MostFactor, violation - cell.Radius));
+            }
+        }
+    }
 
     /// <summary>
     /// By how much ink at a place stands outside, or a corner of the zone inside it; negative where there is room all round. Where
     /// that is more than a limit some figure above the limit is answered.
     /// </summary>
-    public Func<TurnedPlace, double, double> Violations(Area ink)
-    {
-        var sampled = new SampledInk(ink, Samples(ink));
-        return (t, limit) => Exact(t, sampled, limit);
-    }
+    public Func<TurnedPlace, double, double> Violations(SearchedInk ink) => (t, limit) => Exact(t, ink, limit);
 
     private static Box? Common(Box a, Box b) =>
         new Box(Math.Max(a.MinX, b.MinX), Math.Max(a.MinY, b.MinY), Math.Min(a.MaxX, b.MaxX), Math.Min(a.MaxY, b.MaxY)) is var c
@@ -94,8 +192,8 @@ internal sealed class FreePlaces
             : null;
 
     /// <summary>The places at which the ink's box lies inside the zone's.</summary>
-    private Box? Whole(Area ink) =>
-        Box.Of(ink) is { } b && b.Width <= zone.Bounds.Width + Tolerances.Fit && b.Height <= zone.Bounds.Height + Tolerances.Fit
+    private Box? Whole(SearchedInk? ink, double factor = 1) =>
+        ink?.Box.Scaled(factor) is { } b && b.Width <= zone.Bounds.Width + Tolerances.Fit && b.Height <= zone.Bounds.Height + Tolerances.Fit
             ? Upright(new Box(zone.Bounds.MinX - b.MinX, zone.Bounds.MinY - b.MinY, zone.Bounds.MaxX - b.MaxX, zone.Bounds.MaxY - b.MaxY))
             : null;
 
@@ -104,24 +202,29 @@ internal sealed class FreePlaces
 
     /// <summary>The first place that is found; with a point to be near to, the nearest.</summary>
     private TurnedPlace? Search(
-        Area ink,
+        SearchedInk? ink,
         Box? places,
         double slack,
         double finest,
         PlanePoint? near,
         Func<TurnedPlace, bool> accept,
-        Turns turns = default
+        Turns turns = default,
+        double factor = 1
     )
     {
-        if (places is not { } box)
+        if (places is not { } box || ink is null)
         {
             return null;
         }
 
-        var sampled = new SampledInk(ink, Samples(ink));
         var most = turns.Half > 0 ? MostTurnedCells : MostCells;
         var cells = new PriorityQueue<Cell, double>();
-        Add(new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * sampled.Radius));
+        Add(
+            new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * ink.Radius)
+            {
+                Factor = factor,
+            }
+        );
         (TurnedPlace At, double Far)? best = null;
         for (
             var looked = 0;
@@ -132,12 +235,7 @@ internal sealed class FreePlaces
             Effort.Spend(StepsPerCell);
             var far = near is { } n ? cell.Middle.To(n) : 0;
             var at = new TurnedPlace(cell.Middle, cell.Turn);
-            if (
-                cell.Violation <= slack
-                && (best is null || far < best.Value.Far)
-                && Violation(new Cell(cell.X, cell.Y, 0, 0, cell.Turn, 0), sampled) <= slack
-                && accept(at)
-            )
+            if (cell.Violation <= slack && (best is null || far < best.Value.Far) && Violation(cell.Alone, ink) <= slack && accept(at))
             {
                 if (near is null)
                 {
@@ -149,7 +247,7 @@ internal sealed class FreePlaces
 
             if (cell.Radius > finest / 2)
             {
-                foreach (var half in cell.Halves(sampled.Radius))
+                foreach (var half in cell.Halves(ink.Radius))
                 {
                     Add(half);
                 }
@@ -160,7 +258,7 @@ internal sealed class FreePlaces
 
         void Add(Cell cell)
         {
-            var violation = Violation(cell, sampled);
+            var violation = Violation(cell, ink);
             if (violation <= cell.Radius + slack)
             {
                 var known = cell with { Violation = violation };
@@ -169,18 +267,27 @@ internal sealed class FreePlaces
         }
     }
 
+    /// <summary>A cell so many finest cells wide is told as well by every second point.</summary>
+    private const double WideOfFinest = 8;
+
+    private const int MostStride = 16;
+    private const int Foremost = 32;
+
     /// <summary>Steps for a cell, most of which a few of the ink's points settle.</summary>
     private const int StepsPerCell = 60;
 
     /// <summary>A lower bound of how far the ink stands outside at the middle of a cell; exact for small cells.</summary>
-    private double Violation(Cell cell, SampledInk ink)
+    private double Violation(Cell cell, SearchedInk ink)
     {
         var (x, y, enough, doubt) = (cell.X, cell.Y, (cell.Radius * 1.5) + Finest, distance.Doubt);
         var exact = cell.Radius < 4 * doubt;
         var (sin, cos) = Math.SinCos(cell.Turn * Math.PI / 180);
+        (sin, cos) = (sin * cell.Factor, cos * cell.Factor);
         var most = 0.0;
         var samples = ink.Samples;
-        for (var i = 0; i < samples.Length; i++)
+        // A large cell is not told more closely by points near one another; those that settled others stand in front.
+        var stride = Math.Clamp((int)(cell.Radius / (WideOfFinest * Finest)), 1, MostStride);
+        for (var i = 0; i < samples.Length; i += i < Foremost ? 1 : stride)
         {
             var p = samples[i];
             double px = x + (cos * p.X) - (sin * p.Y),
@@ -200,18 +307,42 @@ internal sealed class FreePlaces
             }
         }
 
-        foreach (var q in corners)
+        return Poked(
+            new TurnedPlace(cell.Middle, cell.Turn),
+            cell.Factor,
+            ink,
+            most,
+            enough,
+            cell.Radius < 4 * ink.Doubt * cell.Factor,
+            stride
+        );
+    }
+
+    /// <summary>
+    /// How deep a corner of the zone lies within the ink, where that is more than what is known; no further than is enough to know.
+    /// </summary>
+    private double Poked(TurnedPlace at, double factor, SearchedInk ink, double most, double enough, bool exact, int stride = 1)
+    {
+        var (sin, cos) = Math.SinCos(at.Turn * Math.PI / 180);
+        (sin, cos) = (sin / factor, cos / factor);
+        for (var i = 0; i < corners.Length; i += stride)
         {
-            double qx = q.X - x,
-                qy = q.Y - y;
+            var q = corners[i];
+            double qx = q.X - at.At.X,
+                qy = q.Y - at.At.Y;
             var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
-            if (ink.Holds(back.X, back.Y))
+            var about = ink.About(back.X, back.Y);
+            if (factor * (about + ink.Doubt) <= Math.Max(most, 0))
             {
-                most = Math.Max(most, ink.Depth(back));
-                if (most > enough)
-                {
-                    return most;
-                }
+                continue;
+            }
+
+            // Outside the ink a corner of the zone says nothing.
+            var depth = exact ? ink.Depth(back, about) : about - ink.Doubt;
+            most = depth > 0 ? Math.Max(most, factor * depth) : most;
+            if (most > enough)
+            {
+                break;
             }
         }
 
@@ -219,7 +350,7 @@ internal sealed class FreePlaces
     }
 
     /// <summary>How far the ink stands outside at a place; negative by the room it has.</summary>
-    private double Exact(TurnedPlace at, SampledInk ink, double limit)
+    private double Exact(TurnedPlace at, SearchedInk ink, double limit)
     {
         var (sin, cos) = Math.SinCos(at.Turn * Math.PI / 180);
         var (most, doubt) = (double.NegativeInfinity, distance.Doubt);
@@ -241,37 +372,8 @@ internal sealed class FreePlaces
             }
         }
 
-        foreach (var q in corners)
-        {
-            double qx = q.X - at.At.X,
-                qy = q.Y - at.At.Y;
-            var back = new PlanePoint((cos * qx) + (sin * qy), (cos * qy) - (sin * qx));
-            if (ink.Holds(back.X, back.Y))
-            {
-                most = Math.Max(most, ink.Depth(back));
-                if (most > limit)
-                {
-                    return most;
-                }
-            }
-        }
-
-        return most;
+        return Poked(at, 1, ink, most, limit, exact: true);
     }
-
-    /// <summary>
-    /// The corners of the hull of each part of the ink, the farthest first. Nothing else of a part can be outside the zone
-    /// unless the zone's own edge pokes into the part, which <see cref="corners"/> tell.
-    /// </summary>
-    private static PlanePoint[] Samples(Area ink) =>
-        [
-            .. Outlines
-                .PolygonsOf(ink)
-                .SelectMany(p => p.ConvexHull().Coordinates)
-                .Select(c => new PlanePoint(c.X, c.Y))
-                .Distinct()
-                .OrderByDescending(p => (p.X * p.X) + (p.Y * p.Y)),
-        ];
 
     /// <summary>
     /// Points of the zone's edge that can lie within ink all of whose hull lies inside: those of holes and of bays, near one another.
@@ -291,36 +393,6 @@ internal sealed class FreePlaces
 
     private const int MostPoking = 1500;
 
-    /// <summary>Ink as a search sees it: points of its boundary, what lies within it, and how deep.</summary>
-    private sealed class SampledInk(Area ink, PlanePoint[] samples)
-    {
-        private readonly IndexedPointInAreaLocator within = new(ink);
-        private readonly (PlanePoint From, PlanePoint To)[] edges =
-        [
-            .. Outlines
-                .RingsOf(ink)
-                .SelectMany(r => r.Coordinates.Zip(r.Coordinates.Skip(1), (a, b) => (new PlanePoint(a.X, a.Y), new PlanePoint(b.X, b.Y)))),
-        ];
-
-        public PlanePoint[] Samples => samples;
-
-        /// <summary>How far the ink reaches from its origin.</summary>
-        public double Radius { get; } = samples.Length == 0 ? 0 : samples.Max(p => Math.Sqrt((p.X * p.X) + (p.Y * p.Y)));
-
-        /// <summary>Brings a point a good way to the front.</summary>
-        public void Forward(int i)
-        {
-            var to = i / 8;
-            (samples[i], samples[to]) = (samples[to], samples[i]);
-        }
-
-        private readonly Envelope box = ink.EnvelopeInternal;
-
-        public bool Holds(double x, double y) => box.Contains(x, y) && within.Locate(new Coordinate(x, y)) == Location.Interior;
-
-        public double Depth(PlanePoint p) => edges.Min(e => p.To(p.NearestOn(e.From, e.To)));
-    }
-
     /// <summary>A range of turns, in degrees.</summary>
     private readonly record struct Turns(double Middle, double Half);
 
@@ -329,15 +401,35 @@ internal sealed class FreePlaces
     {
         public double Violation { get; init; }
 
+        /// <summary>By how much the ink is reduced in its middle.</summary>
+        public double Factor { get; init; } = 1;
+
+        /// <summary>How far the factor reaches to either side, and by how much that moves the ink's farthest point.</summary>
+        public double HalfFactor { get; init; }
+
+        public double HalfGrowth { get; init; }
+
+        /// <summary>The largest factor in it.</summary>
+        public double MostFactor => Factor + HalfFactor;
+
         public PlanePoint Middle => new(X, Y);
 
-        public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY)) + HalfArc;
+        /// <summary>Its middle alone.</summary>
+        public Cell Alone => new(X, Y, 0, 0, Turn, 0) { Factor = Factor };
+
+        public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY)) + HalfArc + HalfGrowth;
 
         public double NearestTo(PlanePoint p) =>
             Math.Sqrt(Square(Math.Max(0, Math.Abs(p.X - X) - HalfX)) + Square(Math.Max(0, Math.Abs(p.Y - Y) - HalfY)));
 
         public IEnumerable<Cell> Halves(double radius)
         {
+            if (HalfGrowth > HalfX && HalfGrowth > HalfY)
+            {
+                var half = this with { HalfFactor = HalfFactor / 2, HalfGrowth = HalfGrowth / 2 };
+                return [half with { Factor = Factor - half.HalfFactor }, half with { Factor = Factor + half.HalfFactor }];
+            }
+
             if (HalfArc > HalfX && HalfArc > HalfY)
             {
                 var quarter = HalfArc / 2 / radius * 180 / Math.PI;

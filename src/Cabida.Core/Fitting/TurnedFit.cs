@@ -132,7 +132,8 @@ internal static class TurnedFit
         for (var round = 0; round < 6; round++)
         {
             var one = ink.InkAt(s);
-            at = Roomiest(places.Violations(one), at, range, Radius(one), places.Finest);
+            using var searched = new SearchedInk(one);
+            at = Roomiest(places.Violations(searched), at, range, Radius(one), places.Finest);
             // Exact for the place, from a little above what was asked for down to a good way below.
             var exact = ScaleSearch.Downwards(s * 1.01, s * 0.95, x => allowed(Outlines.Moved(ink.InkAt(x), at.Motion)), 1e-6);
             if (exact is not { } fits || fits <= (best?.Scale ?? 0) * (1 + 1e-5))
