@@ -22,6 +22,9 @@ public static class LargestFit
 
     private const int MostGuesses = 6;
 
+    /// <summary>How far below that the scale may lie at which corners of the ink meet the edge: by how curves are flattened there.</summary>
+    private static readonly double[] MeetsWithin = [1e-8, 1e-5, 1e-3];
+
     /// <summary>The largest scale that fits, or null when none does.</summary>
     /// <param name="ink">The ink as a function of scale.</param>
     /// <param name="allScales">Whether every length of it follows the scale.</param>
@@ -59,17 +62,22 @@ public static class LargestFit
             return bound;
         }
 
-        var fits = Inside(ink, zone, origin);
+        var inside = Inside(ink, zone, origin);
+        var fits = ScaleSearch.Remembering(inside);
         if (fits(bound))
         {
             return bound;
         }
 
-        return allScales && zone.SeesAllFrom(origin)
-            ? fits(above)
-                ? ScaleSearch.Bisect(above, bound, fits)
-                : null
-            : ScaleSearch.Downwards(bound, above, fits);
+        if (!allScales || !zone.SeesAllFrom(origin))
+        {
+            return ScaleSearch.Downwards(bound, above, inside);
+        }
+
+        // Asked about where its corners would meet the edge, nearly every question of the search is answered.
+        var meets = bound * ZoneRays.RoomFor(ink.InkAt(bound), zone, origin);
+        _ = double.IsFinite(meets) && MeetsWithin.Any(off => fits(meets * (1 - off))) && fits(meets * (1 + MeetsWithin[0]));
+        return fits(above) ? ScaleSearch.Bisect(above, bound, fits) : null;
     }
 
     /// <summary>Whether ink, its origin somewhere, lies inside the zone.</summary>
