@@ -90,7 +90,7 @@ internal static class ComposingWork
         var composition = Composition.Of(
             motif,
             new Dictionary<string, string> { [Fields.Name] = "Agnieszka" },
-            new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, cache)
+            new Composing(MugRun.Faces, NoGraphics.Instance, GroundShape.None, cache)
         );
         _ = composition.FilmsOf(composition.PartsAt(1), 1);
     }
@@ -119,7 +119,7 @@ internal static class ComposingWork
     private static void Trial()
     {
         // The shipped faces under as many names as it takes, each opened by itself.
-        var shipped = Ground.Faces.All;
+        var shipped = MugRun.Faces.All;
         ShippedTypefaces[] opened = [.. Enumerable.Range(0, 1 + (Faces / shipped.Count)).Select(_ => new ShippedTypefaces())];
         var faces = new Many([
             .. Enumerable
@@ -146,7 +146,7 @@ internal static class ComposingWork
                 + $"one core {Medians.Of(alone):0} ms"
         );
 
-        FitBasis Fresh() => Ground.Of(new AtHand(faces, new InkCache()));
+        FitBasis Fresh() => MugRun.Of(new AtHand(faces, new InkCache()));
 
         List<(Piece Piece, FitBasis Basis)> Singles(FitBasis basis) =>
             [

@@ -73,7 +73,7 @@ internal static class GraphicWork
         var composition = Composition.Of(
             motif,
             new Dictionary<string, string> { [Fields.Name] = "Agnieszka" },
-            new Composing(Ground.Faces, graphics, GroundShape.None, cache)
+            new Composing(MugRun.Faces, graphics, GroundShape.None, cache)
         );
         var parts = composition.PartsAt(1);
         return $"{composition.FilmsOf(parts, 1).Concat(parts.SelectMany(p => p.Ink)).Sum(f => Paths.Of(f).Length):#,0} characters of paths";

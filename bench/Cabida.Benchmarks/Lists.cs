@@ -51,11 +51,11 @@ internal static class Lists
 
     private static double Fit(int names)
     {
-        var basis = Ground.Of(new InkCache());
+        var basis = MugRun.Of(new InkCache());
         var clock = Stopwatch.StartNew();
         for (var n = 0; n < names; n++)
         {
-            _ = PieceFit.Of(new Piece("p", Ground.Name(n)), basis);
+            _ = PieceFit.Of(new Piece("p", MugRun.Name(n)), basis);
         }
 
         return clock.Elapsed.TotalMilliseconds;
@@ -67,12 +67,12 @@ internal static class Lists
         var ratios = new List<double>();
         for (var round = 0; round < Rounds; round++)
         {
-            var basis = Ground.Of(new InkCache());
+            var basis = MugRun.Of(new InkCache());
             var clock = Stopwatch.StartNew();
-            var fits = Enumerable.Range(0, Names).Select(n => PieceFit.Of(new Piece($"{n}", Ground.Name(n)), basis)).ToList();
+            var fits = Enumerable.Range(0, Names).Select(n => PieceFit.Of(new Piece($"{n}", MugRun.Name(n)), basis)).ToList();
             var whole = clock.Elapsed.TotalMilliseconds;
             clock.Restart();
-            fits[Names / 2] = PieceFit.Of(new Piece($"{Names / 2}", Ground.Name(900_000 + round)), basis);
+            fits[Names / 2] = PieceFit.Of(new Piece($"{Names / 2}", MugRun.Name(900_000 + round)), basis);
             ratios.Add(clock.Elapsed.TotalMilliseconds / whole);
             GC.KeepAlive(fits);
         }
@@ -98,9 +98,9 @@ internal static class Lists
             foreach (var (_, zone, placing, list) in times)
             {
                 var ink = Composition.Of(
-                    Ground.Motif,
-                    new Dictionary<string, string> { [Fields.Name] = Ground.Name(700_000 + round) },
-                    new Composing(Ground.Faces, NoGraphics.Instance, GroundShape.None, new InkCache())
+                    MugRun.Motif,
+                    new Dictionary<string, string> { [Fields.Name] = MugRun.Name(700_000 + round) },
+                    new Composing(MugRun.Faces, NoGraphics.Instance, GroundShape.None, new InkCache())
                 );
                 _ = ink.InkAt(1);
                 var clock = Stopwatch.StartNew();

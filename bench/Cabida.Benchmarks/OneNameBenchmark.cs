@@ -21,10 +21,10 @@ public class OneNameBenchmark
     [GlobalSetup]
     public void Setup()
     {
-        basis = Ground.Of(cache);
+        basis = MugRun.Of(cache);
         for (var n = 0; n < 60; n++)
         {
-            var fit = PieceFit.Of(new Piece("warm", Ground.Name(n)), basis);
+            var fit = PieceFit.Of(new Piece("warm", MugRun.Name(n)), basis);
             size = fit.Parts[0].Line!.SizeMm;
         }
 
@@ -34,9 +34,9 @@ public class OneNameBenchmark
     /// <summary>Shaping, outlining and joining, nothing else.</summary>
     [Benchmark(Baseline = true)]
     public int Floor() =>
-        new LetteringLine(Ground.Name(next++), Ground.Faces.Find("kaushan-script")!, LineSetting.Plain, cache).InkAt(size).NumPoints;
+        new LetteringLine(MugRun.Name(next++), MugRun.Faces.Find("kaushan-script")!, LineSetting.Plain, cache).InkAt(size).NumPoints;
 
     /// <summary>Composing, fitting and checking it whole.</summary>
     [Benchmark]
-    public int Whole() => Checks.Of(PieceFit.Of(new Piece("p", Ground.Name(next++)), basis), basis, facts).Findings.Count;
+    public int Whole() => Checks.Of(PieceFit.Of(new Piece("p", MugRun.Name(next++)), basis), basis, facts).Findings.Count;
 }

@@ -22,7 +22,7 @@ internal static class SaveWork
             await LibraryUpgrade.Run(db);
             var library = new Library(db, TimeProvider.System);
             var job = (await library.Add(DocumentKinds.Job, new Job("Job", "", ""))).Id;
-            var names = Enumerable.Range(0, Names).Select(i => $"{Ground.Name(i)} of carriage {i}").ToList();
+            var names = Enumerable.Range(0, Names).Select(i => $"{MugRun.Name(i)} of carriage {i}").ToList();
             var run = await library.Add(
                 DocumentKinds.Run,
                 new Run(

@@ -14,6 +14,9 @@ internal sealed class SearchedInk : IDisposable
     /// <summary>Cells of the raster along the longer side of the ink.</summary>
     private const int Cells = 160;
 
+    /// <summary>No place that is asked about lies farther from ink, in millimetres.</summary>
+    private const double Farthest = 1e6;
+
     private readonly IndexedPointInAreaLocator within;
     private readonly SegmentGrid edges;
     private readonly double cell;
@@ -85,6 +88,12 @@ internal sealed class SearchedInk : IDisposable
         (PlanePoint Point, int Segment)? nearest;
         while ((nearest = edges.Nearest(p, reach)) is null)
         {
+            // Ink too small to have an edge holds nothing.
+            if (reach > Farthest)
+            {
+                return double.NegativeInfinity;
+            }
+
             reach *= 2;
         }
 

@@ -11,7 +11,7 @@ namespace Cabida.Benchmarks;
 /// <summary>
 /// A mug, a script motif and names of twelve letters, none of them twice, so that no joined line is ever found in a cache.
 /// </summary>
-internal static class Ground
+internal static class MugRun
 {
     private const string Consonants = "bcdfghjklmnprstvwyz";
     private const string Vowels = "aeiou";
