@@ -130,11 +130,11 @@ internal sealed class FreePlaces
         }
 
         // The largest that is possible comes first; of these what stands out least.
-        var cells = new PriorityQueue<Cell, (double, double)>();
+        var cells = new PriorityQueue<PlaceCell, (double, double)>();
         (double Factor, PlanePoint At)? best = null;
         var half = (most - least) / 2;
         Add(
-            new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, 0, 0)
+            new PlaceCell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, 0, 0)
             {
                 Factor = least + half,
                 HalfFactor = half,
@@ -166,9 +166,9 @@ internal sealed class FreePlaces
 
         return best;
 
-        bool IsMore(Cell cell) => cell.MostFactor > (best?.Factor ?? 0) * (1 + precision);
+        bool IsMore(PlaceCell cell) => cell.MostFactor > (best?.Factor ?? 0) * (1 + precision);
 
-        void Add(Cell cell)
+        void Add(PlaceCell cell)
         {
             var violation = Violation(cell, ink);
             if (violation <= cell.Radius + slack)
@@ -218,9 +218,9 @@ internal sealed class FreePlaces
         }
 
         var most = turns.Half > 0 ? MostTurnedCells : MostCells;
-        var cells = new PriorityQueue<Cell, double>();
+        var cells = new PriorityQueue<PlaceCell, double>();
         Add(
-            new Cell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * ink.Radius)
+            new PlaceCell(box.CentreX, box.CentreY, box.Width / 2, box.Height / 2, turns.Middle, turns.Half * Math.PI / 180 * ink.Radius)
             {
                 Factor = factor,
             }
@@ -256,7 +256,7 @@ internal sealed class FreePlaces
 
         return best?.At;
 
-        void Add(Cell cell)
+        void Add(PlaceCell cell)
         {
             var violation = Violation(cell, ink);
             if (violation <= cell.Radius + slack)
@@ -277,7 +277,7 @@ internal sealed class FreePlaces
     private const int StepsPerCell = 60;
 
     /// <summary>A lower bound of how far the ink stands outside at the middle of a cell; exact for small cells.</summary>
-    private double Violation(Cell cell, SearchedInk ink)
+    private double Violation(PlaceCell cell, SearchedInk ink)
     {
         var (x, y, enough, doubt) = (cell.X, cell.Y, (cell.Radius * 1.5) + Finest, distance.Doubt);
         var exact = cell.Radius < 4 * doubt;
@@ -395,64 +395,4 @@ internal sealed class FreePlaces
 
     /// <summary>A range of turns, in degrees.</summary>
     private readonly record struct Turns(double Middle, double Half);
-
-    /// <summary>A box of places and turns; how far turning moves the ink's farthest point stands for its third side.</summary>
-    private readonly record struct Cell(double X, double Y, double HalfX, double HalfY, double Turn, double HalfArc)
-    {
-        public double Violation { get; init; }
-
-        /// <summary>By how much the ink is reduced in its middle.</summary>
-        public double Factor { get; init; } = 1;
-
-        /// <summary>How far the factor reaches to either side, and by how much that moves the ink's farthest point.</summary>
-        public double HalfFactor { get; init; }
-
-        public double HalfGrowth { get; init; }
-
-        /// <summary>The largest factor in it.</summary>
-        public double MostFactor => Factor + HalfFactor;
-
-        public PlanePoint Middle => new(X, Y);
-
-        /// <summary>Its middle alone.</summary>
-        public Cell Alone => new(X, Y, 0, 0, Turn, 0) { Factor = Factor };
-
-        public double Radius => Math.Sqrt((HalfX * HalfX) + (HalfY * HalfY)) + HalfArc + HalfGrowth;
-
-        public double NearestTo(PlanePoint p) =>
-            Math.Sqrt(Square(Math.Max(0, Math.Abs(p.X - X) - HalfX)) + Square(Math.Max(0, Math.Abs(p.Y - Y) - HalfY)));
-
-        public IEnumerable<Cell> Halves(double radius)
-        {
-            if (HalfGrowth > HalfX && HalfGrowth > HalfY)
-            {
-                var half = this with { HalfFactor = HalfFactor / 2, HalfGrowth = HalfGrowth / 2 };
-                return [half with { Factor = Factor - half.HalfFactor }, half with { Factor = Factor + half.HalfFactor }];
-            }
-
-            if (HalfArc > HalfX && HalfArc > HalfY)
-            {
-                var quarter = HalfArc / 2 / radius * 180 / Math.PI;
-                return
-                [
-                    this with
-                    {
-                        Turn = Turn - quarter,
-                        HalfArc = HalfArc / 2,
-                    },
-                    this with
-                    {
-                        Turn = Turn + quarter,
-                        HalfArc = HalfArc / 2,
-                    },
-                ];
-            }
-
-            return HalfX >= HalfY
-                ? [this with { X = X - (HalfX / 2), HalfX = HalfX / 2 }, this with { X = X + (HalfX / 2), HalfX = HalfX / 2 }]
-                : [this with { Y = Y - (HalfY / 2), HalfY = HalfY / 2 }, this with { Y = Y + (HalfY / 2), HalfY = HalfY / 2 }];
-        }
-
-        private static double Square(double v) => v * v;
-    }
 }

@@ -22,7 +22,7 @@ public static class LargestFit
 
     private const int MostGuesses = 6;
 
-    /// <summary>How far below that the scale may lie at which corners of the ink meet the edge: by how curves are flattened there.</summary>
+    /// <summary>How far below that the scale may lie at which corners of the ink meet the edge, by how curves are flattened.</summary>
     private static readonly double[] MeetsWithin = [1e-8, 1e-5, 1e-3];
 
     /// <summary>The largest scale that fits, or null when none does.</summary>

@@ -12,7 +12,7 @@ namespace Cabida.Core.Geometry;
 internal sealed record Meeting
 {
     /// <summary>Nearer than this nothing is told apart here: in em, 10⁻⁷ mm at any size of lettering.</summary>
-    private const double Near = 1e-9;
+    public const double Near = 1e-9;
 
     private const int BytesPerCrossing = 72;
 
@@ -208,7 +208,7 @@ internal readonly record struct OnRing(int Ring, int Edge, double Along) : IComp
 /// <summary>Where two rings go through one another.</summary>
 /// <param name="First">The place on a ring of the first.</param>
 /// <param name="Second">The place on a ring of the second.</param>
-/// <param name="FirstEnters">Whether the first's ring goes into ink of the second there; otherwise it comes out, and the other goes in.</param>
+/// <param name="FirstEnters">Whether the first's ring goes into ink of the second there, the other's out; else the reverse.</param>
 /// <param name="X">Where, across, as seen from the first.</param>
 /// <param name="Y">Where, up.</param>
 internal readonly record struct Crossing(OnRing First, OnRing Second, bool FirstEnters, double X, double Y);

@@ -6,9 +6,6 @@ namespace Cabida.Core.Geometry;
 /// </summary>
 internal sealed class RingTrace
 {
-    /// <summary>Crossings of one edge nearer than this are left to an overlay, in em.</summary>
-    private const double Near = 1e-9;
-
     private readonly IReadOnlyList<StandingRings> standing;
     private readonly Dictionary<(int Part, int Ring), List<Cut>> cuts = [];
     private readonly Dictionary<(int Part, int Ring), int> within = [];
@@ -67,7 +64,7 @@ internal sealed class RingTrace
                 var (cut, next) = (along[i], along[i + 1 < along.Count ? i + 1 : 0]);
                 depth += cut.Enters ? 1 : -1;
                 cut.Next = next;
-                if (depth is < 0 or > 1 || (cut != next && cut.At.IsNear(next.At, Near)))
+                if (depth is < 0 or > 1 || (cut != next && cut.At.IsNear(next.At, Meeting.Near)))
                 {
                     return false;
                 }
