@@ -17,6 +17,7 @@ import './motifs/motifs.css';
 import './stock/stock.css';
 import './jobs/jobs.css';
 import './run/run.css';
+import './run/marks.css';
 import './theme/print.css';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';

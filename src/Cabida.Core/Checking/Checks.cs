@@ -8,8 +8,13 @@ namespace Cabida.Core.Checking;
 
 /// <summary>The ink of one film as the checks see it.</summary>
 /// <param name="Film">The film.</param>
+/// <param name="Layer">Which sheet of it.</param>
 /// <param name="Facts">What is known of its ink.</param>
-public sealed record CheckedFilm(Film Film, InkFacts Facts);
+public sealed record CheckedFilm(Film Film, FilmPly Layer, InkFacts Facts)
+{
+    /// <summary>What the film bears.</summary>
+    public FilmLimits Limits => Facts.Limits;
+}
 
 /// <summary>A fitted piece, on one side, as the checks see it.</summary>
 /// <param name="Fit">The piece.</param>
@@ -19,7 +24,10 @@ public sealed record CheckedFit(PieceFit Fit, IReadOnlyList<CheckedFilm> Films)
     /// <summary>Everything that was noticed on it, most serious first.</summary>
     public IReadOnlyList<Finding> Findings { get; init; } = [];
 
-    /// <summary>Its thinnest stroke and where it is; null where it was not looked for or there is none.</summary>
+    /// <summary>What cuts it; null where none is chosen.</summary>
+    public Cutter? Cutter { get; init; }
+
+    /// <summary>Its thinnest stroke and where it is; null where there is none.</summary>
     public (double Width, PlanePoint At)? Thinnest =>
         Films.Select(f => f.Facts.Thinnest).Where(t => t is not null).MinBy(t => t!.Value.Width);
 }
@@ -34,7 +42,18 @@ public interface ICheck
 /// <summary>All checks. They read what was fitted and the facts of its ink; a fit that nobody looks at pays for none.</summary>
 public static class Checks
 {
-    private static readonly IReadOnlyList<ICheck> All = [new OutsideZone(), new FilmStrainCheck(), new ThinStrokes()];
+    private static readonly IReadOnlyList<ICheck> All =
+    [
+        new OutsideZone(),
+        new BeyondReach(),
+        new LooseParts(),
+        new FilmStrainCheck(),
+        new ThinStrokes(),
+        new NarrowGaps(),
+        new Specks(),
+        new SmallCounters(),
+        new DoubledCuts(),
+    ];
 
     /// <summary>Of what is equally serious, what comes first.</summary>
     private static readonly List<Rule> Order =
@@ -45,11 +64,12 @@ public static class Checks
         Rule.HeatOfGoods,
         Rule.StandsOnClear,
         Rule.OutsideZone,
+        Rule.BeyondReach,
+        Rule.LooseParts,
         Rule.OverrideLost,
         Rule.FormLacking,
         Rule.CrowdedRound,
         Rule.FilmStrain,
-        Rule.ThinStrokes,
         Rule.SidesOverlap,
     ];
 
@@ -57,13 +77,19 @@ public static class Checks
     /// <param name="fit">The piece.</param>
     /// <param name="basis">What it was fitted on.</param>
     /// <param name="facts">Where facts are kept.</param>
-    public static CheckedFit Of(PieceFit fit, FitBasis basis, InkFactsCache facts)
+    /// <param name="cutter">What cuts it; null where none is chosen.</param>
+    public static CheckedFit Of(PieceFit fit, FitBasis basis, InkFactsCache facts, Cutter? cutter = null)
     {
         ArgumentNullException.ThrowIfNull(fit);
         ArgumentNullException.ThrowIfNull(basis);
         ArgumentNullException.ThrowIfNull(facts);
-        CheckedFilm Checked(FilmInk ink, int number, Film film) => new(film, facts.Of($"{fit.Hash} {number}", ink.Ink, film));
-        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, basis.FilmOf(f.Film.FilmId)))]));
+        CheckedFilm Checked(FilmInk ink, int number, Film film)
+        {
+            var onePiece = OnePiece.Is(ink.Film, fit.Parts);
+            return new(film, ink.Film, facts.Of($"{fit.Hash} {number}", ink.Ink, FilmLimits.Of(film), onePiece));
+        }
+
+        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, basis.FilmOf(f.Film.FilmId)))]) { Cutter = cutter });
     }
 
     /// <summary>A piece with what all checks notice on it.</summary>
@@ -73,7 +99,12 @@ public static class Checks
             Findings = Sorted(piece.Fit.Noticed.Concat(All.SelectMany(c => c.Look(piece)))),
         };
 
-    /// <summary>Findings, the most serious first.</summary>
-    public static IReadOnlyList<Finding> Sorted(IEnumerable<Finding> findings) =>
-        [.. findings.OrderBy(f => f.Severity).ThenBy(f => Order.IndexOf(f.Rule))];
+    /// <summary>
+    /// Findings, the most serious first; of those equally serious what has no weight in a set order, then the heaviest.
+    /// </summary>
+    public static IReadOnlyList<Finding> Sorted(IEnumerable<Finding> findings)
+    {
+        static int Place(Finding f) => Order.IndexOf(f.Rule) is >= 0 and var at ? at : Order.Count;
+        return [.. findings.OrderBy(f => f.Severity).ThenBy(Place).ThenByDescending(f => f.Weight)];
+    }
 }

@@ -1,5 +1,4 @@
 using Cabida.Core.Geometry;
-using Cabida.Core.Measures;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
@@ -7,8 +6,9 @@ using Area = NetTopologySuite.Geometries.Geometry;
 namespace Cabida.Core.Checking;
 
 /// <summary>
-/// What is known of one film's ink, made once for the ink, the film's limits and its purpose, and only as far as it is asked for; rules,
-/// remedies and views read it.
+/// What is known of one film's ink, made once for the ink, what its film bears and whether it has to hang together, and only as far as it
+/// is asked for; rules, remedies and views read it. Which side of the outlines is held, and which comes away, follows from what the film is
+/// for (calculations 6.1): of a stencil the ink is the hole.
 /// </summary>
 public sealed class InkFacts
 {
@@ -16,50 +16,51 @@ public sealed class InkFacts
     private const double WidthStep = 4;
 
     private readonly PackedArea packed;
-    private readonly Once<Widths> widths;
-    private readonly Once<IReadOnlyList<ThinPart>> gaps;
+    private readonly Once<NarrowAndSmall> found;
+    private readonly Once<(double Width, PlanePoint At)?> thinnest;
+    private readonly Once<IReadOnlyList<LoosePart>> loose;
     private readonly Once<Weeding> weeding;
 
     /// <summary>The facts of ink that is cut from a film.</summary>
     /// <param name="ink">The ink; millimetres.</param>
-    /// <param name="film">The film, by whose limits it is looked at.</param>
-    public InkFacts(Area ink, Film film)
-        : this(ink, film, null) { }
-
-    /// <summary>Facts of which the thin parts are known.</summary>
-    internal InkFacts(Area ink, Film film, IReadOnlyList<ThinPart>? known)
+    /// <param name="limits">What the film bears.</param>
+    /// <param name="onePiece">Whether what is cut has to hang together.</param>
+    public InkFacts(Area ink, FilmLimits limits, bool onePiece = false)
     {
         ArgumentNullException.ThrowIfNull(ink);
-        ArgumentNullException.ThrowIfNull(film);
-        (packed, Purpose) = (new PackedArea(ink), film.Purpose);
-        Limit = LimitOf(film);
-        widths = new(() =>
-        {
-            var along = LocalWidth.Along(Ink, WidthStep, Limit);
-            var thin = known ?? ThinParts.Find(Ink, Limit, along);
-            return new Widths(thin, ThinParts.Thinnest(along, thin, Limit));
-        });
-        gaps = new(() => GapsOf(Ink, Limit));
-        weeding = new(() => Weeding.Of(Ink, Purpose));
+        (packed, Limits) = (new PackedArea(ink), limits);
+        found = new(() => NarrowAndSmall.Of(Ink, limits));
+        thinnest = new(() => ThinnestOf(Ink, found.Value.Strokes, limits));
+        loose = new(() => LooseParts(Ink, limits.Purpose, onePiece));
+        weeding = new(() => Weeding.Of(Ink, limits.Purpose));
     }
 
     /// <summary>The ink.</summary>
     public Area Ink => packed.Area;
 
-    /// <summary>What the film is for.</summary>
-    public FilmPurpose Purpose { get; }
+    /// <summary>What the film bears.</summary>
+    public FilmLimits Limits { get; }
 
-    /// <summary>The thinnest stroke that the film bears, in millimetres.</summary>
-    public double Limit { get; }
+    /// <summary>Strokes thinner than the film bears; of a stencil, webs between its openings. The thinnest first.</summary>
+    public IReadOnlyList<NarrowPlace> Strokes => found.Value.Strokes;
 
-    /// <summary>What of the ink is thinner than the film bears.</summary>
-    public IReadOnlyList<ThinPart> Thin => widths.Value.Thin;
+    /// <summary>Gaps narrower than the film bears; of a stencil, its openings. The narrowest first.</summary>
+    public IReadOnlyList<NarrowPlace> Gaps => found.Value.Gaps;
 
-    /// <summary>The thinnest stroke and where it is; null where it was not looked for or there is none.</summary>
-    public (double Width, PlanePoint At)? Thinnest => widths.Value.Thinnest;
+    /// <summary>Separate parts of ink smaller than the film bears, the smallest first.</summary>
+    public IReadOnlyList<SmallArea> Specks => found.Value.Specks;
 
-    /// <summary>What of the background between ink is narrower than the film bears.</summary>
-    public IReadOnlyList<ThinPart> Gaps => gaps.Value;
+    /// <summary>Holes of the ink smaller than the film bears, the smallest first.</summary>
+    public IReadOnlyList<SmallArea> Counters => found.Value.Counters;
+
+    /// <summary>Outlines that lie on one another, as far as a blade can tell.</summary>
+    public IReadOnlyList<NarrowPlace> Doubled => found.Value.Doubled;
+
+    /// <summary>What would fall out, the largest first; nothing where parts need not hang together.</summary>
+    public IReadOnlyList<LoosePart> Loose => loose.Value;
+
+    /// <summary>The thinnest stroke of the ink, or web of a stencil, and where it is; null where there is none.</summary>
+    public (double Width, PlanePoint At)? Thinnest => thinnest.Value;
 
     /// <summary>What is to be weeded, with its bits and counters.</summary>
     public Weeding Weeding => weeding.Value;
@@ -70,39 +71,23 @@ public sealed class InkFacts
     /// <summary>About how many bytes it holds, for whoever keeps it.</summary>
     public long Bytes => 600 + packed.Bytes;
 
-    /// <summary>The thinnest stroke that a film bears; zero where it is not known.</summary>
-    internal static double LimitOf(Film film) => film.ThinnestStroke.OrZero(LengthRange.Artwork).Millimetres;
+    private static (double Width, PlanePoint At)? ThinnestOf(Area ink, IReadOnlyList<NarrowPlace> strokes, FilmLimits limits) =>
+        strokes.Count > 0 ? (strokes[0].Width, strokes[0].At)
+        : limits.Purpose == FilmPurpose.Loose ? null
+        : LocalWidth.Thinnest(LocalWidth.Along(ink, WidthStep, limits.Stroke), limits.Stroke);
 
-    /// <summary>The necks of what is left of a box about the ink, which lie between ink and not along the box.</summary>
-    private static IReadOnlyList<ThinPart> GapsOf(Area ink, double limit)
+    private static IReadOnlyList<LoosePart> LooseParts(Area ink, FilmPurpose purpose, bool onePiece)
     {
-        if (ink.IsEmpty || limit <= 0)
-        {
-            return [];
-        }
-
-        var box = ink.EnvelopeInternal.Copy();
-        box.ExpandBy(2 * limit);
-        var background = Overlay.Difference(Outlines.Factory.ToGeometry(box), ink);
-        return [.. ThinParts.Find(background, limit, LocalWidth.Along(background, WidthStep, limit)).Where(t => t.Kind == ThinKind.Neck)];
-    }
-
-    private sealed record Widths(IReadOnlyList<ThinPart> Thin, (double Width, PlanePoint At)? Thinnest);
-}
-
-/// <summary>Keeps facts by the hash of the ink and the film's limits. Bounded in bytes.</summary>
-public sealed class InkFactsCache
-{
-    private const long Budget = 64L << 20;
-    private readonly Kept<(string Ink, FilmPurpose Purpose, double Limit), InkFacts> kept = new(Budget, f => f.Bytes);
-
-    /// <summary>The facts of ink.</summary>
-    /// <param name="hash">Tells the ink apart from any other.</param>
-    /// <param name="ink">The ink.</param>
-    /// <param name="film">The film it is cut from.</param>
-    public InkFacts Of(string hash, Area ink, Film film)
-    {
-        ArgumentNullException.ThrowIfNull(film);
-        return kept.Get((hash, film.Purpose, InkFacts.LimitOf(film)), () => new InkFacts(ink, film));
+        var polygons = Outlines.PolygonsOf(ink).ToList();
+        return purpose == FilmPurpose.Loose
+                ?
+                [
+                    .. polygons
+                        .SelectMany(p => p.Holes)
+                        .Select(h => new LoosePart(Outlines.Factory.CreatePolygon(h)))
+                        .OrderByDescending(p => p.Outline.Area),
+                ]
+            : onePiece ? [.. polygons.OrderByDescending(p => p.Area).Skip(1).Select(p => new LoosePart(p))]
+            : [];
     }
 }

@@ -1,40 +1,43 @@
 using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;
 
-/// <summary>Strokes thinner than the film weeds cleanly: necks always, tips when longer than twice the limit.</summary>
+/// <summary>K1: strokes thinner than the film bears; of a stencil, webs between its openings. Tips when longer than 2t.</summary>
 public sealed class ThinStrokes : ICheck
 {
-    /// <summary>More of them than this say nothing new; the thinnest are shown.</summary>
-    private const int MostShown = 6;
-
     /// <inheritdoc/>
     public IEnumerable<Finding> Look(CheckedFit piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return piece
-            .Films.SelectMany(f => f.Facts.Thin.Select(t => (Thin: t, Limit: f.Film.ThinnestStroke.OrZero(LengthRange.Artwork))))
-            .OrderBy(t => t.Thin.LeastWidth)
-            .Take(MostShown)
-            .Select(t => new Finding(Rule.ThinStrokes, Severity.Look, Say(piece, t.Thin, t.Limit))
-            {
-                Places = [t.Thin.At],
-                Figure = t.Thin.LeastWidth,
-                Limit = t.Limit.Millimetres,
-            });
+        return PlacesFinding.OfEach(
+            piece,
+            Rule.ThinStrokes,
+            f => f.Facts.Strokes,
+            s => s.At,
+            (film, strokes) => new PlacesWords(What(film, strokes), strokes[0].Width, film.Limits.Stroke, Because(film))
+        );
     }
 
-    private static Phrase Say(CheckedFit piece, ThinPart thin, Length limit)
+    private static (string One, string Many) What(CheckedFilm film, IReadOnlyList<NarrowPlace> strokes) =>
+        film.Limits.Purpose == FilmPurpose.Loose ? ("a web of", "webs from")
+        : strokes.All(s => s.Kind == NarrowKind.Tip) ? ("a tip of", "tips from")
+        : ("a stroke of", "strokes from");
+
+    private static Phrase Because(CheckedFilm film)
     {
-        var what = thin.Kind == ThinKind.Tip ? "A tip" : "A stroke";
-        var letter = piece.Fit.Parts.Select(p => p.LetterAt(thin.At)).FirstOrDefault(l => l is not null);
-        var where = letter is null ? Phrase.Empty : Phrase.Say($" in {letter:strong}");
-        return Phrase.Say(
-            $"{what} of {Length.Mm(thin.LeastWidth):strong fine}{where}, {Length.Mm(thin.Length)} long; this film weeds cleanly "
-                + $"from {limit:fine}."
-        );
+        var least = Length.Mm(film.Limits.Stroke);
+        return film.Limits.Purpose switch
+        {
+            FilmPurpose.Loose => Phrase.Say($"this stencil holds from {least:fine}."),
+            FilmPurpose.PulledOff => Phrase.Say(
+                $"this film weeds cleanly from {Length.Mm(film.Limits.Weeds):fine}, and as a mask it needs {least:fine}, since "
+                    + $"paint creeps."
+            ),
+            _ => Phrase.Say($"this film weeds cleanly from {least:fine}."),
+        };
     }
 }

@@ -12,6 +12,21 @@ public enum Rule
     /// <summary>Strokes thinner than the film bears.</summary>
     ThinStrokes,
 
+    /// <summary>Gaps narrower than the film bears.</summary>
+    NarrowGaps,
+
+    /// <summary>Separate parts smaller than the film bears.</summary>
+    Specks,
+
+    /// <summary>Holes of the ink smaller than the film bears.</summary>
+    Counters,
+
+    /// <summary>Parts that nothing holds, where they would fall out.</summary>
+    LooseParts,
+
+    /// <summary>Outlines that would be cut twice.</summary>
+    DoubledCuts,
+
     /// <summary>Film that would have to stretch or gather more than it gives.</summary>
     FilmStrain,
 

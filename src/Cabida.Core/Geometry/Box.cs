@@ -19,6 +19,13 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     [System.Text.Json.Serialization.JsonIgnore]
     public PlanePoint Centre => new(CentreX, CentreY);
 
+    /// <summary>How far a place lies outside it; zero within.</summary>
+    public double DistanceTo(PlanePoint at)
+    {
+        var (x, y) = (Math.Max(0, Math.Max(MinX - at.X, at.X - MaxX)), Math.Max(0, Math.Max(MinY - at.Y, at.Y - MaxY)));
+        return Math.Sqrt((x * x) + (y * y));
+    }
+
     /// <summary>The box moved.</summary>
     public Box Moved(double dx, double dy) => new(MinX + dx, MinY + dy, MaxX + dx, MaxY + dy);
 
@@ -39,6 +46,10 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     public bool Holds(Box other) => MinX <= other.MinX && MaxX >= other.MaxX && MinY <= other.MinY && MaxY >= other.MaxY;
 
     internal NetTopologySuite.Geometries.Envelope ToEnvelope() => new(MinX, MaxX, MinY, MaxY);
+
+    /// <summary>The smallest box that holds some places; there must be one.</summary>
+    internal static Box AroundPoints(IReadOnlyList<PlanePoint> places) =>
+        new(places.Min(p => p.X), places.Min(p => p.Y), places.Max(p => p.X), places.Max(p => p.Y));
 
     /// <summary>The smallest box that holds all, or null when there are none.</summary>
     public static Box? Around(IEnumerable<Box> boxes)

@@ -79,4 +79,7 @@ public sealed record LengthRange(Length Least, Length Most)
 
     /// <summary>Lettering and rules: 0.1 mm to 2 m.</summary>
     public static LengthRange Artwork { get; } = new(Length.Mm(0.1), Length.Mm(2000));
+
+    /// <summary>What a film bears at least, and ties: 0.05 mm to 50 mm.</summary>
+    public static LengthRange FilmLimit { get; } = new(Length.Mm(0.05), Length.Mm(50));
 }

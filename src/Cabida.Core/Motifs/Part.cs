@@ -146,6 +146,12 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     [Range(-36_000.0, 36_000.0)]
     public double Turn { get; init; }
 
+    /// <summary>
+    /// Whether the layer of film that it is cut from has to hang together when it is cut: a hung tag, a layer of card, lettering in an
+    /// opening. A mat always has to.
+    /// </summary>
+    public bool OnePiece { get; init; }
+
     /// <summary>Whether left and right are exchanged, before it is turned.</summary>
     public bool Flipped { get; init; }
 

@@ -20,9 +20,9 @@ public sealed record CheckedPiece(FittedPiece Piece, CheckedFit First, IReadOnly
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(piece);
         var on = run.SurfaceOf(piece.Fit.Piece);
-        var first = Checks.Of(piece.Fit, on.Basis, facts);
+        var first = Checks.Of(piece.Fit, on.Basis, facts, run.Cutter);
         var others = piece.Sides.SelectMany(s =>
-            Checks.Of(s.Fit, s.Side.Basis, facts).Findings.Select(f => SeenFromFirst(f, s.Side, on.MotionOf(s.Side)))
+            Checks.Of(s.Fit, s.Side.Basis, facts, run.Cutter).Findings.Select(f => SeenFromFirst(f, s.Side, on.MotionOf(s.Side)))
         );
         return new CheckedPiece(piece, first, Checks.Sorted([.. first.Findings, .. others, .. Between(piece, on)]));
     }

@@ -57,16 +57,16 @@ public static class RunReading
             : MotifProblems.Of(motif, atHand.Faces, atHand.Graphics).FirstOrDefault(p => !p.Fields.Contains("name"));
         Lacking(wrong is not null, "motif", Phrase.Say($"{motif?.Name:strong} has something to mend: {wrong?.Message ?? Phrase.Empty}"));
         Lacking(film is null, "film", Phrase.Say($"Choose a film."));
-        // Without its limit thin strokes would pass unseen.
+        // By other limits than were meant, what is too thin would pass unseen.
         foreach (var one in pinned.Films.Values.Prepend(film).OfType<Film>())
         {
-            var limit = one.ThinnestStroke.Read(LengthRange.Artwork).Problem;
+            var limit = StockProblems.OfLimits(one) is [var first, ..] ? first.Message : null;
             Lacking(
                 limit is not null,
                 "film",
                 Phrase.Say(
-                    $"The thinnest stroke of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then "
-                        + $"take the newer film here."
+                    $"A limit of {one.Name:strong} cannot be used: {limit ?? Phrase.Empty} Mend it in the stock, then take the newer "
+                        + $"film here."
                 )
             );
         }

@@ -39,6 +39,7 @@ public sealed record SetGroup(
 /// <param name="Conceded">How many fit by a concession.</param>
 /// <param name="ToLookAt">The pieces with findings, most serious first.</param>
 /// <param name="Groups">The groups that share a letter height; one where they are not grouped.</param>
+/// <param name="Findings">What several pieces have in common, the most serious first.</param>
 public sealed record RunSet(
     int Done,
     int All,
@@ -49,7 +50,8 @@ public sealed record RunSet(
     int LackLetters,
     int Conceded,
     IReadOnlyList<string> ToLookAt,
-    IReadOnlyList<SetGroup> Groups
+    IReadOnlyList<SetGroup> Groups,
+    IReadOnlyList<SetFinding> Findings
 )
 {
     /// <summary>No more names than this are left out in the plot.</summary>
@@ -80,7 +82,8 @@ public sealed record RunSet(
                 .. fitted
                     .GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal)
                     .Select(g => GroupOf(g.Key, [.. g.Select(f => f.Fit)], run)),
-            ]
+            ],
+            SetFindings.Of(pieces)
         );
     }
 

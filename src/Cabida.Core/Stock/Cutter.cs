@@ -14,4 +14,14 @@ public sealed record Cutter(
     TypedLength ReachWidth,
     TypedLength ReachLength,
     string Note = ""
-);
+)
+{
+    /// <summary>What it reaches of a sheet of a film, across and along, in millimetres; null where that cannot be read.</summary>
+    public (double Width, double Height)? ReachOf(Film film)
+    {
+        ArgumentNullException.ThrowIfNull(film);
+        static double Read(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
+        var (width, height) = (Math.Min(Read(ReachWidth), Read(film.Width)), Math.Min(Read(ReachLength), Read(film.Length)));
+        return width > 0 && height > 0 ? (width, height) : null;
+    }
+}

@@ -31,7 +31,7 @@ public sealed record CutSettings(string Blade, string Depth, string Pressure, st
 /// <param name="Colour">Its colour as <c>#rrggbb</c>.</param>
 /// <param name="Purpose">What it is for.</param>
 /// <param name="Mirrored">Whether it is cut from the back and so mirrored.</param>
-/// <param name="ThinnestStroke">The thinnest stroke that weeds cleanly.</param>
+/// <param name="ThinnestStroke">The thinnest stroke that weeds cleanly; empty for what is usual of its material.</param>
 /// <param name="Width">The width of a sheet of it.</param>
 /// <param name="Length">The length of a sheet of it.</param>
 /// <param name="Settings">How it is cut.</param>
@@ -50,6 +50,29 @@ public sealed record Film(
 {
     /// <summary>What it is, which decides how much it gives.</summary>
     public FilmMaterial Material { get; init; }
+
+    /// <summary>The narrowest gap between cuts whose waste still comes out; empty for the usual.</summary>
+    public TypedLength NarrowestGap { get; init; } = TypedLength.Empty;
+
+    /// <summary>How large across a dot or counter must be at least; empty for the usual.</summary>
+    public TypedLength SmallestAcross { get; init; } = TypedLength.Empty;
+
+    /// <summary>Which area a dot or counter must have at least, as typed; empty for the usual.</summary>
+    [MaxLength(TypedLength.MostLetters)]
+    public string SmallestArea { get; init; } = "";
+
+    /// <summary>How wide a tie is made; empty for the usual.</summary>
+    public TypedLength TieWidth { get; init; } = TypedLength.Empty;
+
+    /// <summary>It with no limit typed but its thinnest stroke: what the others would be.</summary>
+    public Film WithUsualLimits() =>
+        this with
+        {
+            NarrowestGap = TypedLength.Empty,
+            SmallestAcross = TypedLength.Empty,
+            SmallestArea = "",
+            TieWidth = TypedLength.Empty,
+        };
 
     /// <summary>Its pattern; none for a plain film.</summary>
     public FilmPattern Pattern { get; init; }

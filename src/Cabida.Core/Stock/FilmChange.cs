@@ -21,10 +21,17 @@ public static class FilmChange
             );
         }
 
-        var (was, now) = (from.ThinnestStroke.OrZero(LengthRange.Artwork), to.ThinnestStroke.OrZero(LengthRange.Artwork));
-        if (Math.Abs((was - now).Millimetres) > 1e-9)
+        var (was, now) = (FilmLimits.Of(from), FilmLimits.Of(to));
+        foreach (
+            var (what, before, after) in new[]
+            {
+                ("thinnest stroke", was.Stroke, now.Stroke),
+                ("narrowest gap", was.Gap, now.Gap),
+                ("smallest dot or counter", was.SpeckAcross, now.SpeckAcross),
+            }.Where(l => Math.Abs(l.Item2 - l.Item3) > 1e-9)
+        )
         {
-            changes.Add(Phrase.Say($"Its thinnest stroke is {now:fine} instead of {was:fine}."));
+            changes.Add(Phrase.Say($"Its {what} is {Length.Mm(after):fine} instead of {Length.Mm(before):fine}."));
         }
 
         if (from.Purpose != to.Purpose)

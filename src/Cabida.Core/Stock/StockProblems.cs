@@ -14,10 +14,28 @@ public static class StockProblems
         return
         [
             .. Named(film.Name),
-            .. Read("thinnestStroke", film.ThinnestStroke, LengthRange.Artwork),
+            .. OfLimits(film),
             .. Read("width", film.Width, LengthRange.Object),
             .. Read("length", film.Length, LengthRange.Object),
             .. Temperature.Read(film.PressedAt).Problem is { } heat ? [Finding.Unusable("pressedAt", heat)] : Array.Empty<Finding>(),
+        ];
+    }
+
+    /// <summary>Problems of the limits of a film: an empty one is the usual.</summary>
+    public static IReadOnlyList<Finding> OfLimits(Film film)
+    {
+        ArgumentNullException.ThrowIfNull(film);
+        var limits = new (string Field, TypedLength Typed)[]
+        {
+            ("thinnestStroke", film.ThinnestStroke),
+            ("narrowestGap", film.NarrowestGap),
+            ("smallestAcross", film.SmallestAcross),
+            ("tieWidth", film.TieWidth),
+        };
+        return
+        [
+            .. limits.Where(l => !l.Typed.IsEmpty).SelectMany(l => Read(l.Field, l.Typed, LengthRange.FilmLimit)),
+            .. SurfaceArea.Read(film.SmallestArea).Problem is { } area ? [Finding.Unusable("smallestArea", area)] : Array.Empty<Finding>(),
         ];
     }
 

@@ -61,7 +61,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         {
             lacks.Add(Finding.Lacking("cutter", Phrase.Say($"Choose a cutter, so that its reach is known.")));
         }
-        else if (FilmsOf(run).FirstOrDefault(f => Reach(run.Cutter, f) is null) is { } unread)
+        else if (FilmsOf(run).FirstOrDefault(f => run.Cutter.ReachOf(f) is null) is { } unread)
         {
             lacks.Add(
                 Finding.Lacking(
@@ -127,13 +127,13 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     .GroupBy(c => c.Film)
                     .Select(film =>
                     {
-                        var area = Reach(run.Cutter!, film.Key)!.Value;
+                        var area = run.Cutter!.ReachOf(film.Key)!.Value;
                         var inks = film.ToDictionary(c => c.Key, StringComparer.Ordinal);
                         return (film.Key, area, LoadPlan.Of([.. inks.Values.Select(ItemOf)], area.Width, area.Height, gap), inks);
                     }),
             ];
 
-        foreach (var (_, area, plan, inks) in Plans(_ => true))
+        foreach (var (film, area, plan, inks) in Plans(_ => true))
         {
             foreach (var item in plan.TooLarge)
             {
@@ -142,14 +142,7 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     piece.Id,
                     new HeldPiece(
                         piece.Name,
-                        new Finding(
-                            Rule.BeyondReach,
-                            Severity.Stop,
-                            Phrase.Say(
-                                $"{Length.Mm(item.Width):strong} × {Length.Mm(item.Height):strong} is larger than what the cutter "
-                                    + $"reaches of a sheet, {Length.Mm(area.Width)} × {Length.Mm(area.Height)}."
-                            )
-                        )
+                        new Finding(Rule.BeyondReach, Severity.Stop, BeyondReach.Said(item.Width, item.Height, film.Name, area))
                         {
                             Piece = piece.Id,
                         }
@@ -204,14 +197,6 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
     private sealed record CutInk(FittedPiece Piece, FilmInk Ink, Film Film, int Side, int Copy)
     {
         public string Key => FormattableString.Invariant($"{Piece.Fit.Piece.Id} {Ink.Film.FilmId} {Ink.Film.Ply} {Side} {Copy}");
-    }
-
-    /// <summary>What the cutter reaches of a sheet of the film.</summary>
-    private static (double Width, double Height)? Reach(Cutter cutter, Film film)
-    {
-        double Read(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
-        var (width, height) = (Math.Min(Read(cutter.ReachWidth), Read(film.Width)), Math.Min(Read(cutter.ReachLength), Read(film.Length)));
-        return width > 0 && height > 0 ? (width, height) : null;
     }
 
     private static LoadItem ItemOf(CutInk cut)

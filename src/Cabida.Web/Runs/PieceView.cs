@@ -7,6 +7,7 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
+using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Web.Inks;
 
@@ -111,7 +112,9 @@ internal sealed record PieceView(
     RoundView? Round,
     TaperView? Taper,
     ThinnestView? Thinnest,
-    double? ThinnestAllowed,
+    double ThinnestAllowed,
+    double? NarrowestGap,
+    double GapAllowed,
     IReadOnlyList<PieceSideView> Sides,
     IReadOnlyList<Phrase> Concessions,
     bool ByHand,
@@ -128,9 +131,8 @@ internal sealed record PieceView(
     public static PieceView Of(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache facts)
     {
         var (fit, looked) = (piece.Fit, CheckedPiece.Of(run, piece, facts));
-        var film = run.Film!;
         var box = Box.Of(fit.Ink);
-        var allowed = film.ThinnestStroke.Read(Core.Measures.LengthRange.Artwork).ValueOrDefault?.Value.Millimetres;
+        var limits = looked.First.Films is [var lowest, ..] ? lowest.Limits : FilmLimits.Of(run.Film!);
         return new PieceView(
             fit.Piece.Id,
             fit.Piece.Name,
@@ -150,7 +152,9 @@ internal sealed record PieceView(
             fit.Round is { } round ? RoundOf(round) : null,
             TaperOf(fit, run.SurfaceOf(fit.Piece).Basis, run.Run.SetUp),
             looked.First.Thinnest is var (width, at) ? new ThinnestView(width, at) : null,
-            allowed,
+            limits.Stroke,
+            looked.First.Films.SelectMany(f => f.Facts.Gaps).Select(g => (double?)g.Width).Min(),
+            limits.Gap,
             [
                 .. piece.Sides.Select(s => new PieceSideView(
                     s.Side.Side.Id,

@@ -5,12 +5,17 @@ using Cabida.Web.Library;
 
 namespace Cabida.Web.Stock;
 
-/// <summary>A film with what is wrong in it.</summary>
+/// <summary>
+/// A film with what is wrong in it, what its limits would be were none typed but its thinnest stroke, and the thinnest stroke of its
+/// material.
+/// </summary>
 internal sealed record FilmView(
     string Id,
     int Revision,
     DateTime ChangedAt,
     Film Film,
+    FilmLimits Usual,
+    double UsualStroke,
     IReadOnlyList<Finding> Problems,
     IReadOnlyList<string> UsedBy
 );
@@ -33,6 +38,8 @@ internal sealed class FilmViews(Cabida.Store.Library library) : IViews<Film, Fil
             stored.Revision,
             stored.ChangedAt,
             stored.Document,
+            FilmLimits.Of(stored.Document.WithUsualLimits()),
+            FilmLimits.UsualStroke(stored.Document.Material),
             StockProblems.Of(stored.Document),
             await library.UsedBy(DocumentKinds.Film, stored.Id, stop)
         );

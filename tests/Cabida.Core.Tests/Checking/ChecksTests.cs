@@ -12,14 +12,12 @@ namespace Cabida.Core.Tests.Checking;
 
 public class ChecksTests
 {
-    private static readonly Box Zone = new(-50, -20, 50, 20);
+    internal static readonly Box Zone = new(-50, -20, 50, 20);
 
     [Fact]
     public void The_most_serious_findings_come_first()
     {
-        var findings = Checks
-            .Looked(Piece("HßH", new Box(-60, -10, 60, 10), thin: [new ThinPart(ThinKind.Neck, new(0, 0), 0.5, 3)]))
-            .Findings;
+        var findings = Checks.Looked(Piece("HßH", new Box(-60, -10, 60, 10), Outlines.Rectangle(new Box(-60, 0, 60, 0.5)))).Findings;
         findings.Select(f => f.Rule).ShouldBe([Rule.MissingCharacters, Rule.OutsideZone, Rule.ThinStrokes]);
         findings.Select(f => f.Severity).ShouldBe([Severity.Stop, Severity.Stop, Severity.Look]);
     }
@@ -55,42 +53,12 @@ public class ChecksTests
         Checks.Looked(Piece("aa", Zone)).Findings.ShouldBeEmpty();
     }
 
-    [Fact]
-    public void Of_many_thin_places_the_thinnest_are_shown()
-    {
-        var thin = Enumerable.Range(1, 20).Select(i => new ThinPart(ThinKind.Neck, new(0, 0), i / 40.0, 2)).Reverse().ToList();
-        var shown = new ThinStrokes().Look(Piece("H", Zone, thin: thin)).ToList();
-        shown.Count.ShouldBe(6);
-        shown[0].Figure.ShouldBe(1 / 40.0);
-        shown.Select(f => f.Figure).ShouldBeInOrder();
-    }
-
-    [Theory]
-    [InlineData(ThinKind.Neck, "A stroke of 0.50 mm")]
-    [InlineData(ThinKind.Tip, "A tip of 0.50 mm")]
-    [InlineData(ThinKind.Throughout, "A stroke of 0.50 mm")]
-    public void A_thin_place_is_said_with_its_letter_length_and_limit(ThinKind kind, string begins)
-    {
-        var words = new ThinStrokes().Look(Piece("H", Zone, thin: [new ThinPart(kind, new(0, 0), 0.5, 3)])).Single().Message.ToString();
-        words.ShouldStartWith(begins);
-        words.ShouldContain("in H, 3.0 mm long; this film weeds cleanly from 0.80 mm");
-    }
-
-    private static CheckedFit Piece(string name, Box ink, IReadOnlyList<ThinPart>? thin = null)
+    internal static CheckedFit Piece(string name, Box ink, NetTopologySuite.Geometries.Geometry? cut = null, Film? of = null)
     {
         var composition = TestMotifs.Compose(TestMotifs.Single("{name}"), name);
         var rooms = Rooms.InRectangle(ink, ZoneShape.Rectangle(Zone));
-        var film = new Film(
-            "Film",
-            "#000000",
-            FilmPurpose.Stays,
-            false,
-            TypedLength.Mm(0.8),
-            TypedLength.Mm(300),
-            TypedLength.Mm(300),
-            new("", "", "", "", "")
-        );
-        var area = Outlines.Rectangle(ink);
+        var film = of ?? TestFilms.Plain(0.8);
+        var area = cut ?? Outlines.Rectangle(ink);
         return new CheckedFit(
             new PieceFit
             {
@@ -104,7 +72,7 @@ public class ChecksTests
                 Nominal = rooms,
                 Noticed = [.. LineFindings.Of(composition, composition.PartsAt(1))],
             },
-            [new CheckedFilm(film, new InkFacts(area, film, thin ?? []))]
+            [new CheckedFilm(film, new FilmPly("", 1), new InkFacts(area, FilmLimits.Of(film)))]
         );
     }
 
@@ -119,17 +87,19 @@ public class ChecksTests
             Outlines.Rectangle(new Box(24, 0, 24.6, 10)),
         ]);
         var cache = new InkFactsCache();
-        var facts = cache.Of("ink", ink, film);
-        facts.Thin.ShouldHaveSingleItem().LeastWidth.ShouldBe(0.6, 0.02);
+        var limits = FilmLimits.Of(film);
+        var facts = cache.Of("ink", ink, limits);
+        facts.Strokes.ShouldHaveSingleItem().Width.ShouldBe(0.6, 0.02);
         facts.Thinnest!.Value.Width.ShouldBe(0.6, 0.02);
-        var gap = facts.Gaps.ShouldHaveSingleItem();
-        gap.LeastWidth.ShouldBe(0.5, 0.02);
-        gap.At.X.ShouldBe(10.25, 0.3);
+        // Waste comes out from 0.6 of the thinnest stroke, 0.48: the gap of 0.5 is wide enough.
+        facts.Gaps.ShouldBeEmpty();
         facts.Parts.Count().ShouldBe(3);
         facts.Weeding.ShouldBe(new Weeding(2, 0, ink.Length, 9));
-        cache.Of("ink", ink, film).ShouldBeSameAs(facts);
-        cache.Of("ink", ink, film with { ThinnestStroke = TypedLength.Mm(0.4) }).Gaps.ShouldBeEmpty();
-        cache.Of("ink", ink, film with { Purpose = FilmPurpose.PulledOff }).Weeding.Bits.ShouldBe(3);
+        cache.Of("ink", ink, limits).ShouldBeSameAs(facts);
+        var gap = cache.Of("ink", ink, limits with { Gap = 0.6 }).Gaps.ShouldHaveSingleItem();
+        gap.Width.ShouldBe(0.5, 0.02);
+        gap.At.X.ShouldBe(10.25, 0.01);
+        cache.Of("ink", ink, limits with { Purpose = FilmPurpose.PulledOff }).Weeding.Bits.ShouldBe(3);
     }
 
     private static Dimension Sure(double mm) => new(Length.Mm(mm), Length.Zero);

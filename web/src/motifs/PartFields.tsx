@@ -27,6 +27,12 @@ export interface PartFieldsProps {
   onSection: (section: Section) => void;
 }
 
+/** The thinnest stroke of a film: as typed, or the usual of its material. */
+function strokeLimit(film: Schemas['FilmView'] | undefined): Schemas['TypedLength'] | undefined {
+  if (!film) return undefined;
+  return film.film.thinnestStroke.text.trim() === '' ? { text: String(film.usualStroke), unit: 'millimetre' } : film.film.thinnestStroke;
+}
+
 /** The fields of a part: what it is, where it stands, how it is cut. */
 export function PartFields({
   part,
@@ -56,7 +62,7 @@ export function PartFields({
           typefaces={typefaces}
           section={here}
           drawn={set.find((p) => p.partId === part.id)}
-          filmLimit={(films.find((f) => f.id === part.filmId) ?? films[0])?.film.thinnestStroke}
+          filmLimit={strokeLimit(films.find((f) => f.id === part.filmId) ?? films[0])}
           onTry={onTry}
           onLetter={onLetter}
           {...of}

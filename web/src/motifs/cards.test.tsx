@@ -50,6 +50,7 @@ const common = {
   ply: 1,
   turn: 0,
   flipped: false,
+  onePiece: false,
   centring: 'inkBox' as const,
 };
 const line: Lettering = {
@@ -129,7 +130,7 @@ const film = {
   id: 'navy',
   revision: 1,
   changedAt: '',
-  film: { name: 'Navy vinyl', colour: '#223366' },
+  film: { name: 'Navy vinyl', colour: '#223366', thinnestStroke: { text: '0.8', unit: 'millimetre' } },
   problems: [],
   usedBy: [],
 } as unknown as Schemas['FilmView'];

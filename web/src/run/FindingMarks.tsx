@@ -4,11 +4,22 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { within } from './faces';
 
-const RING = 11;
+/** A ring at a place of a finding that is pointed at, and at the worst of them: so small that letters stay readable. */
+const DOT = 3;
+const WORST = 5;
+/** More places than this are a pattern, which a tick for each says no better. */
+const MOST_TICKS = 40;
+
 const NAMES: Partial<Record<Schemas['Rule'], string>> = {
   missingCharacters: 'missing',
   outsideZone: 'over',
   thinStrokes: 'stroke',
+  narrowGaps: 'gap',
+  specks: 'dot',
+  counters: 'counter',
+  looseParts: 'loose',
+  doubledCuts: 'cut twice',
+  beyondReach: 'too large',
   filmStrain: 'strain',
   overrideLost: 'by hand',
   standsOnClear: 'no place',
@@ -20,56 +31,67 @@ const NAMES: Partial<Record<Schemas['Rule'], string>> = {
   otherFace: 'other face',
 };
 
-/** Rings at the places of findings; the one pointed at (or the first) has a leader with its figure. */
+/** The findings that a card shows at once; the rest stand behind a count. */
+export const SHOWN = 3;
+
+/**
+ * Where findings are. Until one is pointed at, nothing covers the letters: a tick for each place of the heaviest stands in the free margin
+ * below them, with its figure. Pointed at, a hairline goes up from each tick to its place.
+ */
 export function FindingMarks({
   findings,
   scale,
-  foot,
-  within: box,
+  face,
+  alone,
   lit,
 }: {
   findings: readonly Schemas['Finding'][];
   scale: Scale;
-  foot: number;
-  within?: Schemas['Box'];
+  /** The box of what they lie on. */
+  face: Schemas['Box'];
+  /** Whether there is no other face that they could lie on. */
+  alone: boolean;
   lit?: number;
 }) {
   const { units } = useUnits();
+  const base = scale.y(face.minY) - 12;
+  const said = (f: Schemas['Finding']) => `${NAMES[f.rule] ?? ''} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`.trim();
   const placed = findings
-    .map((f, i) => ({ f, i, place: f.places[0] }))
-    .filter(({ f, place }) => place && f.rule !== 'outsideZone' && (!box || within(place, box)));
-  const told = placed.find(({ i }) => i === lit) ?? placed[0];
+    .map((f, i) => ({ f, i, places: f.places.filter((p) => alone || within(p, face)) }))
+    .filter(({ f, places }) => places.length > 0 && f.rule !== 'outsideZone');
+  const pointed = placed.find(({ i }) => i === lit);
+  const told = pointed ?? placed[0];
+  if (!told) return null;
+  const places = told.places.slice(0, MOST_TICKS).map((p) => [scale.x(p.x), scale.y(p.y)] as const);
+  const text = said(told.f);
+  const [first, last] = [Math.min(...places.map(([x]) => x)), Math.max(...places.map(([x]) => x))];
+  // Beside the ticks where there is room on the goods, otherwise over them.
+  const beside = [last, first - widthOf(text) - 14].find((x) => x > scale.x(face.minX) && x + widthOf(text) + 7 < scale.x(face.maxX));
   return (
-    <>
-      {placed.map(({ f, i, place }) => {
-        const [x, y] = [scale.x(place?.x ?? 0), scale.y(place?.y ?? 0)];
-        return (
-          <g key={i} className={`finding-mark ${f.severity}${lit === i ? ' lit' : ''}`}>
-            <circle cx={x} cy={y} r={RING} />
-            {told?.i === i && (
-              <Leader
-                x={x}
-                y={y}
-                to={scale.y(foot) - 12}
-                text={`${NAMES[f.rule] ?? ''} ${typeof f.figure === 'number' ? figure(f.figure, units, 2) : ''}`}
-              />
-            )}
+    <g className={`finding-mark ${told.f.severity}${pointed ? ' lit' : ''}`}>
+      {pointed &&
+        places.map(([x, y], k) => (
+          <g key={k}>
+            <path className="leader" d={`M${x},${base - 5} V${y + DOT}`} />
+            <circle cx={x} cy={y} r={k === 0 ? WORST : DOT} />
           </g>
-        );
-      })}
-    </>
+        ))}
+      {places.map(([x], k) => (
+        <path key={k} className="foot-tick" d={`M${x},${base - 5} l-3.5,7 h7 z`} />
+      ))}
+      <Said x={beside ?? (first + last - widthOf(text)) / 2 - 7} y={beside === undefined ? base - 16 : base} text={text} />
+    </g>
   );
 }
 
-/** Down to the free margin above the base. */
-function Leader({ x, y, to, text }: { x: number; y: number; to: number; text: string }) {
-  const width = text.length * 6.6 + 8;
-  const slant = Math.max(10, (to - y) * 0.25);
+const widthOf = (text: string) => text.length * 6.6 + 6;
+
+/** A figure beside its tick. */
+function Said({ x, y, text }: { x: number; y: number; text: string }) {
   return (
     <>
-      <polyline points={`${x + RING * 0.3},${y + RING} ${x + slant},${to} ${x + slant + 6},${to}`} />
-      <rect x={x + slant + 6} y={to - 9} width={width} height={18} className="gap" />
-      <text x={x + slant + 10} y={to} dy="0.35em">
+      <rect x={x + 7} y={y - 9} width={widthOf(text)} height={18} className="gap" />
+      <text x={x + 10} y={y} dy="0.35em">
         {text}
       </text>
     </>

@@ -5,6 +5,7 @@ import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { ghostSaid } from './set/ghostSaid';
 import type { Ghost } from './set/useGhost';
+import { SHOWN } from './FindingMarks';
 import { mendPiece, useRemedies } from './useRemedies';
 import type { RunDocument } from './useRun';
 
@@ -23,12 +24,14 @@ interface Props {
 /** What the checks noticed on a piece, most serious first, and what would mend it: pointed at, it is shown; clicked, it is done. */
 export function FindingsCard({ id, piece, set, run, lit, onLight, ghost, onGhost }: Props) {
   const mendable = useRemedies(id, piece, run.view?.revision, set);
+  const [all, setAll] = useState(false);
+  const more = piece.findings.length - SHOWN;
   return (
     <section className="card grow" aria-label="To look at" aria-live="polite">
       <h2>
         To look at<span className="count">{piece.findings.length || 'nothing'}</span>
       </h2>
-      {piece.findings.map((f, i) => (
+      {piece.findings.slice(0, all ? undefined : SHOWN).map((f, i) => (
         <div
           key={i}
           className={`finding ${f.severity}${lit === i ? ' lit' : ''}`}
@@ -51,6 +54,11 @@ export function FindingsCard({ id, piece, set, run, lit, onLight, ghost, onGhost
           />
         </div>
       ))}
+      {more > 0 && (
+        <button type="button" className="quiet more" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Only the heaviest' : `${more} more, lighter`}
+        </button>
+      )}
     </section>
   );
 }

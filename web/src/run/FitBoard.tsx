@@ -166,13 +166,7 @@ export function FitBoard({
               })}
               {/* What was found is of the ink as it was. */}
               {!move && (
-                <FindingMarks
-                  findings={piece.findings}
-                  scale={scale}
-                  foot={face.flat.box.minY}
-                  within={ground.faces.length > 1 ? face.flat.box : undefined}
-                  lit={lit}
-                />
+                <FindingMarks findings={piece.findings} scale={scale} face={face.flat.box} alone={ground.faces.length === 1} lit={lit} />
               )}
             </>
           )}

@@ -10,6 +10,7 @@ import { SidesFit } from './piece/SidesFit';
 import { ConcessionsCard } from './set/ConcessionsCard';
 import { PlacingCard } from './set/PlacingCard';
 import { SetCard } from './set/SetCard';
+import { SetFindingsCard } from './set/SetFindingsCard';
 import { useGhost, type Ghost } from './set/useGhost';
 import { useFitting } from './useFitting';
 import { Lacks } from './Lacks';
@@ -154,6 +155,13 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
             ) : (
               <>
                 <SetCard set={set.data} run={run} onChoose={setChosen} />
+                <SetFindingsCard
+                  findings={set.data?.findings ?? []}
+                  onChoose={(id) => {
+                    setChosen(id);
+                    setTab('piece');
+                  }}
+                />
                 <ConcessionsCard run={run} />
                 <PlacingCard run={run} piece={piece} ghost={ghost ? shown : undefined} onGhost={setGhost} />
               </>

@@ -27,8 +27,15 @@ export function InkCard({ piece, face, wall }: { piece: Schemas['PieceView']; fa
     [
       'Thinnest stroke',
       piece.thinnest ? length(piece.thinnest.width, units, 2) : '–',
-      typeof piece.thinnestAllowed === 'number' ? `film ${figure(piece.thinnestAllowed, units, 2)}` : '',
+      `film ${figure(piece.thinnestAllowed, units, 2)}`,
       thin,
+    ],
+    // Of gaps only those are measured that are too narrow.
+    [
+      'Narrowest gap',
+      typeof piece.narrowestGap === 'number' ? length(piece.narrowestGap, units, 2) : piece.inkBox ? 'wide enough' : '–',
+      `film ${figure(piece.gapAllowed, units, 2)}`,
+      typeof piece.narrowestGap === 'number',
     ],
     ...(piece.taper ? taperRows(piece.taper, units) : []),
   ];

@@ -54,6 +54,8 @@ const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView']
   },
   thinnest: { width: 0.62, at: { x: 0, y: 0 } },
   thinnestAllowed: 0.8,
+  narrowestGap: null,
+  gapAllowed: 0.48,
   findings: [],
   ...change,
 });

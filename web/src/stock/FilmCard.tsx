@@ -5,6 +5,7 @@ import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
+import { FilmLimits } from './FilmLimits';
 import { StockLength } from './StockLength';
 
 type Film = Schemas['Film'];
@@ -46,7 +47,7 @@ export function FilmCard({ id }: { id: string }) {
   });
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));
-  const length = (field: 'thinnestStroke' | 'width' | 'length', label: string) => (
+  const length = (field: 'width' | 'length', label: string) => (
     <StockLength
       label={label}
       value={film[field]}
@@ -150,7 +151,6 @@ export function FilmCard({ id }: { id: string }) {
             onChange={(e) => set({ pressedAt: e.target.value })}
           />
         </label>
-        {length('thinnestStroke', 'Thinnest stroke')}
         {length('width', 'Sheet wide')}
         {length('length', 'Sheet long')}
         {SETTINGS.map(([key, label]) => (
@@ -164,6 +164,7 @@ export function FilmCard({ id }: { id: string }) {
           </label>
         ))}
       </div>
+      <FilmLimits view={view} film={film} onChange={set} />
       <Form.Control
         as="textarea"
         rows={2}

@@ -6,10 +6,12 @@ interface Props {
   label: string;
   value: Schemas['TypedLength'];
   problem?: Schemas['Phrase'];
+  /** What it is while nothing is typed. */
+  usual?: string;
   onChange: (value: Schemas['TypedLength']) => void;
 }
 
 /** A length of the stock, echoed as understood. */
-export function StockLength({ label, value, problem, onChange }: Props) {
-  return <LengthField label={label} value={value} echo={useEcho(value, 'margin', problem)} onChange={onChange} />;
+export function StockLength({ label, value, problem, usual, onChange }: Props) {
+  return <LengthField label={label} value={value} echo={useEcho(value, 'margin', problem)} usual={usual} onChange={onChange} />;
 }

@@ -12,10 +12,12 @@ interface Props {
   onChange: (value: Schemas['TypedLength']) => void;
   hideLabel?: boolean;
   disabled?: boolean;
+  /** What it is while nothing is typed. */
+  usual?: string;
 }
 
 /** A length typed the way it is read off a tape, with what was understood beneath; what was typed is never rewritten. */
-export function LengthField({ label, value, echo, onChange, hideLabel = false, disabled = false }: Props) {
+export function LengthField({ label, value, echo, onChange, hideLabel = false, disabled = false, usual }: Props) {
   const { units } = useUnits();
   const id = useId();
   const problem = value.text.trim() !== '' ? echo?.problem : undefined;
@@ -30,6 +32,7 @@ export function LengthField({ label, value, echo, onChange, hideLabel = false, d
         size="sm"
         value={value.text}
         disabled={disabled}
+        placeholder={usual}
         isInvalid={!!problem}
         aria-describedby={`${id}-echo`}
         onChange={(e) => onChange({ text: e.target.value, unit: unitInForce(units) })}

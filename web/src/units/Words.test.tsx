@@ -21,13 +21,13 @@ beforeEach(() => kept.clear());
 
 describe('a sentence with lengths', () => {
   it('is read in millimetres, small figures to a hundredth', () => {
-    expect(read(<Words of={sentence} />)).toBe('Siân is 4.1 mm wider; stroke 0.63 mm');
+    expect(read(<Words of={sentence} />)).toBe('Siân is 4.08 mm wider; stroke 0.63 mm');
     expect(read(<Words of={sentence} bare />)).toBe('Siân is 4.1 wider; stroke 0.63');
   });
 
   it('is read in inches by who prefers them', () => {
     kept.set('cabida.units', JSON.stringify({ unit: 'in', fraction: 0 }));
-    expect(read(<Words of={sentence} />)).toBe('Siân is 0.161 in wider; stroke 0.0246 in');
+    expect(read(<Words of={sentence} />)).toBe('Siân is 0.161 in wider; stroke 0.025 in');
     kept.set('cabida.units', JSON.stringify({ unit: 'in', fraction: 16 }));
     expect(read(<Figure mm={219.075} />)).toBe('8 5/8 in');
   });

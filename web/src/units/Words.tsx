@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { figure, length } from './units';
+import { figure, isSmall, length } from './units';
 import { useUnits } from './UnitsContext';
 
 /** A sentence of the server; its lengths are shown in the reader's unit. In sums (`bare`) the unit is left out. */
@@ -8,8 +8,8 @@ export function Words({ of, bare = false }: { of: Schemas['Phrase']; bare?: bool
   return (
     <>
       {of.parts.map((part, i) => {
-        const text =
-          typeof part.millimetres === 'number' ? (bare ? figure : length)(part.millimetres, units, part.fine ? 2 : 1) : part.text;
+        const digits = part.fine || (!bare && isSmall(part.millimetres ?? 0)) ? 2 : 1;
+        const text = typeof part.millimetres === 'number' ? (bare ? figure : length)(part.millimetres, units, digits) : part.text;
         return part.strong ? <strong key={i}>{text}</strong> : <span key={i}>{text}</span>;
       })}
     </>

@@ -12,9 +12,15 @@ describe('lengths as they are shown', () => {
     expect(length(219.075, { unit: 'in', fraction: 0 })).toBe('8.625 in');
     expect(length(219.075, { unit: 'in', fraction: 16 })).toBe('8 5/8 in');
     expect(figure(25.4 * 0.999, { unit: 'in', fraction: 8 })).toBe('1');
-    expect(figure(25.4 / 32, { unit: 'in', fraction: 32 })).toBe('1/32');
+    expect(figure((25.4 * 7) / 32, { unit: 'in', fraction: 32 })).toBe('7/32');
     expect(figure(-25.4 / 2, { unit: 'in', fraction: 8 })).toBe('−1/2');
-    expect(figure(-0.1, { unit: 'in', fraction: 8 })).toBe('0');
+  });
+
+  it('shows what is small in thousandths of an inch whatever part is chosen: 1/16 of 1/16 tells nothing', () => {
+    expect(figure(25.4 / 32, { unit: 'in', fraction: 8 }, 2)).toBe('0.031');
+    expect(figure(-0.1, { unit: 'in', fraction: 8 }, 2)).toBe('−0.004');
+    expect(figure(0, { unit: 'in', fraction: 16 }, 2)).toBe('0.000');
+    expect(figure(25.4 / 16, { unit: 'in', fraction: 16 })).toBe('1/16');
   });
 });
 

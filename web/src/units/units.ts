@@ -23,10 +23,18 @@ export function keptUnits(kept: string | null): Units {
   }
 }
 
+/** Less than this is told to hundredths of a millimetre or thousandths of an inch: 1/16 of 1/16 tells nothing. */
+const SMALL = 5;
+
+/** Whether a length is so small that hundredths of a millimetre count where it stands for itself. */
+export const isSmall = (mm: number) => Math.abs(mm) < SMALL;
+
 /** The figure alone, without its unit. */
 export function figure(mm: number, units: Units, digits = 1): string {
   if (units.unit === 'mm') return fixed(mm, digits);
   const inches = mm / MM_PER_INCH;
+  // What is asked for finely stands for itself; beside another figure, as an uncertainty, a small one is shown as that is.
+  if (digits > 1 && isSmall(mm)) return fixed(inches, 3);
   return units.fraction === 0 ? fixed(inches, digits + 2) : inFractions(inches, units.fraction);
 }
 

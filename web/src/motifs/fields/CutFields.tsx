@@ -76,6 +76,9 @@ export function CutFields({
               ↻
             </button>
           </span>
+          {part.action === 'adds' && (
+            <Check label="Its layer is one piece" value={part.onePiece} onChange={(onePiece) => set({ onePiece })} />
+          )}
           <Check label="Flipped, left for right" value={part.flipped} onChange={(flipped) => set({ flipped })} />
         </>
       )}

@@ -25,14 +25,22 @@ public readonly record struct WidthSample(
 )
 {
     /// <summary>A stroke's two sides face one another; in a corner they do not. Radians.</summary>
-    private const double FacingSides = 110 * Math.PI / 180;
+    internal const double FacingSides = 110 * Math.PI / 180;
 
     /// <summary>From side to side of a stroke the boundary goes at least this many widths; round a corner it is shorter.</summary>
-    private const double LeastAround = 6;
+    internal const double LeastAround = 6;
 
     /// <summary>Whether the place is a side of a stroke rather than part of a corner or an end.</summary>
     public bool IsStroke => Facing > FacingSides && Around > LeastAround * Width;
 }
+
+/// <summary>A ball that touches a boundary at a place and, unless it could not grow that far, on the other side.</summary>
+/// <param name="Radius">Its radius.</param>
+/// <param name="Centre">Its centre.</param>
+/// <param name="Across">Where it touches on the other side; the place itself where it touches nothing else.</param>
+/// <param name="On">The segment that this lies on; negative for none.</param>
+/// <param name="Facing">The angle at the centre between the two places, in radians.</param>
+internal readonly record struct TouchingBall(double Radius, PlanePoint Centre, PlanePoint Across, int On, double Facing);
 
 /// <summary>
 /// Local width of ink: the diameter of the largest disc within it (local thickness as in granulometry, Hildebrand
@@ -75,6 +83,53 @@ public static class LocalWidth
         var largest = 0.51 * Math.Min(ink.EnvelopeInternal.Width, ink.EnvelopeInternal.Height);
         var coarse = Coarse(grid, step, fineBelow, largest);
         return Refined(grid, coarse, Minima(coarse.Samples), step / 2, largest);
+    }
+
+    /// <summary>
+    /// The thinnest stroke of ink of which nothing is thinner than a limit: the least local width that is a minimum along its side, so that
+    /// strokes which run out into a tip are not counted by it. Null when there is none.
+    /// </summary>
+    /// <param name="samples">Width samples in the order of the boundary.</param>
+    /// <param name="limit">The least width wanted.</param>
+    public static (double Width, PlanePoint At)? Thinnest(IReadOnlyList<WidthSample> samples, double limit)
+    {
+        ArgumentNullException.ThrowIfNull(samples);
+        WidthSample? least = null;
+        for (var i = 0; i < samples.Count; i++)
+        {
+            var s = samples[i];
+            if (
+                s.IsStroke
+                && s.Width >= limit - Tolerances.Check
+                && (least is not { } l || s.Width < l.Width)
+                && IsLeastNearby(samples, i, -1)
+                && IsLeastNearby(samples, i, 1)
+            )
+            {
+                least = s;
+            }
+        }
+
+        return least is { } found ? (found.Width, found.Centre) : null;
+    }
+
+    /// <summary>Whether no sample within a width's distance along the boundary is narrower.</summary>
+    private static bool IsLeastNearby(IReadOnlyList<WidthSample> samples, int i, int way)
+    {
+        var s = samples[i];
+        for (
+            var j = i + way;
+            j >= 0 && j < samples.Count && samples[j].Ring == s.Ring && Math.Abs(samples[j].Position - s.Position) <= s.Width;
+            j += way
+        )
+        {
+            if (samples[j].Width < s.Width - (Tolerances.Check / 4))
+            {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /// <summary>Samples at most <paramref name="step"/> apart, and for each segment where its own begin among them.</summary>
@@ -185,8 +240,20 @@ public static class LocalWidth
     private static WidthSample At(SegmentGrid grid, in SegmentGrid.Segment segment, double share, double guess, double largest)
     {
         var p = segment.A.Towards(segment.B, share);
-        var n = segment.Inward;
-        var r = Math.Min(Math.Max(GuessShare * guess, 1e-3), largest);
+        var ball = Ball(grid, p, segment.Inward, Math.Min(Math.Max(GuessShare * guess, 1e-3), largest), largest);
+        var position = segment.Start + (share * segment.Length);
+        var around = AroundTo(grid, segment.Ring, position, ball.On, ball.Across);
+        return new WidthSample(p, ball.Across, ball.Centre, 2 * ball.Radius, ball.Facing, segment.Ring, position, around);
+    }
+
+    /// <summary>The largest ball that touches the boundary at a place and holds nothing of it.</summary>
+    /// <param name="grid">The boundary.</param>
+    /// <param name="p">The place on it.</param>
+    /// <param name="n">The unit normal there, to the side that is looked at.</param>
+    /// <param name="r">About its radius, right or wrong.</param>
+    /// <param name="largest">A radius that is not exceeded.</param>
+    internal static TouchingBall Ball(SegmentGrid grid, PlanePoint p, PlanePoint n, double r, double largest)
+    {
         var (q, across) = (p, -1);
         for (var i = 0; i < MostShrinks; i++)
         {
@@ -222,10 +289,8 @@ public static class LocalWidth
             r = shrunk;
         }
 
-        var centre = new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y));
         var facing = r < 1e-9 || q == p ? 0 : 2 * Math.Asin(Math.Min(1, p.To(q) / (2 * r)));
-        var position = segment.Start + (share * segment.Length);
-        return new WidthSample(p, q, centre, 2 * r, facing, segment.Ring, position, AroundTo(grid, segment.Ring, position, across, q));
+        return new TouchingBall(r, new PlanePoint(p.X + (r * n.X), p.Y + (r * n.Y)), q, across, facing);
     }
 
     /// <summary>The ball through p that touches a segment: where it does, within it or at an end; at least at a point of it.</summary>

@@ -105,6 +105,32 @@ internal sealed class SegmentGrid : IDisposable
     /// <summary>The length of each ring.</summary>
     public List<double> RingLengths { get; } = [];
 
+    /// <summary>The rings, each by its first segment, how many it has, and whether it is a hole of the area.</summary>
+    public List<(int First, int Count, bool IsHole)> Rings { get; } = [];
+
+    /// <summary>
+    /// Whether a disc is kept out: something of the boundary lies in it, or an edge passes about as far from its middle as it reaches and
+    /// has the middle on its wrong side, as near the point of a spike.
+    /// </summary>
+    /// <param name="p">The middle of the disc.</param>
+    /// <param name="empty">The radius in which nothing may lie.</param>
+    /// <param name="reach">The radius up to which edges have the middle on their right side.</param>
+    /// <param name="outside">Whether that is outside the area.</param>
+    public bool KeepsOut(PlanePoint p, double empty, double reach, bool outside)
+    {
+        var (left, right) = (Column(p.X - reach), Column(p.X + reach) + 1);
+        for (int y = Row(p.Y - reach), top = Row(p.Y + reach); y <= top; y++)
+        {
+            var (from, to) = (firstIn[(y * columns) + left], firstIn[(y * columns) + right]);
+            if (held.KeepOut(p, empty * empty, reach * reach, outside ? -1 : 1, from, to))
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>
     /// The boundary point nearest to <paramref name="p"/> within <paramref name="reach"/>, if any, and the segment it lies on.
     /// </summary>
@@ -136,7 +162,7 @@ internal sealed class SegmentGrid : IDisposable
     {
         var points = ring.Coordinates;
         var leftward = NetTopologySuite.Algorithm.Orientation.IsCCW(ring.CoordinateSequence) != inside;
-        var along = 0.0;
+        var (along, first) = (0.0, count);
         for (var k = 0; k < points.Length - 1; k++)
         {
             var i = leftward ? k : points.Length - 1 - k;
@@ -152,6 +178,7 @@ internal sealed class SegmentGrid : IDisposable
         }
 
         RingLengths.Add(along);
+        Rings.Add((first, count - first, inside));
     }
 
     /// <summary>Whether the boundary turns right, away from the area on its left, by more than a smooth curve does.</summary>
@@ -264,6 +291,36 @@ internal sealed class SegmentGrid : IDisposable
                 nearest.Least = Vector256.ConditionalSelect(nearer, square, nearest.Least);
                 nearest.At = Vector256.ConditionalSelect(nearer.AsInt64(), Vector256.Create((long)at) + Four, nearest.At);
             }
+        }
+
+        /// <summary>Whether one of those from one to before another keeps a disc out; its radii are given squared.</summary>
+        public bool KeepOut(PlanePoint p, double empty, double reach, double side, int from, int to)
+        {
+            var (px, py, within, about) = (Vector256.Create(p.X), Vector256.Create(p.Y), Vector256.Create(empty), Vector256.Create(reach));
+            for (var at = from; at < to; at += Vector256<double>.Count)
+            {
+                var (sx, sy) = (Vector256.Create(x, at), Vector256.Create(y, at));
+                var (tx, ty) = (Vector256.Create(dx, at), Vector256.Create(dy, at));
+                var free = ((px - sx) * Vector256.Create(ux, at)) + ((py - sy) * Vector256.Create(uy, at));
+                var share = Vector256.Min(Vector256.Max(free, Vector256<double>.Zero), Vector256<double>.One);
+                var awayX = sx + (share * tx) - px;
+                var awayY = sy + (share * ty) - py;
+                var square = (awayX * awayX) + (awayY * awayY);
+                var isNear = Vector256.LessThan(square, about);
+                if (isNear == Vector256<double>.Zero)
+                {
+                    continue;
+                }
+
+                var turned = Vector256.LessThan(((ty * awayX) - (tx * awayY)) * side, Vector256<double>.Zero);
+                var wrong = isNear & turned & Vector256.Equals(free, share);
+                if ((Vector256.LessThan(square, within) | wrong) != Vector256<double>.Zero)
+                {
+                    return true;
+                }
+            }
+
+            return false;
         }
 
         public PlanePoint PointOn(int at, PlanePoint p)
