@@ -53,6 +53,7 @@ public static class Checks
         new Specks(),
         new SmallCounters(),
         new DoubledCuts(),
+        new WideTies(),
     ];
 
     /// <summary>Of what is equally serious, what comes first.</summary>

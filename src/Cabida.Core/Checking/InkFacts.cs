@@ -1,5 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Stock;
+using Cabida.Core.Ties;
 using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -87,7 +88,7 @@ public sealed class InkFacts
                         .Select(h => new LoosePart(Outlines.Factory.CreatePolygon(h)))
                         .OrderByDescending(p => p.Outline.Area),
                 ]
-            : onePiece ? [.. polygons.OrderByDescending(p => p.Area).Skip(1).Select(p => new LoosePart(p))]
+            : onePiece ? [.. TiedInk.LargestFirst(polygons).Skip(1).Select(p => new LoosePart(p))]
             : [];
     }
 }

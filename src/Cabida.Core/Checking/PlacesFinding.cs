@@ -1,6 +1,7 @@
 using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;

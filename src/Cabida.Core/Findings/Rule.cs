@@ -24,6 +24,9 @@ public enum Rule
     /// <summary>Parts that nothing holds, where they would fall out.</summary>
     LooseParts,
 
+    /// <summary>Ties as wide as what they hold.</summary>
+    WideTies,
+
     /// <summary>Outlines that would be cut twice.</summary>
     DoubledCuts,
 

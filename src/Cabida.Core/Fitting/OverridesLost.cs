@@ -29,6 +29,13 @@ internal static class OverridesLost
             );
         }
 
+        foreach (var gone in own.Mends.Where(m => !MendApplies(m, basis)))
+        {
+            yield return gone.TypefaceId.Length > 0 && PartOf(gone, basis) is not null
+                ? Phrase.Say($"The typeface chosen for a part of it is no longer here. That part stands in the motif's.")
+                : Phrase.Say($"A part of the motif that was changed for it is no longer there. What is there stands as the motif has it.");
+        }
+
         if (!FaceApplies(own, basis))
         {
             yield return Phrase.Say($"The typeface chosen for it is no longer here. It stands in the motif's.");
@@ -42,7 +49,13 @@ internal static class OverridesLost
             TwoLines = LinesApply(own, setting) ? own.TwoLines : "",
             Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, basis))],
             TypefaceId = FaceApplies(own, basis) ? own.TypefaceId : "",
+            Mends = [.. own.Mends.Where(m => MendApplies(m, basis))],
         };
+
+    private static Part? PartOf(PartMend mend, FitBasis basis) => basis.Motif.AllParts.FirstOrDefault(p => p.Id == mend.PartId);
+
+    private static bool MendApplies(PartMend mend, FitBasis basis) =>
+        PartOf(mend, basis) is not null && (mend.TypefaceId.Length == 0 || basis.Faces.Find(mend.TypefaceId) is not null);
 
     private static bool FaceApplies(Overrides own, FitBasis basis) =>
         own.TypefaceId.Length == 0 || basis.Faces.Find(own.TypefaceId) is not null;

@@ -5,6 +5,7 @@ using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Ties;
 using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -45,6 +46,9 @@ public sealed record PieceFit
         get => films;
         init => (films, Hash) = (value, InkHash.Of(value));
     }
+
+    /// <summary>The ties that hold what would fall out.</summary>
+    public IReadOnlyList<Tie> Ties { get; init; } = [];
 
     /// <summary>Room in the cautious zone; null without ink.</summary>
     public Rooms? Cautious { get; init; }
@@ -187,10 +191,15 @@ public sealed record PieceFit
         var (composition, laying) = (set.Composition, set.Laying);
         var straight = Laying.InPlace(composition, place);
         var parts = laying.Flat(straight);
-        var films = composition.FilmsOf(parts, place.Scale);
+        var (films, ties) = TiedFilms.Of(
+            composition.FilmsOf(parts, place.Scale),
+            parts,
+            layer => FilmLimits.Of(basis.FilmOf(layer.FilmId)),
+            piece.Own.Ties
+        );
         Area Joined(IReadOnlyList<PlacedPart> of) =>
             composition.HasMats ? composition.ToFit(of, place.Scale) : FilmLayers.Joined(composition.FilmsOf(of, place.Scale));
-        var ink = ReferenceEquals(parts, straight) && !composition.HasMats ? FilmLayers.Joined(films) : Joined(parts);
+        var ink = composition.HasMats ? Joined(parts) : FilmLayers.Joined(films);
         // What follows a taper is measured as it was fitted, straight.
         var judged = laying.Judged == laying.Straight && !ReferenceEquals(parts, straight) ? Joined(straight) : ink;
         var box = Box.Of(judged);
@@ -209,6 +218,7 @@ public sealed record PieceFit
             Parts = parts,
             Ink = ink,
             Films = films,
+            Ties = ties,
             Cautious = cautious,
             Nominal = nominal,
             LetterHeight = setting.NameHeight(parts),

@@ -12,6 +12,9 @@ namespace Cabida.Core.Fitting;
 /// <param name="Lines">Its words on two lines; null for one.</param>
 internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string First, string Second)? Lines)
 {
+    /// <summary>What is changed of parts so that the piece can be cut.</summary>
+    public IReadOnlyList<PartMend> Mends { get; init; } = [];
+
     /// <summary>The gap between the ink of two lines, as a share of the height of capitals.</summary>
     private const double LineGap = 0.25;
 
@@ -19,7 +22,10 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
     public static PieceVariant Of(Overrides own)
     {
         var lines = own.TwoLines.ReplaceLineEndings("\n").Split('\n', 2, StringSplitOptions.TrimEntries);
-        return new(-own.Spacing, own.TypefaceId, lines is [{ Length: > 0 }, { Length: > 0 }] ? (lines[0], lines[1]) : null);
+        return new(-own.Spacing, own.TypefaceId, lines is [{ Length: > 0 }, { Length: > 0 }] ? (lines[0], lines[1]) : null)
+        {
+            Mends = own.Mends,
+        };
     }
 
     /// <summary>The motif with its name line set so, and with the piece's own letters.</summary>
@@ -27,13 +33,17 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
     /// <param name="nameId">Its line with the name.</param>
     /// <param name="words">What that line says in the piece.</param>
     /// <param name="letters">Letters in other forms.</param>
-    public Motif On(Motif motif, string? nameId, string words, IReadOnlyList<PieceLetter> letters) =>
-        CloseUp == 0 && TypefaceId.Length == 0 && Lines is null && letters.Count == 0
-            ? motif
-            : motif with
+    public Motif On(Motif motif, string? nameId, string words, IReadOnlyList<PieceLetter> letters)
+    {
+        // A name on two lines is mended on both of them.
+        var mended = Mends.Aggregate(motif, (m, mend) => mend.On(m));
+        return CloseUp == 0 && TypefaceId.Length == 0 && Lines is null && letters.Count == 0
+            ? mended
+            : mended with
             {
-                Parts = [.. motif.Parts.Select(p => Set(p, nameId, words, letters))],
+                Parts = [.. mended.Parts.Select(p => Set(p, nameId, words, letters))],
             };
+    }
 
     private Part Set(Part part, string? nameId, string words, IReadOnlyList<PieceLetter> letters) =>
         part switch
@@ -113,6 +123,8 @@ internal sealed record PieceVariant(double CloseUp, string TypefaceId, (string F
             Anchor = line.Anchor,
             Nudge = line.Nudge,
             Action = line.Action,
+            OnePiece = line.OnePiece,
+            Tied = line.Tied,
             Clearance = line.Clearance,
             FilmId = line.FilmId,
             Ply = line.Ply,

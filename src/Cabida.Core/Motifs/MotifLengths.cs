@@ -9,7 +9,13 @@ internal static class MotifLengths
 
     private static IEnumerable<MotifLength> Of(IReadOnlyList<Part> parts) => parts.SelectMany((p, i) => Sizes(p).Concat(Places(p, i)));
 
-    private static IEnumerable<MotifLength> Sizes(Part part) =>
+    private static IEnumerable<MotifLength> Sizes(Part part) => part.Mending.IsNone ? Own(part) : Own(part).Concat(Mended(part.Mending));
+
+    /// <summary>What is done to ink is millimetres on the finished piece, so nothing of it follows the scale alone.</summary>
+    private static IEnumerable<MotifLength> Mended(InkMending mending) =>
+        new[] { mending.Dots, mending.Counters, mending.Tips }.Where(t => !t.IsEmpty).Select(t => new MotifLength(t, Scaling.Fixed));
+
+    private static IEnumerable<MotifLength> Own(Part part) =>
         part switch
         {
             LetteringPart l =>

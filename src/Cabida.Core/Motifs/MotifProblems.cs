@@ -128,6 +128,11 @@ public static class MotifProblems
             reading.Add(part.Id, "turn", Phrase.Say($"A part is turned by −360 to 360 degrees."));
         }
 
+        foreach (var (field, why) in part.Mending.Problems)
+        {
+            reading.Add(part.Id, field, why);
+        }
+
         if (part.Ply is < 1 or > MostPly)
         {
             reading.Add(part.Id, "ply", Phrase.Say($"Plies of a film are counted from 1 to {MostPly}."));

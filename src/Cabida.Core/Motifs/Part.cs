@@ -152,6 +152,12 @@ public abstract record Part(string Id, PartPlace Place, MotifLength Gap)
     /// </summary>
     public bool OnePiece { get; init; }
 
+    /// <summary>Whether that layer is held together by ties, as far as parts of it hang on nothing.</summary>
+    public bool Tied { get; init; }
+
+    /// <summary>What is done to its ink so that it can be cut; lettering and graphics alone.</summary>
+    public InkMending Mending { get; init; } = InkMending.None;
+
     /// <summary>Whether left and right are exchanged, before it is turned.</summary>
     public bool Flipped { get; init; }
 

@@ -1,6 +1,6 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Findings;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Wording;
 
 namespace Cabida.Core.Pieces;

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 
 namespace Cabida.Core.Runs;
@@ -43,6 +44,28 @@ public sealed record Overrides
     /// <summary>Letters in other forms.</summary>
     public IReadOnlyList<PieceLetter> Letters { get; init; } = [];
 
+    /// <summary>What is changed of parts of the motif so that it can be cut.</summary>
+    [MaxLength(MostMends)]
+    public IReadOnlyList<PartMend> Mends { get; init; } = [];
+
+    /// <summary>Ties that were moved along.</summary>
+    [MaxLength(MostMends)]
+    public IReadOnlyList<TieMove> Ties { get; init; } = [];
+
+    /// <summary>No more parts are changed, and ties moved, than this.</summary>
+    public const int MostMends = 400;
+
+    /// <summary>It with a part changed, beside what was changed of that part before.</summary>
+    public Overrides With(PartMend mend)
+    {
+        ArgumentNullException.ThrowIfNull(mend);
+        var before = Mends.FirstOrDefault(m => m.PartId == mend.PartId);
+        return this with
+        {
+            Mends = before is null ? [.. Mends, mend] : [.. Mends.Select(m => m.PartId == mend.PartId ? m.With(mend) : m)],
+        };
+    }
+
     /// <summary>Whether no concession is made for it.</summary>
     public bool NoConcessions { get; init; }
 
@@ -56,6 +79,8 @@ public sealed record Overrides
         && TypefaceId.Length == 0
         && TwoLines.Length == 0
         && Letters.Count == 0
+        && Mends.Count == 0
+        && Ties.Count == 0
         && !NoConcessions;
 
     /// <summary>Tells apart overrides that could differ.</summary>
@@ -65,5 +90,5 @@ public sealed record Overrides
             ? ""
             : FormattableString.Invariant(
                 $"{Right} {Up} {LetterHeight} {Spacing:R} {TypefaceId} {TwoLines} {string.Join(' ', Letters)} {NoConcessions}"
-            );
+            ) + string.Concat(Mends.Select(m => $" {m}").Concat(Ties.Select(t => $" {t}")));
 }

@@ -47,6 +47,10 @@ internal sealed class BodyMaker(
     private PartBody? Drawn(Part part, Scales scales, GroundShape ground) =>
         part switch
         {
+            LetteringPart or GraphicPart when !part.Mending.IsNone => Drawn(part with { Mending = InkMending.None }, scales, ground)
+                is { } body
+                ? MendedInk.Of(body, part.Mending, cache)
+                : null,
             LetteringPart lettering => Lettering(lettering, scales, ground),
             RulePart rule => Rule(rule, rule.Length.At(scales, LengthRange.Artwork), scales),
             ShapePart shape => Shape(shape, scales, ground),

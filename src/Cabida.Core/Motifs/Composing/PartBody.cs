@@ -33,6 +33,24 @@ public sealed class PartBody
         this.ink = new(() => ink(Key));
     }
 
+    /// <summary>The same body with other ink.</summary>
+    /// <param name="key">Tells it apart.</param>
+    /// <param name="box">The box of that ink.</param>
+    /// <param name="films">That ink.</param>
+    internal PartBody With(string key, Box box, IReadOnlyList<FilmInk> films) =>
+        new(key, box, () => films)
+        {
+            Line = Line,
+            Inner = Inner,
+            Stretched = Stretched,
+            StretchFailed = StretchFailed,
+            IsSolid = IsSolid,
+            Origin = Origin,
+            Round = Round,
+            Straight = Straight,
+            Repeated = Repeated,
+        };
+
     /// <summary>The box of its ink.</summary>
     public Box Box { get; }
 
@@ -118,6 +136,9 @@ public sealed record PlacedPart(Part Part, PartBody Body, Motion Motion)
         Body.Line is { } line && line.LetterAt(Body.Straight?.Invoke(at) ?? Motion.Back(at)) is { } index
             ? line.Line.LetterOf(index)
             : null;
+
+    /// <summary>The place in its line of the letter whose drawing lies round a place; null where there is none.</summary>
+    internal int? LetterIndexAt(PlanePoint at) => Body.Line?.LetterAt(Body.Straight?.Invoke(at) ?? Motion.Back(at));
 
     /// <summary>It, and the parts inside it where they stand; of a group that is repeated those of one copy.</summary>
     public IEnumerable<PlacedPart> WithInner => Body.Inner.SelectMany(p => p.Within(this).WithInner).Prepend(this);

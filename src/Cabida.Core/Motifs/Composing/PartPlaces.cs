@@ -1,7 +1,6 @@
 using Cabida.Core.Geometry;
-using Cabida.Core.Motifs;
 
-namespace Cabida.Core.Checking;
+namespace Cabida.Core.Motifs;
 
 /// <summary>Places of a film's ink that are in one part of a motif.</summary>
 /// <typeparam name="T">What is at each place.</typeparam>
