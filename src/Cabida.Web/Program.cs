@@ -51,6 +51,7 @@ builder.Services.AddSingleton<DrawnInks>();
 builder.Services.AddSingleton<InkFactsCache>();
 builder.Services.AddSingleton<AtHand>();
 builder.Services.AddSingleton<FittedPieces>();
+builder.Services.AddSingleton<OfferedRemedies>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
 builder.Services.AddDbContext<DerivedContext>(o => o.UseSqlite(DataFile.DerivedConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();

@@ -84,13 +84,27 @@ public static class Checks
         ArgumentNullException.ThrowIfNull(fit);
         ArgumentNullException.ThrowIfNull(basis);
         ArgumentNullException.ThrowIfNull(facts);
+        return Looked(Unchecked(fit, basis, facts) with { Cutter = cutter });
+    }
+
+    /// <summary>The loose parts of a piece: what of its ink may stop it, without the cost of all other checks.</summary>
+    public static IEnumerable<Finding> LoosePartsOf(PieceFit fit, FitBasis basis, InkFactsCache facts)
+    {
+        ArgumentNullException.ThrowIfNull(fit);
+        ArgumentNullException.ThrowIfNull(basis);
+        ArgumentNullException.ThrowIfNull(facts);
+        return new LooseParts().Look(Unchecked(fit, basis, facts));
+    }
+
+    private static CheckedFit Unchecked(PieceFit fit, FitBasis basis, InkFactsCache facts)
+    {
         CheckedFilm Checked(FilmInk ink, int number, Film film)
         {
             var onePiece = OnePiece.Is(ink.Film, fit.Parts);
             return new(film, ink.Film, facts.Of($"{fit.Hash} {number}", ink.Ink, FilmLimits.Of(film), onePiece));
         }
 
-        return Looked(new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, basis.FilmOf(f.Film.FilmId)))]) { Cutter = cutter });
+        return new CheckedFit(fit, [.. fit.Films.Select((f, i) => Checked(f, i, basis.FilmOf(f.Film.FilmId)))]);
     }
 
     /// <summary>A piece with what all checks notice on it.</summary>

@@ -42,6 +42,13 @@ public sealed record Finding(Rule Rule, Severity Severity, Phrase Message)
     /// <summary>What would mend it, each by itself.</summary>
     public IReadOnlyList<Remedy> Remedies { get; init; } = [];
 
+    /// <summary>The reason for which it is kept as it is; empty where it is not.</summary>
+    public string Kept { get; init; } = "";
+
+    /// <summary>The layer of film that it is about; null where it is none.</summary>
+    [JsonIgnore]
+    public Motifs.FilmPly? Layer { get; init; }
+
     /// <summary>Whether nothing may be made until it is mended.</summary>
     [JsonIgnore]
     public bool Stops => Severity == Severity.Stop;

@@ -25,6 +25,9 @@ public sealed record PartMend(string PartId)
     /// <summary>Whether the layer that it is cut from is held together by ties.</summary>
     public bool Tied { get; init; }
 
+    /// <summary>Whether of outlines traced twice only the outer one is kept; graphics alone.</summary>
+    public bool Single { get; init; }
+
     /// <summary>All that another says of the same part, and this where it says nothing.</summary>
     public PartMend With(PartMend other)
     {
@@ -36,6 +39,7 @@ public sealed record PartMend(string PartId)
             TypefaceId = other.TypefaceId.Length > 0 ? other.TypefaceId : TypefaceId,
             Ink = Ink.With(other.Ink),
             Tied = Tied || other.Tied,
+            Single = Single || other.Single,
         };
     }
 
@@ -62,7 +66,11 @@ public sealed record PartMend(string PartId)
                 JoinBy = Fixed(Apart) ?? line.JoinBy,
                 TypefaceId = TypefaceId.Length > 0 ? TypefaceId : line.TypefaceId,
             },
-            GraphicPart graphic => graphic with { Strengthen = Fixed(Strengthen) ?? graphic.Strengthen },
+            GraphicPart graphic => graphic with
+            {
+                Strengthen = Fixed(Strengthen) ?? graphic.Strengthen,
+                DoubledRemoved = graphic.DoubledRemoved || Single,
+            },
             _ => part,
         };
 

@@ -51,6 +51,9 @@ public sealed record ReadRun(
     /// <summary>What pieces of a size stand on; those of no size that the blank has stand on the run's.</summary>
     public ReadSurface SurfaceOf(string size) => BySize.GetValueOrDefault(size) ?? Surface!;
 
+    /// <summary>What the checks of its pieces depend on, but their fit: the cutter, and what is kept as it is.</summary>
+    public string ChecksKey { get; } = string.Join('|', Run.SetUp.Kept.Select(k => $"{k}").Prepend($"{Run.SetUp.Cutter}"));
+
     /// <summary>All that the fit of its pieces depends on, but what their rows say and what was set by hand for them.</summary>
     public string TermsKey { get; } = FitTerms.Of(Run.SetUp).Key;
 }

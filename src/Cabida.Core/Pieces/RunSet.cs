@@ -1,5 +1,6 @@
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
+using Cabida.Core.Remedies;
 
 namespace Cabida.Core.Pieces;
 
@@ -39,6 +40,7 @@ public sealed record SetGroup(
 /// <param name="Conceded">How many fit by a concession.</param>
 /// <param name="ToLookAt">The pieces with findings, most serious first.</param>
 /// <param name="Groups">The groups that share a letter height; one where they are not grouped.</param>
+/// <param name="Readiness">What they still need before they can be cut.</param>
 /// <param name="Findings">What several pieces have in common, the most serious first.</param>
 public sealed record RunSet(
     int Done,
@@ -51,6 +53,7 @@ public sealed record RunSet(
     int Conceded,
     IReadOnlyList<string> ToLookAt,
     IReadOnlyList<SetGroup> Groups,
+    Readiness Readiness,
     IReadOnlyList<SetFinding> Findings
 )
 {
@@ -77,12 +80,13 @@ public sealed record RunSet(
             Count(FitState.NotSet),
             fitted.Count(LacksLetters),
             fitted.Count(f => f.Fit.Concessions.Count > 0),
-            [.. pieces.Where(p => p.Findings.Count > 0).OrderBy(p => p.Findings[0].Severity).Select(p => p.Piece.Fit.Piece.Id)],
+            [.. pieces.Where(p => p.Findings.Any(f => f.Severity != Severity.Told)).OrderBy(p => p.Findings[0].Severity).Select(p => p.Piece.Fit.Piece.Id)],
             [
                 .. fitted
                     .GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal)
                     .Select(g => GroupOf(g.Key, [.. g.Select(f => f.Fit)], run)),
             ],
+            Readiness.Of(pieces),
             SetFindings.Of(pieces)
         );
     }
@@ -108,16 +112,16 @@ public sealed record RunSet(
                         i == 0 ? "" : sorted[i - 1].Piece.Name,
                         i == 0 ? "" : sorted[i - 1].Piece.Id,
                         i,
-                        RunRemedies.LettersDown(f.LargestLetterHeight!.Value)
+                        SizeRemedies.LettersDown(f.LargestLetterHeight!.Value)
                     )
             );
         return new SetGroup(
             group,
             fits.Count,
             fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Basis.LetterHeightOf(fits[0].Piece) : null,
-            all ? RunRemedies.LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
+            all ? SizeRemedies.LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
             all && whole.All(f => f.LargestScale is not null)
-                ? RunRemedies.LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100
+                ? SizeRemedies.LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100
                 : null,
             sorted.FirstOrDefault()?.Piece.Name,
             sorted.Count > 0 ? [.. gains] : []

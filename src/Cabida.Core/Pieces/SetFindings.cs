@@ -21,6 +21,7 @@ public static class SetFindings
         [Rule.Specks] = ("has dots too small", "have dots too small"),
         [Rule.Counters] = ("has counters too small", "have counters too small"),
         [Rule.LooseParts] = ("has loose parts", "have loose parts"),
+        [Rule.WideTies] = ("has ties wider than what they hold", "have ties wider than what they hold"),
         [Rule.DoubledCuts] = ("would be cut twice", "would be cut twice"),
     };
 
@@ -32,7 +33,7 @@ public static class SetFindings
         return
         [
             .. pieces
-                .SelectMany(p => p.Findings.Where(f => Said.ContainsKey(f.Rule)).Select(f => (Piece: p, Finding: f)))
+                .SelectMany(p => p.Findings.Where(f => Said.ContainsKey(f.Rule) && f.Kept.Length == 0).Select(f => (Piece: p, Finding: f)))
                 .GroupBy(f => (f.Finding.Rule, f.Finding.Side, f.Finding.Part))
                 .Where(g => g.DistinctBy(f => f.Piece.Piece.Fit.Piece.Id).Skip(1).Any())
                 .Select(g => Told([.. g.OrderByDescending(f => f.Finding.Weight)], pieces.Count))

@@ -71,6 +71,10 @@ public sealed record RunSetUp(
     [MaxLength(20)]
     public IReadOnlyList<Concession> Concessions { get; init; } = [];
 
+    /// <summary>What was noticed and stays as it is.</summary>
+    [MaxLength(KeptAsItIs.Most)]
+    public IReadOnlyList<KeptAsItIs> Kept { get; init; } = [];
+
     /// <summary>Other sides of the same pieces.</summary>
     [MaxLength(MostSides)]
     public IReadOnlyList<RunSide> Sides { get; init; } = [];

@@ -91,8 +91,13 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                 return fitted.Of(run, p);
             })
             .ToList();
-        var held = all.Where(p => !p.MayBeCut).Select(p => WhyHeld(CheckedPiece.Of(run, p, facts))).ToList();
-        var loads = LaidOut(run, all, gap.Value.Value.Millimetres, held);
+        var mayBeCut = all.ToLookup(p =>
+        {
+            stop.ThrowIfCancellationRequested();
+            return CheckedPiece.MayBeCut(run, p, facts);
+        });
+        var held = mayBeCut[false].Select(p => WhyHeld(CheckedPiece.Of(run, p, facts))).ToList();
+        var loads = LaidOut(run, [.. mayBeCut[true]], gap.Value.Value.Millimetres, held);
         return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, []);
     }
 
@@ -102,10 +107,9 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
         : run.Film is { } film ? [film]
         : [];
 
-    private static List<PlannedLoad> LaidOut(ReadRun run, List<FittedPiece> all, double gap, List<HeldPiece> held)
+    private static List<PlannedLoad> LaidOut(ReadRun run, IReadOnlyList<FittedPiece> all, double gap, List<HeldPiece> held)
     {
-        var cut = all.Where(p => p.MayBeCut)
-            .SelectMany(p =>
+        var cut = all.SelectMany(p =>
                 Enumerable
                     .Range(1, p.Fit.Piece.Copies)
                     .SelectMany(copy =>

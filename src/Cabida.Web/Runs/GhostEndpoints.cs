@@ -1,4 +1,3 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
@@ -6,7 +5,6 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Formats.Svg;
-using Cabida.Web.Library;
 using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -62,7 +60,7 @@ internal static class GhostEndpoints
                     [AsParameters] GhostQuery query,
                     RunReader reader,
                     FittedPieces fitted,
-                    InkFactsCache facts,
+                    OfferedRemedies offered,
                     CancellationToken stop
                 ) =>
                 {
@@ -80,12 +78,12 @@ internal static class GhostEndpoints
                         return TypedResults.Ok(Of(Placed(query, now, run, fitted), now, MotionOf(now, run)));
                     }
 
-                    var findings = RemedyEndpoints.Of(run, pieceId, fitted, facts, stop) ?? [];
+                    var findings = offered.OfPiece(run, pieceId, stop) ?? [];
                     return
-                        Remedying.Mended(run.Run, findings, [query.Remedy]) is { } mended
-                        && await reader.Read(run, mended, stop) is { Basis: not null } then
+                        RunMending.Mended(run.Run, findings, [query.Remedy]) is var (changed, motifs)
+                        && await RunMending.Read(run, changed, motifs, reader, stop) is { Basis: not null } then
                         && then.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } same
-                        && SideOf(fitted.Of(then, same), query.Side) is { } other
+                        && SideOf(FittedPiece.Of(then, same, fitted.BasisOf(run, piece).EqualScale), query.Side) is { } other
                         ? TypedResults.Ok(Of(other.Fit, now, MotionOf(now, run)))
                         : TypedResults.NotFound();
                 }

@@ -27,7 +27,7 @@ internal sealed partial class PiecePages(
     {
         var wanted = FittedPieces
             .Wanted(run, from, count)
-            .Select(p => (Piece: p, Made: fitted.Find(run, p), Key: workings.KeyOf(fitted.KeyOf(run, p))))
+            .Select(p => (Piece: p, Made: fitted.Find(run, p), Key: workings.KeyOf($"{fitted.KeyOf(run, p)} {run.ChecksKey}")))
             .ToList();
         var there = await kept.Find([.. wanted.Where(w => w.Made is null).Select(w => w.Key)], stop);
         var (page, fresh) = (new List<PieceView>(), new Dictionary<string, byte[]>(StringComparer.Ordinal));

@@ -139,7 +139,7 @@ internal sealed record PieceView(
             fit.Piece.Copies,
             fit.Piece.Values,
             piece.State,
-            piece.MayBeCut,
+            piece.MayBeCut && looked.Stopping is null,
             inks.Of(piece, run),
             box,
             MovedOf(fit),

@@ -1,78 +1,104 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Findings;
-using Cabida.Core.Pieces;
-using Cabida.Core.Runs;
-using Cabida.Store;
 using Cabida.Web.Library;
+using Cabida.Web.Serving;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Cabida.Web.Runs;
 
-/// <summary>What would mend a piece: asked for when it is looked at, and made by the server.</summary>
+/// <summary>What several pieces have in common: the rule, the side and the part.</summary>
+/// <param name="Rule">The rule, as findings name it.</param>
+/// <param name="Side">The side; the first has no id.</param>
+/// <param name="Part">The part.</param>
+internal sealed record InSet(
+    [FromQuery(Name = "rule")] string? Rule,
+    [FromQuery(Name = "side")] string? Side,
+    [FromQuery(Name = "part")] string? Part
+) : IQuery
+{
+    /// <summary>What is offered for it; nothing where the rule is not known.</summary>
+    public IReadOnlyList<Finding> In(OfferedRemedies offered, Core.Pieces.ReadRun run, CancellationToken stop) =>
+        Enum.TryParse<Rule>(Rule, ignoreCase: true, out var rule) && Enum.IsDefined(rule)
+            ? offered.OfSet(run, rule, Side ?? "", Part ?? "", stop)
+            : [];
+}
+
+/// <summary>What would mend a piece, or several at once: asked for when it is looked at, and made by the server.</summary>
 internal static class RemedyEndpoints
 {
     public static void MapRemedies(this RouteGroupBuilder api)
     {
-        var piece = api.MapGroup("/runs/{id}/pieces/{pieceId}").WithTags("Runs");
-        piece
-            .MapGet(
-                "/remedies",
+        var run = api.MapGroup("/runs/{id}").WithTags("Runs");
+        run.MapGet(
+                "/pieces/{pieceId}/remedies",
                 async Task<Results<Ok<IReadOnlyList<Finding>>, NotFound>> (
                     string id,
                     string pieceId,
                     RunReader reader,
-                    FittedPieces fitted,
-                    InkFactsCache facts,
+                    OfferedRemedies offered,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { } run && Of(run, pieceId, fitted, facts, stop) is { } findings
+                    await reader.Find(id, stop) is { } read && offered.OfPiece(read, pieceId, stop) is { } findings
                         ? TypedResults.Ok(findings)
                         : TypedResults.NotFound()
             )
             .WithName("GetRemedies");
 
-        piece
-            .MapPost(
-                "/remedies",
+        run.MapPost(
+                "/pieces/{pieceId}/remedies",
                 async Task<Results<Ok<RunView>, ProblemHttpResult>> (
                     string id,
                     string pieceId,
                     [FromHeader(Name = "If-Match")] string? ifMatch,
                     RemediesChosen chosen,
                     HttpContext http,
-                    RunReader reader,
-                    FittedPieces fitted,
-                    InkFactsCache facts,
+                    OfferedRemedies offered,
                     CancellationToken stop
-                ) =>
-                    await Remedying.Mend<Run, RunView>(
-                        DocumentKinds.Run,
-                        id,
-                        chosen,
-                        http,
-                        async s => Of(await reader.Read(s, stop), pieceId, fitted, facts, stop) ?? [],
-                        stop
-                    )
+                ) => await RunMending.Mend(id, chosen, http, r => offered.OfPiece(r, pieceId, stop) ?? [], stop)
             )
             .WithName("MendPiece");
-    }
 
-    /// <summary>The findings of a piece with what would mend them; null when it is not there.</summary>
-    internal static IReadOnlyList<Finding>? Of(
-        ReadRun run,
-        string pieceId,
-        FittedPieces fitted,
-        InkFactsCache facts,
-        CancellationToken stop
-    )
-    {
-        if (run.Basis is null || run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is not { } piece)
-        {
-            return null;
-        }
+        run.MapGet(
+                "/set/remedies",
+                async Task<Results<Ok<IReadOnlyList<Finding>>, NotFound>> (
+                    string id,
+                    [AsParameters] InSet of,
+                    RunReader reader,
+                    OfferedRemedies offered,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { Basis: not null } read
+                        ? TypedResults.Ok(of.In(offered, read, stop))
+                        : TypedResults.NotFound()
+            )
+            .WithName("GetSetRemedies");
 
-        var set = RunSet.Of(run, [.. fitted.SoFar(run, stop).Select(p => CheckedPiece.Of(run, p, facts))]);
-        return RunRemedies.Of(run, CheckedPiece.Of(run, fitted.Of(run, piece), facts), set);
+        run.MapPost(
+                "/set/remedies",
+                async Task<Results<Ok<RunView>, ProblemHttpResult>> (
+                    string id,
+                    [AsParameters] InSet of,
+                    [FromHeader(Name = "If-Match")] string? ifMatch,
+                    RemediesChosen chosen,
+                    HttpContext http,
+                    OfferedRemedies offered,
+                    CancellationToken stop
+                ) => await RunMending.Mend(id, chosen, http, r => of.In(offered, r, stop), stop)
+            )
+            .WithName("MendSet");
+
+        run.MapGet(
+                "/readiness",
+                async Task<Results<Ok<ReadinessView>, NotFound>> (
+                    string id,
+                    RunReader reader,
+                    OfferedRemedies offered,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { } read
+                        ? TypedResults.Ok(ReadinessView.Of(read, r => offered.Checked(r, stop)))
+                        : TypedResults.NotFound()
+            )
+            .WithName("GetReadiness");
     }
 }

@@ -1,0 +1,112 @@
+using Cabida.Core.Checking;
+using Cabida.Core.Findings;
+using Cabida.Core.Fitting;
+using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
+using Cabida.Core.Runs;
+using Cabida.Core.Stock;
+
+namespace Cabida.Core.Remedies;
+
+/// <summary>A finding of a piece that is to be mended, with all that is known of it.</summary>
+internal sealed class MendCase
+{
+    private readonly InkFactsCache facts;
+
+    /// <summary>A finding of a piece on one side.</summary>
+    /// <param name="run">A run that lacks nothing.</param>
+    /// <param name="piece">The piece.</param>
+    /// <param name="finding">The finding, with the layer and the part that it is about.</param>
+    /// <param name="equalScale">The scale of what is equal across the set.</param>
+    /// <param name="facts">Where facts of ink are kept.</param>
+    public MendCase(ReadRun run, FittedPiece piece, Finding finding, double? equalScale, InkFactsCache facts)
+    {
+        (Run, Piece, Finding, this.facts) = (run, piece.Fit.Piece, finding, facts);
+        var side = piece.Sides.FirstOrDefault(s => s.Side.Side.Id == finding.Side);
+        Fit = side?.Fit ?? piece.Fit;
+        Basis = side?.Side.Basis ?? run.SurfaceOf(Piece).Basis with { EqualScale = equalScale };
+        Checked = Checks.Of(Fit, Basis, facts, run.Cutter);
+        Film = Checked.Films.FirstOrDefault(f => f.Layer == finding.Layer);
+        Placed = Fit.Parts.SelectMany(p => p.WithInner).FirstOrDefault(p => p.Part.Id == finding.Part);
+        Part = Basis.Motif.AllParts.FirstOrDefault(p => p.Id == finding.Part);
+    }
+
+    /// <summary>The run.</summary>
+    public ReadRun Run { get; }
+
+    /// <summary>The piece.</summary>
+    public Piece Piece { get; }
+
+    /// <summary>What is to be mended.</summary>
+    public Finding Finding { get; }
+
+    /// <summary>The piece on the side that it is about.</summary>
+    public PieceFit Fit { get; }
+
+    /// <summary>What that side is fitted on.</summary>
+    public FitBasis Basis { get; }
+
+    /// <summary>It, checked.</summary>
+    public CheckedFit Checked { get; }
+
+    /// <summary>The film that it is about; null where it is none.</summary>
+    public CheckedFilm? Film { get; }
+
+    /// <summary>The part in place; null where none is named.</summary>
+    public PlacedPart? Placed { get; }
+
+    /// <summary>The part as the motif has it, with what was changed of it for this piece.</summary>
+    public Part? Part { get; }
+
+    /// <summary>What is set by hand for the piece on this side.</summary>
+    public Overrides Own => Piece.OwnOn(Finding.Side);
+
+    /// <summary>Whether the film is a stencil, whose ink is the hole.</summary>
+    public bool IsStencil => Film?.Limits.Purpose == FilmPurpose.Loose;
+
+    /// <summary>Those of a film's places that lie in the part.</summary>
+    public IReadOnlyList<T> InPart<T>(IReadOnlyList<T> places, Func<T, Geometry.PlanePoint> at) =>
+        Film is null
+            ? []
+            : PartPlaces.Of(Fit.Parts, Film.Layer, places, at).FirstOrDefault(p => p.Id == Finding.Part)?.Places ?? [];
+
+    /// <summary>The piece fitted and checked again with other things set by hand.</summary>
+    public CheckedFit Tried(Func<Overrides, Overrides> change)
+    {
+        var own = Finding.Side.Length == 0 ? Piece : Piece with { Own = Own };
+        return Checks.Of(PieceFit.Of(own with { Own = change(Own) }, Basis), Basis, facts, Run.Cutter);
+    }
+
+    /// <summary>Whether a piece as it was tried is rid of the finding.</summary>
+    public bool IsMended(CheckedFit tried) => !tried.Findings.Any(f => f.Rule == Finding.Rule && f.Part == Finding.Part);
+
+    /// <summary>The figure of the finding that is left in a piece as it was tried; null where none is.</summary>
+    public double? FigureIn(CheckedFit tried) =>
+        tried.Findings.FirstOrDefault(f => f.Rule == Finding.Rule && f.Part == Finding.Part)?.Figure;
+
+    /// <summary>What a change would do to the piece.</summary>
+    public RemedyEffect EffectOf(CheckedFit tried) => new(FiguresOf(Checked), FiguresOf(tried), HeavierIn(tried)?.Message);
+
+    /// <summary>The heaviest of what would be worse than it is.</summary>
+    private Finding? HeavierIn(CheckedFit tried)
+    {
+        double Now(Finding of) =>
+            Checked.Findings.Where(f => f.Rule == of.Rule && f.Part == of.Part).Select(f => f.Weight).DefaultIfEmpty(-1).Max();
+        const double Same = 0.01;
+        return tried
+            .Findings.Where(f => f.Severity != Severity.Told && (f.Rule != Finding.Rule || f.Part != Finding.Part))
+            .FirstOrDefault(f => f.Weight > Now(f) + Same);
+    }
+
+    /// <summary>The figures that are looked at when a piece is mended.</summary>
+    public static PieceFigures FiguresOf(CheckedFit piece)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        return new(
+            piece.Fit.Cautious?.Least,
+            piece.Fit.LetterHeight,
+            piece.Thinnest?.Width,
+            piece.Films.Sum(f => f.Facts.Weeding.Minutes)
+        );
+    }
+}

@@ -1,0 +1,38 @@
+using Cabida.Core.Findings;
+using Cabida.Core.Measures;
+using Cabida.Core.Motifs;
+using Cabida.Core.Wording;
+
+namespace Cabida.Core.Remedies;
+
+/// <summary>Ties for what would fall out (calculations 6.3).</summary>
+internal sealed class Tying : IMending
+{
+    /// <inheritdoc/>
+    public IEnumerable<Remedy> Of(MendCase @case) =>
+        @case is { Finding: { Rule: Rule.LooseParts, Places.Count: var many }, Part: { } part, Film: { } film }
+            ? PartRemedies.Tried(
+                @case,
+                "tie",
+                new PartMend(part.Id) { Tied = true },
+                many == 1
+                    ? Phrase.Say($"Hold it by ties of {Length.Mm(film.Limits.Tie):fine}")
+                    : Phrase.Say($"Hold all {many} by ties of {Length.Mm(film.Limits.Tie):fine}")
+            )
+            : [];
+}
+
+/// <summary>Of an outline that was traced twice, the outer one alone.</summary>
+internal sealed class SingleOutlines : IMending
+{
+    /// <inheritdoc/>
+    public IEnumerable<Remedy> Of(MendCase @case) =>
+        @case is { Finding.Rule: Rule.DoubledCuts, Part: GraphicPart { DoubledRemoved: false } graphic }
+            ? PartRemedies.Tried(
+                @case,
+                "single",
+                new PartMend(graphic.Id) { Single = true },
+                Phrase.Say($"Cut only the outer of outlines traced twice")
+            )
+            : [];
+}
