@@ -45,6 +45,21 @@ public sealed record Finding(Rule Rule, Severity Severity, Phrase Message)
     /// <summary>The reason for which it is kept as it is; empty where it is not.</summary>
     public string Kept { get; init; } = "";
 
+    /// <summary>
+    /// Whether it can be kept as it is: what a film bears is the maker's to judge. What would be cut wrong, or not at all, is not.
+    /// </summary>
+    public bool MayBeKept =>
+        Rule
+            is Rule.ThinStrokes
+                or Rule.NarrowGaps
+                or Rule.Specks
+                or Rule.Counters
+                or Rule.LooseParts
+                or Rule.WideTies
+                or Rule.DoubledCuts
+                or Rule.FilmStrain
+                or Rule.SidesOverlap;
+
     /// <summary>The layer of film that it is about; null where it is none.</summary>
     [JsonIgnore]
     public Motifs.FilmPly? Layer { get; init; }

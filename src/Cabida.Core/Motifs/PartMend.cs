@@ -13,6 +13,9 @@ public sealed record PartMend(string PartId)
     /// <summary>How far its outlines are grown at every side; lettering and graphics alone.</summary>
     public TypedLength Strengthen { get; init; } = TypedLength.Empty;
 
+    /// <summary>How thick it is; rules alone.</summary>
+    public TypedLength Thick { get; init; } = TypedLength.Empty;
+
     /// <summary>How far letters stand apart at least; lettering alone.</summary>
     public TypedLength Apart { get; init; } = TypedLength.Empty;
 
@@ -35,6 +38,7 @@ public sealed record PartMend(string PartId)
         return new PartMend(PartId)
         {
             Strengthen = other.Strengthen.IsEmpty ? Strengthen : other.Strengthen,
+            Thick = other.Thick.IsEmpty ? Thick : other.Thick,
             Apart = other.Apart.IsEmpty ? Apart : other.Apart,
             TypefaceId = other.TypefaceId.Length > 0 ? other.TypefaceId : TypefaceId,
             Ink = Ink.With(other.Ink),
@@ -66,6 +70,7 @@ public sealed record PartMend(string PartId)
                 JoinBy = Fixed(Apart) ?? line.JoinBy,
                 TypefaceId = TypefaceId.Length > 0 ? TypefaceId : line.TypefaceId,
             },
+            RulePart rule => rule with { Thickness = Fixed(Thick) ?? rule.Thickness },
             GraphicPart graphic => graphic with
             {
                 Strengthen = Fixed(Strengthen) ?? graphic.Strengthen,

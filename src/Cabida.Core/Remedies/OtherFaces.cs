@@ -1,4 +1,7 @@
+using Cabida.Core.Checking;
 using Cabida.Core.Findings;
+using Cabida.Core.Fitting;
+using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
@@ -10,8 +13,10 @@ namespace Cabida.Core.Remedies;
 /// </summary>
 internal sealed class OtherFaces : IMending
 {
-    /// <summary>No more faces are tried on a piece than this.</summary>
-    private const int MostTried = 12;
+    /// <summary>No more faces are looked at than this, and no more of those that keep the rule are tried on the piece.</summary>
+    private const int MostLookedAt = 16;
+
+    private const int MostTried = 3;
 
     /// <summary>A face of another kind counts as if it were wider by so much; the logarithm of a share.</summary>
     private const double OtherKind = 0.4;
@@ -29,7 +34,8 @@ internal sealed class OtherFaces : IMending
             return [];
         }
 
-        foreach (var (face, _) in Nearest(@case.Basis, line, part).Take(MostTried))
+        var nearest = Nearest(@case.Basis, line, part).Take(MostLookedAt).Where(f => Keeps(@case, f.Line));
+        foreach (var face in nearest.Take(MostTried).Select(f => f.Line.Face))
         {
             var mend = new PartMend(part.Id) { TypefaceId = face.Info.Id };
             var tried = @case.Tried(own => own.With(mend));
@@ -45,29 +51,46 @@ internal sealed class OtherFaces : IMending
                 @case,
                 "face",
                 Phrase.Say($"Set it in another face"),
-                Phrase.Say($"none of the {MostTried} nearest faces keeps this rule and makes nothing else worse.")
+                Phrase.Say($"none of the {MostLookedAt} nearest faces keeps this rule and makes nothing else worse.")
             ),
         ];
     }
 
-    private static IEnumerable<(ITypeface Face, double Far)> Nearest(Fitting.FitBasis basis, LetteringLine line, LetteringPart part)
+    /// <summary>Whether a line as high as the one there is keeps the rule by itself: what does not is not fitted at all.</summary>
+    private static bool Keeps(MendCase @case, LetteringLine line)
+    {
+        if (@case is not { Film: { } film, Placed: { CapitalHeight: > 0 and var height, Part: LetteringPart part } })
+        {
+            return true;
+        }
+
+        var grow = part.Strengthen.At(Scales.Both(@case.Fit.Scale), LengthRange.Margin);
+        var formed = new FormedLine(line, height / line.Face.CapitalHeight, LineForm.Plain with { Grow = grow }, @case.Basis.Cache);
+        var facts = new InkFacts(formed.Ink, film.Limits);
+        return @case.Finding.Rule switch
+        {
+            Rule.ThinStrokes => facts.Strokes.Count == 0,
+            Rule.NarrowGaps => facts.Gaps.Count == 0,
+            Rule.Specks => facts.Specks.Count == 0,
+            _ => facts.Counters.Count == 0,
+        };
+    }
+
+    private static IEnumerable<(LetteringLine Line, double Far)> Nearest(FitBasis basis, LetteringLine line, LetteringPart part)
     {
         double? Wide(LetteringLine of) => of.BoxAt(Em) is { Width: > 0 } box ? Math.Log(box.Width / of.Face.CapitalHeight) : null;
         var (now, own) = (Wide(line), basis.Faces.Find(part.TypefaceId));
+        var setting = new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, [], []);
         return basis
             .Faces.All.Where(f => f.Id != part.TypefaceId)
             .Select(f => basis.Faces.Find(f.Id))
             .OfType<ITypeface>()
             .Where(f => TypefaceTraits.Lacking(f, line.Text).Count == 0)
-            .Select(f =>
-                (
-                    Face: f,
-                    Wide: Wide(new LetteringLine(line.Text, f, new LineSetting(part.Spacing / 1000, part.WordSpacing / 1000, [], []), basis.Cache))
-                )
-            )
-            .Where(f => f.Wide is not null && now is not null)
-            .Select(f => (f.Face, Math.Abs(f.Wide!.Value - now!.Value) + (f.Face.Info.Kind == own?.Info.Kind ? 0 : OtherKind)))
-            .OrderBy(f => f.Item2)
-            .ThenBy(f => f.Face.Info.Id, StringComparer.Ordinal);
+            .Select(f => new LetteringLine(line.Text, f, setting, basis.Cache))
+            .Select(l => (Line: l, Wide: Wide(l)))
+            .Where(l => l.Wide is not null && now is not null)
+            .Select(l => (l.Line, Far: Math.Abs(l.Wide!.Value - now!.Value) + (l.Line.Face.Info.Kind == own?.Info.Kind ? 0 : OtherKind)))
+            .OrderBy(l => l.Far)
+            .ThenBy(l => l.Line.Face.Info.Id, StringComparer.Ordinal);
     }
 }

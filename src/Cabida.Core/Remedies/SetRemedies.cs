@@ -96,7 +96,7 @@ public static class SetRemedies
         }
 
         var ids = cases.Where((_, i) => !left.Contains(i)).Select(c => c.Piece.Id).ToHashSet(StringComparer.Ordinal);
-        var counted = mended == cases.Count ? Phrase.Say($"{words}: mends all {mended}") : Phrase.Say($"{words}: mends {mended} of {cases.Count}");
+        var counted = mended == cases.Count && mended == 2 ? Phrase.Say($"{words}: mends both") : mended == cases.Count ? Phrase.Say($"{words}: mends all {mended}") : Phrase.Say($"{words}: mends {mended} of {cases.Count}");
         var effect = worst.EffectOf(tried[0]) with
         {
             But = cases.Select((c, i) => c.EffectOf(tried[i]).But).FirstOrDefault(b => b is not null),
@@ -137,6 +137,7 @@ public static class SetRemedies
             : one with
             {
                 Strengthen = Larger(one.Strengthen, other.Strengthen),
+                Thick = Larger(one.Thick, other.Thick),
                 Apart = Larger(one.Apart, other.Apart),
                 Ink = new InkMending
                 {

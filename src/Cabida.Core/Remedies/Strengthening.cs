@@ -21,6 +21,17 @@ internal sealed class Strengthening : IMending
     /// <inheritdoc/>
     public IEnumerable<Remedy> Of(MendCase @case)
     {
+        if (@case is { Finding: { Rule: Rule.ThinStrokes, Limit: { } least }, Part: RulePart, IsStencil: false })
+        {
+            var thick = TypedLength.Mm(Up(least));
+            return PartRemedies.Tried(
+                @case,
+                "thick",
+                new PartMend(@case.Finding.Part) { Thick = thick },
+                Phrase.Say($"Make it {thick.OrZero(LengthRange.Artwork):fine} thick")
+            );
+        }
+
         if (
             @case.Finding.Rule != (@case.IsStencil ? Rule.NarrowGaps : Rule.ThinStrokes)
             || @case is not { Film: { } film, Finding: { Figure: { } figure, Limit: { } limit } }

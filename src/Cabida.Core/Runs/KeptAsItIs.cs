@@ -23,21 +23,6 @@ public sealed record KeptAsItIs(
     /// <summary>No more are stated for a run than this.</summary>
     public const int Most = 2000;
 
-    /// <summary>
-    /// What can be kept as it is: what the film bears is the maker's to judge. What would be cut wrong, or not at all, is not.
-    /// </summary>
-    public static bool MayBe(Rule rule) =>
-        rule
-            is Rule.ThinStrokes
-                or Rule.NarrowGaps
-                or Rule.Specks
-                or Rule.Counters
-                or Rule.LooseParts
-                or Rule.WideTies
-                or Rule.DoubledCuts
-                or Rule.FilmStrain
-                or Rule.SidesOverlap;
-
     /// <summary>Whether it is of a finding of a piece.</summary>
     public bool IsOf(Finding finding, string piece)
     {
@@ -46,7 +31,7 @@ public sealed record KeptAsItIs(
             && finding.Side == Side
             && finding.Part == Part
             && (Piece.Length == 0 || Piece == piece)
-            && MayBe(Rule)
+            && finding.MayBeKept
             && !string.IsNullOrWhiteSpace(Reason);
     }
 }

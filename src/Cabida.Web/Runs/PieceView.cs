@@ -26,6 +26,36 @@ internal sealed record RoomView(string Side, double Distance, LimitKind Limit, b
 /// <summary>The thinnest stroke.</summary>
 internal sealed record ThinnestView(double Width, PlanePoint At);
 
+/// <summary>A tie that can be moved along what it holds; as seen from the first side.</summary>
+/// <param name="Name">What tells it apart on its side.</param>
+/// <param name="Side">The side; the first has no id.</param>
+/// <param name="From">Where it leaves what it holds.</param>
+/// <param name="To">Where it reaches what holds.</param>
+/// <param name="Middle">The middle of what it holds.</param>
+/// <param name="Width">How wide it is.</param>
+/// <param name="Angle">Where it leaves, seen from that middle, on its own side; degrees to the left of the right.</param>
+/// <param name="Moved">Whether it was moved by hand.</param>
+internal sealed record TieView(string Name, string Side, PlanePoint From, PlanePoint To, PlanePoint Middle, double Width, double Angle, bool Moved)
+{
+    public static IEnumerable<TieView> Of(FittedPiece piece, ReadSurface on) =>
+        piece
+            .Sides.SelectMany(s => Of(s.Fit, s.Side.Side.Id, on.MotionOf(s.Side)))
+            .Concat(Of(piece.Fit, "", Motion.None))
+            .OrderBy(t => t.Side, StringComparer.Ordinal);
+
+    private static IEnumerable<TieView> Of(PieceFit fit, string side, Motion motion) =>
+        fit.Ties.Select(t => new TieView(
+            t.Name,
+            side,
+            motion.Of(t.From),
+            motion.Of(t.To),
+            motion.Of(t.Middle),
+            t.Width,
+            t.Angle,
+            t.Moved
+        ));
+}
+
 /// <summary>How a piece goes round its blank; degrees and millimetres along the ring at the zone's middle.</summary>
 internal sealed record RoundView(
     double Goes,
@@ -116,6 +146,8 @@ internal sealed record PieceView(
     double? NarrowestGap,
     double GapAllowed,
     IReadOnlyList<PieceSideView> Sides,
+    IReadOnlyList<TieView> Ties,
+    IReadOnlyDictionary<string, string> PartNames,
     IReadOnlyList<Phrase> Concessions,
     bool ByHand,
     NameLine? NameLine,
@@ -172,6 +204,8 @@ internal sealed record PieceView(
                     NameLine.Of(s.Fit.Piece, s.Side.Basis)
                 )),
             ],
+            [.. TieView.Of(piece, run.SurfaceOf(fit.Piece))],
+            NamesOf(piece),
             [.. fit.Concessions.Select(c => c.Message)],
             fit.Piece.AllOwn.Any(o => !o.IsNone),
             NameLine.Of(fit.Piece, run.SurfaceOf(fit.Piece).Basis),
@@ -219,6 +253,19 @@ internal sealed record PieceView(
             null,
             null
         );
+    }
+
+    /// <summary>What parts that were changed for it alone are called, by their ids.</summary>
+    private static SortedDictionary<string, string> NamesOf(FittedPiece piece)
+    {
+        var changed = piece.Fit.Piece.AllOwn.SelectMany(o => o.Mends).Select(m => m.PartId).ToHashSet(StringComparer.Ordinal);
+        var names = new SortedDictionary<string, string>(StringComparer.Ordinal);
+        foreach (var part in piece.Fits.SelectMany(f => f.Parts).SelectMany(p => p.WithInner).Where(p => changed.Contains(p.Part.Id)))
+        {
+            names.TryAdd(part.Part.Id, PartPlaces.Named(part));
+        }
+
+        return names;
     }
 
     /// <summary>How far a side was moved by hand; null where there is nothing to move, or it has its place on the ground.</summary>

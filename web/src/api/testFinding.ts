@@ -17,6 +17,8 @@ export const testFinding = (of: Partial<Schemas['Finding']> & { words?: string }
     limit: null,
     weight: 0,
     remedies: [],
+    kept: '',
+    mayBeKept: false,
     ...rest,
   };
 };

@@ -7,6 +7,7 @@ import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
+import { JobNeeds } from './JobNeeds';
 import { JobSlip } from './JobSlip';
 import { isPending } from './pending';
 
@@ -60,6 +61,7 @@ function Ordering({ id }: { id: string }) {
         undo={job.undo}
         redo={job.redo}
       >
+        <JobNeeds runs={view.runs} />
         <Button
           size="sm"
           variant="line"

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { due } from './due';
 import { isPending, namesOf } from './pending';
+import { RunNeeds } from './RunNeeds';
 import { RunPicture } from './RunPicture';
 
 /** An order as a slip: its runs with a picture of the first piece, and what is still to do. */
@@ -30,7 +31,7 @@ export function JobSlip({ job }: { job: Schemas['JobView'] }) {
                 {namesOf(r)}
                 {r.blank && ` on ${r.blank}`}
               </span>
-              <em>{r.todo || (isPending(r) ? 'being drawn …' : 'ready to fit and cut')}</em>
+              <em>{r.todo || (isPending(r) ? 'being drawn …' : <RunNeeds id={r.id} />)}</em>
             </span>
           </Link>
         ))}

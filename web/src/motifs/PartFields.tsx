@@ -4,6 +4,7 @@ import { CutFields } from './fields/CutFields';
 import { BackingFields, GroupFields } from './fields/GroupFields';
 import { GraphicFields } from './fields/GraphicFields';
 import { LetteringFields } from './fields/LetteringFields';
+import { MendFields } from './fields/MendFields';
 import { NumberField } from '../fields/Choice';
 import { Tabs } from '../frame/Tabs';
 import { PlaceFields } from './fields/PlaceFields';
@@ -85,6 +86,7 @@ export function PartFields({
         <>
           <CutFields part={part} films={films} layers={layersOf(motif)} {...of} />
           <div className="part-fields">
+            {(part.kind === 'lettering' || part.kind === 'graphic') && <MendFields part={part} {...of} />}
             <label>
               Called
               <Form.Control

@@ -51,6 +51,8 @@ const common = {
   turn: 0,
   flipped: false,
   onePiece: false,
+  tied: false,
+  mending: { dots: { text: '' }, counters: { text: '' }, tips: { text: '' } },
   centring: 'inkBox' as const,
 };
 const line: Lettering = {

@@ -6,8 +6,10 @@ import { screenScale } from '../board/screen';
 import { Words } from '../units/Words';
 import { faceTitle, inkWindow, sidesOn, type BoardView } from './faces';
 import type { useMoves } from './useMoves';
-import { FindingMarks } from './FindingMarks';
+import { FindingMarks } from './findings/FindingMarks';
 import { PieceHandle } from './PieceHandle';
+import { TieHandles } from './TieHandles';
+import type { RunDocument } from './useRun';
 import { RoomChains } from './RoomChains';
 import { ScreenRule } from './ScreenRule';
 import { ObjectBoard } from './object/ObjectBoard';
@@ -17,6 +19,7 @@ interface Props {
   id: string;
   ground: Schemas['FitGroundView'];
   piece: Schemas['PieceView'];
+  run: RunDocument;
   /** The piece as another way of placing it would have it. */
   ghost?: Schemas['GhostView'];
   /** A side that is on its way to another place; `ghost` is it there. */
@@ -52,6 +55,7 @@ export function FitBoard({
   id,
   ground,
   piece,
+  run,
   ghost,
   moves,
   outline,
@@ -164,6 +168,7 @@ export function FitBoard({
                   )
                 );
               })}
+              {!move && <TieHandles piece={piece} sides={sides.map((s) => s.side)} scale={scale} run={run} />}
               {/* What was found is of the ink as it was. */}
               {!move && (
                 <FindingMarks findings={piece.findings} scale={scale} face={face.flat.box} alone={ground.faces.length === 1} lit={lit} />

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Tabs } from '../frame/Tabs';
 import { useKeys } from '../frame/useKeys';
-import { FindingsCard } from './FindingsCard';
+import { FindingsCard } from './findings/FindingsCard';
+import { SetFindingsCard } from './findings/SetFindingsCard';
 import { nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
@@ -10,8 +11,8 @@ import { SidesFit } from './piece/SidesFit';
 import { ConcessionsCard } from './set/ConcessionsCard';
 import { PlacingCard } from './set/PlacingCard';
 import { SetCard } from './set/SetCard';
-import { SetFindingsCard } from './set/SetFindingsCard';
 import { useGhost, type Ghost } from './set/useGhost';
+import { useChosen } from './useChosen';
 import { useFitting } from './useFitting';
 import { Lacks } from './Lacks';
 import { RoomCard } from './RoomCard';
@@ -47,7 +48,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   };
   const [tab, setTab] = useState<'piece' | 'set'>('piece');
   const [ghost, setGhost] = useState<Ghost>();
-  const [chosen, setChosen] = useState<string>();
+  const { chosen, choose: setChosen } = useChosen();
   const [view, setView] = useState<BoardView>(0);
   const [outline, setOutline] = useState(false);
   const [dimensions, setDimensions] = useState(true);
@@ -120,6 +121,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
           id={id}
           ground={on}
           piece={piece}
+          run={run}
           ghost={ghost || move ? shown : undefined}
           moves={moves}
           outline={outline}
@@ -156,6 +158,8 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
               <>
                 <SetCard set={set.data} run={run} onChoose={setChosen} />
                 <SetFindingsCard
+                  id={id}
+                  run={run}
                   findings={set.data?.findings ?? []}
                   onChoose={(id) => {
                     setChosen(id);

@@ -9,7 +9,9 @@ import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';
 import { LoadsView } from './LoadsView';
+import { ReadinessLine } from './ReadinessLine';
 import { SetUpView } from './SetUpView';
+import { useChosen } from './useChosen';
 import { useRun } from './useRun';
 
 const VIEWS = [
@@ -28,6 +30,7 @@ export function RunPage() {
 
 function Running({ id, at }: { id: string; at: string }) {
   const run = useRun(id);
+  const { chosen } = useChosen();
   const { view, document, editSetUp } = run;
   if (!view || !document) return <Waiting error={run.error} undo={run.undo} />;
   const { setUp, list } = document;
@@ -56,6 +59,7 @@ function Running({ id, at }: { id: string; at: string }) {
         undo={run.undo}
         redo={run.redo}
       >
+        <ReadinessLine id={id} at={at === 'fit' ? chosen : undefined} />
         {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => (

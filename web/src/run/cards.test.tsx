@@ -28,6 +28,8 @@ const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView']
   scale: 1,
   turn: 0,
   sides: [],
+  ties: [],
+  partNames: {},
   concessions: [],
   byHand: false,
   moved: null,

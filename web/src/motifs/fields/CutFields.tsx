@@ -77,7 +77,10 @@ export function CutFields({
             </button>
           </span>
           {part.action === 'adds' && (
-            <Check label="Its layer is one piece" value={part.onePiece} onChange={(onePiece) => set({ onePiece })} />
+            <>
+              <Check label="Its layer is one piece" value={part.onePiece} onChange={(onePiece) => set({ onePiece })} />
+              <Check label="Ties hold what would fall out of it" value={part.tied} onChange={(tied) => set({ tied })} />
+            </>
           )}
           <Check label="Flipped, left for right" value={part.flipped} onChange={(flipped) => set({ flipped })} />
         </>

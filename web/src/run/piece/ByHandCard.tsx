@@ -7,6 +7,7 @@ import { Tabs } from '../../frame/Tabs';
 import { ReadLength } from '../../units/ReadLength';
 import { typedAs } from '../../units/units';
 import type { RunDocument } from '../useRun';
+import { Mends } from './Mends';
 import { PieceLetters } from './PieceLetters';
 
 const EMPTY: Schemas['TypedLength'] = { text: '', unit: 'millimetre' };
@@ -18,6 +19,8 @@ const NONE: Schemas['Overrides'] = {
   typefaceId: '',
   twoLines: '',
   letters: [],
+  mends: [],
+  ties: [],
   noConcessions: false,
 };
 
@@ -77,6 +80,12 @@ export function ByHandCard({ id, piece, side: first, run }: Props) {
         </Form.Select>
       </label>
       <PieceLetters id={id} pieceId={piece.id} side={side} name={line ?? undefined} own={own} onChange={(letters) => set({ letters })} />
+      <Mends
+        own={own}
+        nameOf={(part) => piece.partNames[part] ?? 'A part that is gone'}
+        faceOf={(face) => faces.find((f) => f.id === face)?.name ?? face}
+        onChange={set}
+      />
       <Check label="No concessions for it" value={own.noConcessions} onChange={(noConcessions) => set({ noConcessions })} />
     </div>
   );

@@ -1,8 +1,8 @@
-import type { Schemas } from '../api/client';
-import type { Scale } from '../board/scale';
-import { figure } from '../units/units';
-import { useUnits } from '../units/UnitsContext';
-import { within } from './faces';
+import type { Schemas } from '../../api/client';
+import type { Scale } from '../../board/scale';
+import { figure } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { within } from '../faces';
 
 /** A ring at a place of a finding that is pointed at, and at the worst of them: so small that letters stay readable. */
 const DOT = 3;
@@ -19,6 +19,7 @@ const NAMES: Partial<Record<Schemas['Rule'], string>> = {
   counters: 'counter',
   looseParts: 'loose',
   doubledCuts: 'cut twice',
+  wideTies: 'tie',
   beyondReach: 'too large',
   filmStrain: 'strain',
   overrideLost: 'by hand',

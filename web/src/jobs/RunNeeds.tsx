@@ -1,0 +1,7 @@
+import { needsSaid, useReadiness } from '../run/readiness';
+
+/** What a run still needs, in a few words; its slip leads there. */
+export function RunNeeds({ id }: { id: string }) {
+  const of = useReadiness(id);
+  return <>{of ? needsSaid(of) : 'being looked at …'}</>;
+}

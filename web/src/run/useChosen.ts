@@ -1,0 +1,15 @@
+import { useSearchParams } from 'react-router';
+
+const PIECE = 'piece';
+
+/** The piece at hand, named in the address: what leads to a piece is a link to it. */
+export function useChosen() {
+  const [query, setQuery] = useSearchParams();
+  return {
+    chosen: query.get(PIECE) ?? undefined,
+    choose: (id: string) => setQuery((q) => ({ ...Object.fromEntries(q), [PIECE]: id }), { replace: true }),
+  };
+}
+
+/** Where a piece of a run is looked at. */
+export const pathOf = (run: string, piece: string) => `/runs/${run}/fit?${PIECE}=${encodeURIComponent(piece)}`;
