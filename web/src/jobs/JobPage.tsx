@@ -6,8 +6,8 @@ import { answer, api, type Schemas } from '../api/client';
 import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
+import { JobNeeds } from '../readiness/JobNeeds';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
-import { JobNeeds } from './JobNeeds';
 import { JobSlip } from './JobSlip';
 import { isPending } from './pending';
 

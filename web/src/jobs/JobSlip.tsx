@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
+import { RunNeeds } from '../readiness/RunNeeds';
 import { due } from './due';
 import { isPending, namesOf } from './pending';
-import { RunNeeds } from './RunNeeds';
 import { RunPicture } from './RunPicture';
 
 /** An order as a slip: its runs with a picture of the first piece, and what is still to do. */

@@ -9,7 +9,7 @@ import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';
 import { LoadsView } from './LoadsView';
-import { ReadinessLine } from './ReadinessLine';
+import { ReadinessLine } from '../readiness/ReadinessLine';
 import { SetUpView } from './SetUpView';
 import { useChosen } from './useChosen';
 import { useRun } from './useRun';

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
+import { PIECE } from '../readiness/pathOf';
 
-const PIECE = 'piece';
 
 /** The piece at hand, named in the address: what leads to a piece is a link to it. */
 export function useChosen() {
@@ -10,6 +10,3 @@ export function useChosen() {
     choose: (id: string) => setQuery((q) => ({ ...Object.fromEntries(q), [PIECE]: id }), { replace: true }),
   };
 }
-
-/** Where a piece of a run is looked at. */
-export const pathOf = (run: string, piece: string) => `/runs/${run}/fit?${PIECE}=${encodeURIComponent(piece)}`;

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { counted, useReadinessOf } from '../run/readiness';
-import { pathOf } from '../run/useChosen';
+import { counted, useReadinessOf } from './readiness';
+import { pathOf } from './pathOf';
 
 /** What a job still needs, in one line for all its runs; it leads to the first thing that holds it back. */
 export function JobNeeds({ runs }: { runs: readonly Schemas['RunCard'][] }) {

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { Words } from '../units/Words';
 import { nextOf, useReadiness } from './readiness';
-import { pathOf } from './useChosen';
+import { pathOf } from './pathOf';
 
 /** Readiness in one line: what holds the run back, and the way there in the order of the list. */
 export function ReadinessLine({ id, at }: { id: string; at?: string }) {

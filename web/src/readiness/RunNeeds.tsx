@@ -1,4 +1,4 @@
-import { needsSaid, useReadiness } from '../run/readiness';
+import { needsSaid, useReadiness } from './readiness';
 
 /** What a run still needs, in a few words; its slip leads there. */
 export function RunNeeds({ id }: { id: string }) {
