@@ -29,7 +29,7 @@ export function JobNeeds({ runs }: { runs: readonly Schemas['RunCard'][] }) {
           {decide} to decide
         </Link>
       )}
-      <span className="ready">{ready} ready</span>
+      <span className={ready > 0 ? 'ready' : 'soft'}>{ready} ready</span>
     </span>
   );
 }

@@ -21,7 +21,7 @@ export function ReadinessLine({ id, at }: { id: string; at?: string }) {
     <span className="readiness" role="status">
       <Group run={id} ids={toMend} at={at} className="to-mend" words="to mend" />
       <Group run={id} ids={toDecide} at={at} className="to-decide" words="to decide" />
-      <span className="ready">{ready} ready</span>
+      <span className={ready > 0 ? 'ready' : 'soft'}>{ready} ready</span>
       {of.done < of.all && (
         <span className="soft">
           {of.done} of {of.all} looked at
