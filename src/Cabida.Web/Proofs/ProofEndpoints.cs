@@ -102,6 +102,7 @@ internal static class ProofEndpoints
                     RunReader reader,
                     FittedPieces fitted,
                     DrawnInks inks,
+                    InkFactsCache facts,
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { Basis: not null } run
@@ -109,7 +110,7 @@ internal static class ProofEndpoints
                             new ProofPage(
                                 from,
                                 run.Run.Pieces.Count,
-                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, LaidPiece.Of(p, run, inks), run))]
+                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, LaidPiece.Of(p, run, inks), run, facts))]
                             )
                         )
                         : TypedResults.NotFound()
@@ -220,7 +221,7 @@ internal static class ProofEndpoints
         }
     }
 
-    private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run)
+    private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run, InkFactsCache facts)
     {
         var (fit, verdict) = (piece.Fit, run.Run.Verdicts.Of(piece.Fit.Piece));
         var (revision, zone, seen) = (run.Run.SetUp.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
@@ -239,7 +240,7 @@ internal static class ProofEndpoints
             verdict?.Words ?? "",
             Proofing.Since(run.Run.Verdicts.Shown, fit.Piece.Id, seen),
             seen,
-            piece.MayBeCut
+            CheckedPiece.MayBeCut(run, piece, facts)
         );
     }
 
@@ -276,7 +277,7 @@ internal static class ProofEndpoints
     private static ProofPiece OnPaper(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache cache)
     {
         var laid = LaidPiece.Of(piece, run, inks);
-        var (fit, view) = (piece.Fit, PieceOf(piece, laid, run));
+        var (fit, view) = (piece.Fit, PieceOf(piece, laid, run, cache));
         var facts = new List<string>();
         facts.AddRange(view.Sizes.Select(box => string.Create(CultureInfo.InvariantCulture, $"{box.Width:0.0} × {box.Height:0.0} mm")));
         facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
@@ -284,7 +285,7 @@ internal static class ProofEndpoints
         return new ProofPiece(
             fit.Piece.Name,
             string.Join(", ", facts),
-            piece.MayBeCut ? null : WhyNot(CheckedPiece.Of(run, piece, cache)),
+            view.MayBeCut ? null : WhyNot(CheckedPiece.Of(run, piece, cache)),
             view.State switch
             {
                 ProofState.Approved => "approved",

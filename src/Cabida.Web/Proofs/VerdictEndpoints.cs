@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using System.Globalization;
+using Cabida.Core.Checking;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Store;
@@ -46,9 +47,10 @@ internal static class VerdictEndpoints
                     Cabida.Store.Library library,
                     RunReader reader,
                     FittedPieces fitted,
+                    InkFactsCache facts,
                     IViews<Run, RunView> views,
                     CancellationToken stop
-                ) => await Changed(id, http, library, reader, views, run => Approved(run, approval, fitted), stop)
+                ) => await Changed(id, http, library, reader, views, run => Approved(run, approval, fitted, facts), stop)
             )
             .WithName("Approve");
 
@@ -127,7 +129,7 @@ internal static class VerdictEndpoints
     }
 
     /// <summary>Approves pieces as they were seen; none of them where one is not so any more.</summary>
-    private static (RunVerdicts, string?) Approved(ReadRun run, Approval approval, FittedPieces fitted)
+    private static (RunVerdicts, string?) Approved(ReadRun run, Approval approval, FittedPieces fitted, InkFactsCache facts)
     {
         var seen = approval.Pieces.DistinctBy(p => p.PieceId).ToDictionary(p => p.PieceId, p => p.Seen, StringComparer.Ordinal);
         var (verdicts, stale) = (new List<(string, Verdict?)>(), new List<string>());
@@ -135,7 +137,7 @@ internal static class VerdictEndpoints
         {
             var made = fitted.Of(run, piece);
             var now = ProofEndpoints.SeenOf(made, run);
-            if (now == seen[piece.Id] && made.MayBeCut)
+            if (now == seen[piece.Id] && CheckedPiece.MayBeCut(run, made, facts))
             {
                 verdicts.Add((piece.Id, new Verdict(true, "", made.Hash, run.Run.SetUp.Blank?.Revision ?? 0) { Seen = now }));
             }

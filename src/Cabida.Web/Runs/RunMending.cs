@@ -1,4 +1,6 @@
+using System.Text.Json;
 using Cabida.Core.Findings;
+using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Remedies;
 using Cabida.Core.Runs;
@@ -80,7 +82,11 @@ internal static class RunMending
         var setUp = changed.SetUp;
         foreach (var of in motifs.GroupBy(m => PinOf(stored.Document.SetUp, m.Side)))
         {
-            if (of.Key is not { } pin || await library.Find(DocumentKinds.Motif, pin.Id, stop) is not { } motif || motif.Revision != pin.Revision)
+            if (
+                of.Key is not { } pin
+                || await library.Find(DocumentKinds.Motif, pin.Id, stop) is not { } motif
+                || !IsSame(motif.Document, await library.At(DocumentKinds.Motif, pin.Id, pin.Revision, stop))
+            )
             {
                 return TypedResults.Problem(
                     "The motif was changed since this run took it, so it cannot be mended from here. Take the newer one in the set-up "
@@ -92,7 +98,7 @@ internal static class RunMending
 
             unit.Put(DocumentKinds.Motif, pin.Id, of.Aggregate(motif.Document, (m, mend) => mend.Of(m)), motif.Revision);
             // Whatever of this run is made with the motif takes it as it will be.
-            Pin? Next(Pin? of) => of == pin ? pin with { Revision = pin.Revision + 1 } : of;
+            Pin? Next(Pin? of) => of == pin ? pin with { Revision = motif.Revision + 1 } : of;
             setUp = setUp with { Motif = Next(setUp.Motif), Sides = [.. setUp.Sides.Select(s => s with { Motif = Next(s.Motif) })] };
         }
 
@@ -108,6 +114,10 @@ internal static class RunMending
             stop
         );
     }
+
+    /// <summary>Whether a motif still is what the run took; what was changed and taken back is.</summary>
+    private static bool IsSame(Motif now, Motif? taken) =>
+        JsonSerializer.Serialize(now, ApiJson.Options) == JsonSerializer.Serialize(taken, ApiJson.Options);
 
     private static Pin? PinOf(RunSetUp setUp, string side) =>
         side.Length == 0 ? setUp.Motif : setUp.Sides.FirstOrDefault(s => s.Id == side)?.Motif;

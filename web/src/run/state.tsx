@@ -7,11 +7,23 @@ const STATES: Record<Schemas['FitState'], [string, string]> = {
   notSet: ['–', 'no ink'],
 };
 
+/** Why a piece that would stand well is held back, in two words. */
+const HELD: Partial<Record<Schemas['Rule'], string>> = {
+  missingCharacters: 'lacks letters',
+  looseParts: 'falls apart',
+  heatOfGoods: 'too hot',
+};
+
 /** How a piece stands: a shape and a word, and a colour besides. A piece that may not be cut for another reason says so. */
 export function StateMark({
   piece,
 }: {
-  piece: { state: Schemas['FitState']; mayBeCut?: boolean; concessions?: readonly Schemas['Phrase'][] };
+  piece: {
+    state: Schemas['FitState'];
+    mayBeCut?: boolean;
+    concessions?: readonly Schemas['Phrase'][];
+    findings?: readonly Schemas['Finding'][];
+  };
 }) {
   const held = piece.mayBeCut === false && piece.state !== 'over' && piece.state !== 'notSet';
   const conceded =
@@ -20,7 +32,9 @@ export function StateMark({
       : piece.concessions?.length
         ? `${piece.concessions.length} concessions`
         : undefined;
-  const [shape, word] = held ? ['▲', 'lacks letters'] : piece.state === 'fits' && conceded ? ['✓', conceded] : STATES[piece.state];
+  const stop = piece.findings?.find((f) => f.severity === 'stop');
+  const why = (stop && HELD[stop.rule]) ?? 'held back';
+  const [shape, word] = held ? ['▲', why] : piece.state === 'fits' && conceded ? ['✓', conceded] : STATES[piece.state];
   return (
     <span className={`state ${held ? 'over' : piece.state}`}>
       <span aria-hidden="true">{shape}</span> {word}

@@ -87,7 +87,13 @@ internal static class MendedInk
             .Select(t => RemovedAt(ink, t, width))
             .OfType<Area>()
             .ToList();
-        return away.Count == 0 ? ink : Outlines.Without(ink, Outlines.Join([.. away.SelectMany(Outlines.PolygonsOf)]));
+        // A hair more at every side, so that no sliver of rounding is left of them.
+        return away.Count == 0
+            ? ink
+            : Outlines.Without(
+                ink,
+                Outlines.Grown(Outlines.Join([.. away.SelectMany(Outlines.PolygonsOf)]), Tolerances.Ink, Tolerances.Ink)
+            );
     }
 
     private static Polygon? RemovedAt(Area ink, NarrowPlace tip, double width)
@@ -99,7 +105,8 @@ internal static class MendedInk
         var opened = Outlines.Grown(Outlines.Grown(near, -width / 2, Tolerances.Ink), width / 2, Tolerances.Ink);
         var at = Outlines.Factory.CreatePoint(tip.At.ToCoordinate());
         return Outlines
-            .PolygonsOf(Outlines.Without(near, opened))
+            // Opening leaves slivers along straight sides, of rounding: what is opened and a hair more.
+            .PolygonsOf(Outlines.Without(near, Outlines.Grown(opened, Tolerances.Ink, Tolerances.Ink)))
             .Where(p => p.Distance(at) <= width / 2)
             .MinBy(p => p.Distance(at));
     }
