@@ -66,7 +66,9 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
     {
         const string run = "/api/runs/work-shirts";
         var found = (await app.WholeSet("work-shirts"))["findings"]!.AsArray();
-        var names = found.First(f => ((string)f!["finding"]!["part"]!) == "name" && (string)f["finding"]!["rule"]! == "thinStrokes")!["finding"]!;
+        var names = found.First(f => ((string)f!["finding"]!["part"]!) == "name" && (string)f["finding"]!["rule"]! == "thinStrokes")![
+            "finding"
+        ]!;
         var query = $"rule={names["rule"]}&side={names["side"]}&part={names["part"]}";
         var offered = (await app.Get($"{run}/set/remedies?{query}"))[0]!["remedies"]!.AsArray();
         foreach (var scope in new[] { "motif", "piece" })
@@ -74,7 +76,9 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
             var before = await app.Get(run);
             var remedy = offered.First(r => (string)r!["scope"]! == scope)!;
             string.Concat(remedy["words"]!["parts"]!.AsArray().Select(p => (string)p!["text"]!)).ShouldContain("mends all");
-            (await Mend($"{run}/set/remedies?{query}", (int)before["revision"]!, (string)remedy["id"]!)).StatusCode.ShouldBe(HttpStatusCode.OK);
+            (await Mend($"{run}/set/remedies?{query}", (int)before["revision"]!, (string)remedy["id"]!)).StatusCode.ShouldBe(
+                HttpStatusCode.OK
+            );
             (await app.WholeSet("work-shirts"))["findings"]!.AsArray().ShouldNotContain(f => Is(f!["finding"]!, names));
             (await app.Pieces("work-shirts")).ShouldAllBe(p => p!["findings"]!.AsArray().All(f => !Is(f!, names)));
             await app.Step(run, "undo");
@@ -110,26 +114,19 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
         ((bool)before["mayBeCut"]!).ShouldBeFalse();
         var held = (await app.Get($"{run}/loads"))["held"]!.AsArray().Select(h => (string)h!["name"]!).ToList();
         held.ShouldContain("DRY SAND");
-        await app.Change(
-            run,
-            "run",
-            r =>
-                r["setUp"]!["kept"] = new JsonArray(
-                    [
-                        .. before["findings"]!
-                            .AsArray()
-                            .Where(f => (string)f!["rule"]! == "looseParts")
-                            .Select(f => new JsonObject
-                            {
-                                ["rule"] = "looseParts",
-                                ["side"] = "",
-                                ["part"] = (string)f!["part"]!,
-                                ["piece"] = (string)before["id"]!,
-                                ["reason"] = "Laid in by hand",
-                            }),
-                    ]
-                )
-        );
+        await app.Change(run, "run", r => r["setUp"]!["kept"] = new JsonArray([
+                .. before["findings"]!
+                    .AsArray()
+                    .Where(f => (string)f!["rule"]! == "looseParts")
+                    .Select(f => new JsonObject
+                    {
+                        ["rule"] = "looseParts",
+                        ["side"] = "",
+                        ["part"] = (string)f!["part"]!,
+                        ["piece"] = (string)before["id"]!,
+                        ["reason"] = "Laid in by hand",
+                    }),
+            ]));
         var now = (await app.Pieces("sand-crates"))[0]!;
         ((string)now["inkHash"]!).ShouldBe((string)before["inkHash"]!);
         ((bool)now["mayBeCut"]!).ShouldBeTrue();
@@ -164,13 +161,10 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
         async Task<List<JsonNode>> Ties() => [.. (await Piece("sand-crates", "crate-ballast"))["ties"]!.AsArray().Select(t => t!)];
         var before = await Ties();
         var tie = before.First(t => ((string)t["name"]!).StartsWith("name 1A", StringComparison.Ordinal));
-        await app.Change(
-            run,
-            "run",
-            r =>
-                r["list"]!["pieces"]![2]!["own"]!["ties"] = new JsonArray(
-                    new JsonObject { ["tie"] = (string)tie["name"]!, ["angle"] = 180 + (double)tie["angle"]! }
-                )
+        await app.Change(run, "run", r =>
+            r["list"]!["pieces"]![2]!["own"]!["ties"] = new JsonArray(
+                new JsonObject { ["tie"] = (string)tie["name"]!, ["angle"] = 180 + (double)tie["angle"]! }
+            )
         );
         var moved = (await Ties()).Single(t => (string)t["name"]! == (string)tie["name"]!);
         ((bool)moved["moved"]!).ShouldBeTrue();
@@ -181,15 +175,10 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
         await Renamed("BOLTS");
         (await Ties()).ShouldAllBe(t => !(bool)t["moved"]!);
 
-        Task Renamed(string name) =>
-            app.Change(
-                run,
-                "run",
-                r =>
-                {
-                    r["list"]!["namesTyped"] = $"DRY SAND\nGRIT\n{name}\n";
-                    r["list"]!["pieces"]![2]!["name"] = name;
-                }
-            );
+        Task Renamed(string name) => app.Change(run, "run", r =>
+            {
+                r["list"]!["namesTyped"] = $"DRY SAND\nGRIT\n{name}\n";
+                r["list"]!["pieces"]![2]!["name"] = name;
+            });
     }
 }

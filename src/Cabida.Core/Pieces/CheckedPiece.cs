@@ -46,9 +46,7 @@ public sealed record CheckedPiece(FittedPiece Piece, CheckedFit First, IReadOnly
             && piece
                 .Sides.Select(s => (s.Fit, s.Side.Basis, Side: s.Side.Side.Id))
                 .Prepend((piece.Fit, on.Basis, ""))
-                .SelectMany(s =>
-                    Checks.LoosePartsOf(s.Item1, s.Item2, facts).Select(f => KeptOr(f with { Side = s.Item3 }, run, piece))
-                )
+                .SelectMany(s => Checks.LoosePartsOf(s.Item1, s.Item2, facts).Select(f => KeptOr(f with { Side = s.Item3 }, run, piece)))
                 .All(f => !f.Stops);
     }
 

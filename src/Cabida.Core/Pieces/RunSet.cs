@@ -80,7 +80,12 @@ public sealed record RunSet(
             Count(FitState.NotSet),
             fitted.Count(LacksLetters),
             fitted.Count(f => f.Fit.Concessions.Count > 0),
-            [.. pieces.Where(p => p.Findings.Any(f => f.Severity != Severity.Told)).OrderBy(p => p.Findings[0].Severity).Select(p => p.Piece.Fit.Piece.Id)],
+            [
+                .. pieces
+                    .Where(p => p.Findings.Any(f => f.Severity != Severity.Told))
+                    .OrderBy(p => p.Findings[0].Severity)
+                    .Select(p => p.Piece.Fit.Piece.Id),
+            ],
             [
                 .. fitted
                     .GroupBy(f => by.Length == 0 ? "" : f.Fit.Piece.ValueOf(by), StringComparer.Ordinal)

@@ -60,8 +60,7 @@ internal static class PartRemedies
         tried.Fit.State == FitState.NotSet ? Phrase.Say($"nothing would be left of it.")
         : tried.Fit.State == FitState.Over && @case.Fit.State != FitState.Over ? Phrase.Say($"it would stand out of its zone.")
         : !@case.IsMended(tried)
-            ? @case.FigureIn(tried) is { } left
-                ? Phrase.Say($"{Measures.Length.Mm(left):fine} would be left.")
+            ? @case.FigureIn(tried) is { } left ? Phrase.Say($"{Measures.Length.Mm(left):fine} would be left.")
                 : Phrase.Say($"it would be there all the same.")
         : null;
 

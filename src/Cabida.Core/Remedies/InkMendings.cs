@@ -19,10 +19,7 @@ internal sealed class DroppingDots : IMending
                 @case.InPart(film.Facts.Specks, s => s.At),
                 film.Facts.Parts.Select(p => p.Area),
                 (across, many) =>
-                    (
-                        new InkMending { Dots = across },
-                        many == 1 ? Phrase.Say($"Leave it out") : Phrase.Say($"Leave out all {many}")
-                    )
+                    (new InkMending { Dots = across }, many == 1 ? Phrase.Say($"Leave it out") : Phrase.Say($"Leave out all {many}"))
             );
 }
 
@@ -39,10 +36,7 @@ internal sealed class FillingCounters : IMending
                 @case.InPart(film.Facts.Counters, c => c.At),
                 film.Facts.Parts.SelectMany(p => p.Holes).Select(h => Outlines.Factory.CreatePolygon(h).Area),
                 (across, many) =>
-                    (
-                        new InkMending { Counters = across },
-                        many == 1 ? Phrase.Say($"Fill it") : Phrase.Say($"Fill all {many}")
-                    )
+                    (new InkMending { Counters = across }, many == 1 ? Phrase.Say($"Fill it") : Phrase.Say($"Fill all {many}"))
             );
 }
 

@@ -66,9 +66,7 @@ internal sealed class MendCase
 
     /// <summary>Those of a film's places that lie in the part.</summary>
     public IReadOnlyList<T> InPart<T>(IReadOnlyList<T> places, Func<T, Geometry.PlanePoint> at) =>
-        Film is null
-            ? []
-            : PartPlaces.Of(Fit.Parts, Film.Layer, places, at).FirstOrDefault(p => p.Id == Finding.Part)?.Places ?? [];
+        Film is null ? [] : PartPlaces.Of(Fit.Parts, Film.Layer, places, at).FirstOrDefault(p => p.Id == Finding.Part)?.Places ?? [];
 
     /// <summary>The piece fitted and checked again with other things set by hand.</summary>
     public CheckedFit Tried(Func<Overrides, Overrides> change)
@@ -102,11 +100,6 @@ internal sealed class MendCase
     public static PieceFigures FiguresOf(CheckedFit piece)
     {
         ArgumentNullException.ThrowIfNull(piece);
-        return new(
-            piece.Fit.Cautious?.Least,
-            piece.Fit.LetterHeight,
-            piece.Thinnest?.Width,
-            piece.Films.Sum(f => f.Facts.Weeding.Minutes)
-        );
+        return new(piece.Fit.Cautious?.Least, piece.Fit.LetterHeight, piece.Thinnest?.Width, piece.Films.Sum(f => f.Facts.Weeding.Minutes));
     }
 }

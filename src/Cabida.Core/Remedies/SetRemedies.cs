@@ -96,7 +96,10 @@ public static class SetRemedies
         }
 
         var ids = cases.Where((_, i) => !left.Contains(i)).Select(c => c.Piece.Id).ToHashSet(StringComparer.Ordinal);
-        var counted = mended == cases.Count && mended == 2 ? Phrase.Say($"{words}: mends both") : mended == cases.Count ? Phrase.Say($"{words}: mends all {mended}") : Phrase.Say($"{words}: mends {mended} of {cases.Count}");
+        var counted =
+            mended == cases.Count && mended == 2 ? Phrase.Say($"{words}: mends both")
+            : mended == cases.Count ? Phrase.Say($"{words}: mends all {mended}")
+            : Phrase.Say($"{words}: mends {mended} of {cases.Count}");
         var effect = worst.EffectOf(tried[0]) with
         {
             But = cases.Select((c, i) => c.EffectOf(tried[i]).But).FirstOrDefault(b => b is not null),
@@ -119,7 +122,8 @@ public static class SetRemedies
         ];
     }
 
-    private static PartMend? Mend(IReadOnlyList<Remedy> remedies) => remedies.Select(r => r.Change).OfType<MotifMend>().FirstOrDefault()?.Mend;
+    private static PartMend? Mend(IReadOnlyList<Remedy> remedies) =>
+        remedies.Select(r => r.Change).OfType<MotifMend>().FirstOrDefault()?.Mend;
 
     /// <summary>The words of a change whose amount may have grown since they were said.</summary>
     private static Phrase SaidOf(PartMend mend, Phrase words) =>

@@ -60,10 +60,7 @@ public sealed record Overrides
     {
         ArgumentNullException.ThrowIfNull(mend);
         var before = Mends.FirstOrDefault(m => m.PartId == mend.PartId);
-        return this with
-        {
-            Mends = before is null ? [.. Mends, mend] : [.. Mends.Select(m => m.PartId == mend.PartId ? m.With(mend) : m)],
-        };
+        return this with { Mends = before is null ? [.. Mends, mend] : [.. Mends.Select(m => m.PartId == mend.PartId ? m.With(mend) : m)] };
     }
 
     /// <summary>Whether no concession is made for it.</summary>

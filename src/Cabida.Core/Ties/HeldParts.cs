@@ -35,21 +35,17 @@ internal sealed class HeldParts
     public (PlanePoint From, PlanePoint To)? WayFrom(int part, PlanePoint from)
     {
         var at = Outlines.Factory.CreatePoint(from.ToCoordinate());
-        return Enumerable
+        return
+            Enumerable
                 .Range(0, outlines.Count)
                 .Where(i => !HangsOn(i, part))
                 .Select(i => (Far: outlines[i].EnvelopeInternal.Distance(at.EnvelopeInternal), Outline: outlines[i]))
                 .OrderBy(o => o.Far)
-                .Aggregate(
-                    (Distance: double.PositiveInfinity, To: (Coordinate?)null),
-                    (best, next) =>
-                        next.Far >= best.Distance ? best
-                        : new DistanceOp(at, next.Outline) is var op && op.Distance() < best.Distance
-                            ? (op.Distance(), op.NearestPoints()[1])
-                        : best
-                )
+                .Aggregate((Distance: double.PositiveInfinity, To: (Coordinate?)null), (best, next) => next.Far >= best.Distance ? best
+                    : new DistanceOp(at, next.Outline) is var op && op.Distance() < best.Distance ? (op.Distance(), op.NearestPoints()[1])
+                    : best)
                 .To
-            is { } to
+                is { } to
             ? (from, new PlanePoint(to.X, to.Y))
             : null;
     }
@@ -98,10 +94,7 @@ internal sealed class HeldParts
 
             var op = new DistanceOp(outlines[next.A], outlines[next.B]);
             var ends = op.NearestPoints();
-            queue.Enqueue(
-                (next.A, next.B, (new(ends[0].X, ends[0].Y), new(ends[1].X, ends[1].Y))),
-                (op.Distance(), next.A, next.B)
-            );
+            queue.Enqueue((next.A, next.B, (new(ends[0].X, ends[0].Y), new(ends[1].X, ends[1].Y))), (op.Distance(), next.A, next.B));
         }
 
         return tree;

@@ -23,9 +23,8 @@ internal sealed class OfferedRemedies(FittedPieces fitted, InkFactsCache facts)
         }
 
         var set = RunSet.Of(run, Checked(run, stop));
-        return kept.Get(
-            $"{KeyOf(run)} {set.Done} {pieceId}",
-            () => PieceRemedies.Of(run, CheckedPiece.Of(run, fitted.Of(run, piece), facts), set, ScaleOf(run, pieceId), facts)
+        return kept.Get($"{KeyOf(run)} {set.Done} {pieceId}", () =>
+            PieceRemedies.Of(run, CheckedPiece.Of(run, fitted.Of(run, piece), facts), set, ScaleOf(run, pieceId), facts)
         );
     }
 
@@ -38,15 +37,13 @@ internal sealed class OfferedRemedies(FittedPieces fitted, InkFactsCache facts)
         }
 
         var pieces = Checked(run, stop);
-        return kept.Get(
-            $"{KeyOf(run)} {pieces.Count} set {rule} {side} {part}",
-            () =>
-                [
-                    .. SetFindings
-                        .Of(pieces)
-                        .Where(f => f.Finding.Rule == rule && f.Finding.Side == side && f.Finding.Part == part)
-                        .Select(f => SetRemedies.Of(run, f, pieces, ScaleOf(run, f.Pieces[0]), facts, stop)),
-                ]
+        return kept.Get($"{KeyOf(run)} {pieces.Count} set {rule} {side} {part}", () =>
+            [
+                .. SetFindings
+                    .Of(pieces)
+                    .Where(f => f.Finding.Rule == rule && f.Finding.Side == side && f.Finding.Part == part)
+                    .Select(f => SetRemedies.Of(run, f, pieces, ScaleOf(run, f.Pieces[0]), facts, stop)),
+            ]
         );
     }
 

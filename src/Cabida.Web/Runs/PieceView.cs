@@ -35,7 +35,16 @@ internal sealed record ThinnestView(double Width, PlanePoint At);
 /// <param name="Width">How wide it is.</param>
 /// <param name="Angle">Where it leaves, seen from that middle, on its own side; degrees to the left of the right.</param>
 /// <param name="Moved">Whether it was moved by hand.</param>
-internal sealed record TieView(string Name, string Side, PlanePoint From, PlanePoint To, PlanePoint Middle, double Width, double Angle, bool Moved)
+internal sealed record TieView(
+    string Name,
+    string Side,
+    PlanePoint From,
+    PlanePoint To,
+    PlanePoint Middle,
+    double Width,
+    double Angle,
+    bool Moved
+)
 {
     public static IEnumerable<TieView> Of(FittedPiece piece, ReadSurface on) =>
         piece
@@ -44,16 +53,7 @@ internal sealed record TieView(string Name, string Side, PlanePoint From, PlaneP
             .OrderBy(t => t.Side, StringComparer.Ordinal);
 
     private static IEnumerable<TieView> Of(PieceFit fit, string side, Motion motion) =>
-        fit.Ties.Select(t => new TieView(
-            t.Name,
-            side,
-            motion.Of(t.From),
-            motion.Of(t.To),
-            motion.Of(t.Middle),
-            t.Width,
-            t.Angle,
-            t.Moved
-        ));
+        fit.Ties.Select(t => new TieView(t.Name, side, motion.Of(t.From), motion.Of(t.To), motion.Of(t.Middle), t.Width, t.Angle, t.Moved));
 }
 
 /// <summary>How a piece goes round its blank; degrees and millimetres along the ring at the zone's middle.</summary>

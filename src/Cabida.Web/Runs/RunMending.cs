@@ -25,15 +25,28 @@ internal static class RunMending
     }
 
     /// <summary>A run as it would be with remedies; nothing of it is kept.</summary>
-    public static async Task<ReadRun> Read(ReadRun run, Run changed, IReadOnlyList<MotifMend> motifs, RunReader reader, CancellationToken stop)
+    public static async Task<ReadRun> Read(
+        ReadRun run,
+        Run changed,
+        IReadOnlyList<MotifMend> motifs,
+        RunReader reader,
+        CancellationToken stop
+    )
     {
         var pinned = await reader.Pinned(changed.SetUp, stop);
         foreach (var mend in motifs)
         {
             var side = changed.SetUp.Sides.ToList().FindIndex(s => s.Id == mend.Side);
-            pinned = side < 0
-                ? pinned with { Motif = pinned.Motif is { } own ? mend.Of(own) : null }
-                : pinned with { SideMotifs = [.. pinned.SideMotifs.Select((m, i) => i == side && m is not null ? mend.Of(m) : m)] };
+            pinned =
+                side < 0
+                    ? pinned with
+                    {
+                        Motif = pinned.Motif is { } own ? mend.Of(own) : null,
+                    }
+                    : pinned with
+                    {
+                        SideMotifs = [.. pinned.SideMotifs.Select((m, i) => i == side && m is not null ? mend.Of(m) : m)],
+                    };
         }
 
         return reader.Read(new Stored<Run>(run.Id, run.Revision, default, default, changed), pinned);
@@ -61,7 +74,14 @@ internal static class RunMending
             || EntityTag.Read(http.Request)?.MadeFrom(stored.Revision) is not { } madeFrom
         )
         {
-            return await Remedying.Mend<Run, RunView>(DocumentKinds.Run, id, chosen, http, _ => Task.FromResult<IEnumerable<Finding>>(offered), stop);
+            return await Remedying.Mend<Run, RunView>(
+                DocumentKinds.Run,
+                id,
+                chosen,
+                http,
+                _ => Task.FromResult<IEnumerable<Finding>>(offered),
+                stop
+            );
         }
 
         return await WithMotifs(stored, madeFrom, mended.Run, mended.Motifs, http, stop);

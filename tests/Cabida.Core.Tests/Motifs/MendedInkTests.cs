@@ -19,9 +19,7 @@ public class MendedInkTests
         // The dot in the large hole goes, too, and the hole itself stays.
         mended.Area.ShouldBe(900 - 4 - 64 + 4, 1e-9);
         // A hole in which something stands that stays is not filled.
-        MendedInk
-            .Mended(Outlines.Join([plate, Square(17, 7, 1)]), dots: 0, counters: 100, tips: 0)
-            .Area.ShouldBe(900 - 64 + 1, 1e-9);
+        MendedInk.Mended(Outlines.Join([plate, Square(17, 7, 1)]), dots: 0, counters: 100, tips: 0).Area.ShouldBe(900 - 64 + 1, 1e-9);
         MendedInk.Mended(ink, dots: 1e6, counters: 0, tips: 0).IsEmpty.ShouldBeTrue();
     }
 
@@ -55,7 +53,8 @@ public class MendedInkTests
         small.ShouldBe(2);
         Holes(composition.InkAt(0.2)).ShouldBe(0);
         Holes(composition.InkAt(10)).ShouldBe(2);
-        TestMotifs.Compose(new Motif("m", RowAlignment.Centre, [part with { Mending = new InkMending { Dots = TypedLength.Mm(50) } }]))
+        TestMotifs
+            .Compose(new Motif("m", RowAlignment.Centre, [part with { Mending = new InkMending { Dots = TypedLength.Mm(50) } }]))
             .BoxAt(1)
             .ShouldBeNull();
     }
@@ -66,7 +65,12 @@ public class MendedInkTests
         var line = TestMotifs.Line("b", "H", 10);
         var group = new GroupPart("g", PartPlace.Below, MotifLength.Scales(1), [line], RowAlignment.Centre);
         var motif = new Motif("m", RowAlignment.Centre, [TestMotifs.Line("a", "H", 10), group]);
-        var mend = new PartMend("b") { Strengthen = TypedLength.Mm(0.3), Apart = TypedLength.Mm(0.6), Tied = true };
+        var mend = new PartMend("b")
+        {
+            Strengthen = TypedLength.Mm(0.3),
+            Apart = TypedLength.Mm(0.6),
+            Tied = true,
+        };
         var changed = mend.On(motif);
         changed.Parts[0].ShouldBe(motif.Parts[0]);
         var within = ((GroupPart)changed.Parts[1]).Parts.ShouldHaveSingleItem().ShouldBeOfType<LetteringPart>();

@@ -7,8 +7,7 @@ const AGAIN_AFTER = 1500;
 
 const queryOf = (id: string) => ({
   queryKey: ['readiness', id],
-  queryFn: ({ signal }: { signal: AbortSignal }) =>
-    answer(api.GET('/api/runs/{id}/readiness', { params: { path: { id } }, signal })),
+  queryFn: ({ signal }: { signal: AbortSignal }) => answer(api.GET('/api/runs/{id}/readiness', { params: { path: { id } }, signal })),
   placeholderData: (before?: Readiness) => before,
   refetchInterval: (q: { state: { data?: Readiness } }) =>
     q.state.data && q.state.data.lacks.length === 0 && q.state.data.done < q.state.data.all ? AGAIN_AFTER : (false as const),

@@ -28,7 +28,11 @@ export function TieHandles({ piece, sides, scale, run }: Props) {
 }
 
 /** A piece with a tie moved along what it holds. */
-export function withTie(piece: Schemas['Piece'], { name, side }: Pick<Schemas['TieView'], 'name' | 'side'>, angle: number): Schemas['Piece'] {
+export function withTie(
+  piece: Schemas['Piece'],
+  { name, side }: Pick<Schemas['TieView'], 'name' | 'side'>,
+  angle: number,
+): Schemas['Piece'] {
   const own = ownOn(piece, side);
   return withOwn(piece, side, { ...own, ties: [...own.ties.filter((t) => t.tie !== name), { tie: name, angle }] });
 }

@@ -77,7 +77,11 @@ describe('the state of a piece', () => {
 
   it('does not say that a piece fits when letters of it are missing', () => {
     expect(text(<StateMark piece={{ state: 'fits', mayBeCut: false }} />)).toBe('▲ held back');
-    const stopped = (rule: Schemas['Rule']) => ({ state: 'fits' as const, mayBeCut: false, findings: [testFinding({ rule, severity: 'stop' })] });
+    const stopped = (rule: Schemas['Rule']) => ({
+      state: 'fits' as const,
+      mayBeCut: false,
+      findings: [testFinding({ rule, severity: 'stop' })],
+    });
     expect(text(<StateMark piece={stopped('missingCharacters')} />)).toBe('▲ lacks letters');
     expect(text(<StateMark piece={stopped('looseParts')} />)).toBe('▲ falls apart');
   });

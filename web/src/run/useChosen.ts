@@ -1,7 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { PIECE } from '../readiness/pathOf';
 
-
 /** The piece at hand, named in the address: what leads to a piece is a link to it. */
 export function useChosen() {
   const [query, setQuery] = useSearchParams();

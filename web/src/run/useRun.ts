@@ -16,7 +16,19 @@ export function useRun(id: string) {
     key,
     of: (v) => v.run,
     sent: changes,
-    touches: [['jobs'], ['job'], ['ground', id], ['pieces', id], ['set', id], ['readiness', id], ['motif'], ['motifs'], ['proof', id], ['loads', id], ['bench', id]],
+    touches: [
+      ['jobs'],
+      ['job'],
+      ['ground', id],
+      ['pieces', id],
+      ['set', id],
+      ['readiness', id],
+      ['motif'],
+      ['motifs'],
+      ['proof', id],
+      ['loads', id],
+      ['bench', id],
+    ],
     previews: true,
   });
   const run = useDocument({

@@ -67,7 +67,9 @@ internal static class MendedInk
         {
             var outline = Outlines.Factory.CreatePolygon(hole);
             return outline.Area >= counters
-                || all.Exists(p => !ReferenceEquals(p, polygon) && outline.EnvelopeInternal.Contains(p.EnvelopeInternal) && outline.Contains(p));
+                || all.Exists(p =>
+                    !ReferenceEquals(p, polygon) && outline.EnvelopeInternal.Contains(p.EnvelopeInternal) && outline.Contains(p)
+                );
         }
 
         var holes = polygon.Holes.Where(Stays).ToArray();

@@ -28,19 +28,21 @@ export function FindingsCard({ id, piece, set, run, lit, onLight, ghost, onGhost
   const mendable = useRemedies(id, piece, run.view?.revision, set);
   const [all, setAll] = useState(false);
   const [reach, setReach] = useState<Reach>('piece');
-  const more = piece.findings.length - SHOWN;
-  const open = piece.findings.filter((f) => !f.kept).length;
+  const found = piece.findings.map((f, i) => ({ f, i }));
+  const open = found.filter(({ f }) => !f.kept);
+  const kept = found.filter(({ f }) => f.kept);
+  const more = open.length - SHOWN;
   return (
     <section className="card grow" aria-label="To look at" aria-live="polite">
       <h2>
-        To look at<span className="count">{open || 'nothing'}</span>
+        To look at<span className="count">{open.length || 'nothing'}</span>
         {piece.findings.some((f) => f.mayBeKept) && <ReachChoice label="Mend it in" reach={reach} onReach={setReach} />}
       </h2>
-      {piece.findings.slice(0, all ? undefined : SHOWN).map((f, i) => {
+      {[...open.slice(0, all ? undefined : SHOWN), ...kept].map(({ f, i }) => {
         const finding = mendable?.[i] ?? f;
         return (
           <div
-            key={i}
+            key={`${f.rule} ${f.side} ${f.part} ${f.figure ?? ''}`}
             className={`finding ${f.severity}${lit === i ? ' lit' : ''}`}
             tabIndex={0}
             onMouseEnter={() => onLight(i)}

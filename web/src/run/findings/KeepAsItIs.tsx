@@ -26,11 +26,7 @@ export function KeepAsItIs({ finding, pieceId, reach, run }: Props) {
     return (
       <p className="kept small">
         Kept as it is: {finding.kept}{' '}
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => run.editSetUp((s) => ({ ...s, kept: s.kept.filter((k) => !isOf(k)) }))}
-        >
+        <button type="button" className="quiet" onClick={() => run.editSetUp((s) => ({ ...s, kept: s.kept.filter((k) => !isOf(k)) }))}>
           No longer
         </button>
       </p>

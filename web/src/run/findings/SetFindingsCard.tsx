@@ -29,7 +29,14 @@ export function SetFindingsCard({ id, run, findings, onChoose }: Props) {
         <ReachChoice label="Mend them" reach={reach} words={REACHES} onReach={setReach} />
       </h2>
       {findings.map((f) => (
-        <OneForAll key={`${f.finding.rule} ${f.finding.side} ${f.finding.part}`} id={id} run={run} found={f} reach={reach} onChoose={onChoose} />
+        <OneForAll
+          key={`${f.finding.rule} ${f.finding.side} ${f.finding.part}`}
+          id={id}
+          run={run}
+          found={f}
+          reach={reach}
+          onChoose={onChoose}
+        />
       ))}
     </section>
   );

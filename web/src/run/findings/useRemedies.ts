@@ -29,8 +29,7 @@ export function useSetRemedies(id: string, finding: Schemas['Finding'], revision
   return useQuery({
     queryKey: ['set-remedies', id, inSet(finding), finding.figure, revision],
     enabled: asked,
-    queryFn: ({ signal }) =>
-      answer(api.GET('/api/runs/{id}/set/remedies', { params: { path: { id }, query: inSet(finding) }, signal })),
+    queryFn: ({ signal }) => answer(api.GET('/api/runs/{id}/set/remedies', { params: { path: { id }, query: inSet(finding) }, signal })),
     staleTime: Infinity,
   });
 }

@@ -12,7 +12,10 @@ const note = (line: number, instead: string | null, severity: Schemas['Severity'
     severity,
     line,
     words: `Line ${line} is odd.`,
-    remedies: instead === null ? [] : [{ id: `${line} ${instead}`, words: testPhrase(`Make it ${instead}`), scope: 'document', effect: null, refused: null }],
+    remedies:
+      instead === null
+        ? []
+        : [{ id: `${line} ${instead}`, words: testPhrase(`Make it ${instead}`), scope: 'document', effect: null, refused: null }],
   });
 
 describe('columns', () => {
