@@ -102,6 +102,7 @@ api.MapMotifs();
 api.MapParts();
 api.MapForms();
 api.MapTrials();
+api.MapMotifChecks();
 api.MapGraphics();
 api.MapTypefaces();
 api.MapStock();

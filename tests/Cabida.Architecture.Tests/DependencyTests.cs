@@ -54,6 +54,8 @@ public class DependencyTests
         ["Stock"],
         ["Type"],
         ["Motifs"],
+        ["Ties"],
+        ["Waste"],
         ["Runs"],
         ["Lists"],
         ["Proofs"],
@@ -61,6 +63,7 @@ public class DependencyTests
         ["Checking"],
         ["Loads"],
         ["Pieces"],
+        ["Remedies"],
     ];
 
     [Fact]

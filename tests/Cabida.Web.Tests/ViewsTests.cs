@@ -37,7 +37,7 @@ public sealed class ViewsTests : IDisposable
     public async Task The_shelf_tells_size_findings_and_users()
     {
         var shelf = (await app.List("/api/blanks"));
-        shelf.Count.ShouldBe(10);
+        shelf.Count.ShouldBe(13);
         var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
         ((int)tumbler["findings"]!).ShouldBe(1);
         tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumblers", "Fern tumbler"]);
@@ -177,7 +177,7 @@ public sealed class ViewsTests : IDisposable
         );
         (await app.List("/api/jobs"))
             .Select(j => (string)j!["job"]!["name"]!)
-            .ShouldBe(["Soon", "Crew day", "Depot reopening", "Some day"]);
+            .ShouldBe(["Soon", "Crew day", "Depot reopening", "Yard and doors", "Some day"]);
     }
 
     [Fact]

@@ -21,7 +21,7 @@ public sealed class LooseParts : ICheck
                 yield return new Finding(Rule.LooseParts, Severity.Stop, Say(film, part))
                 {
                     Part = part.Id,
-                    Layer = film.Layer,
+                    Layer = $"{film.Layer}",
                     Places = [.. part.Places.Select(p => p.At)],
                 };
             }

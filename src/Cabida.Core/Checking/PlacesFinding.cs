@@ -41,7 +41,7 @@ internal static class PlacesFinding
                         return new Finding(rule, severity, Say(piece, part, said, [.. part.Places.Select(at)]))
                         {
                             Part = part.Id,
-                            Layer = film.Layer,
+                            Layer = $"{film.Layer}",
                             Places = [.. part.Places.Select(at)],
                             Figure = said.Figure,
                             Limit = said.Limit,

@@ -60,9 +60,9 @@ public sealed record Finding(Rule Rule, Severity Severity, Phrase Message)
                 or Rule.FilmStrain
                 or Rule.SidesOverlap;
 
-    /// <summary>The layer of film that it is about; null where it is none.</summary>
+    /// <summary>The layer of film that it is about, as checks name it; empty where it is none.</summary>
     [JsonIgnore]
-    public Motifs.FilmPly? Layer { get; init; }
+    public string Layer { get; init; } = "";
 
     /// <summary>Whether nothing may be made until it is mended.</summary>
     [JsonIgnore]

@@ -1,6 +1,5 @@
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
-using Cabida.Core.Remedies;
 
 namespace Cabida.Core.Pieces;
 
@@ -60,6 +59,9 @@ public sealed record RunSet(
     /// <summary>No more names than this are left out in the plot.</summary>
     private const int MostLeftOut = 12;
 
+    /// <summary>A letter height as it is offered, rounded down to a tenth, so that what is accepted fits.</summary>
+    internal static double LettersDown(double height) => Math.Floor((height * 10) + 1e-9) / 10;
+
     /// <summary>The set that pieces make.</summary>
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="pieces">Those of its pieces that are fitted, checked.</param>
@@ -117,17 +119,15 @@ public sealed record RunSet(
                         i == 0 ? "" : sorted[i - 1].Piece.Name,
                         i == 0 ? "" : sorted[i - 1].Piece.Id,
                         i,
-                        SizeRemedies.LettersDown(f.LargestLetterHeight!.Value)
+                        LettersDown(f.LargestLetterHeight!.Value)
                     )
             );
         return new SetGroup(
             group,
             fits.Count,
             fits.Count > 0 ? run.SurfaceOf(fits[0].Piece).Basis.LetterHeightOf(fits[0].Piece) : null,
-            all ? SizeRemedies.LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
-            all && whole.All(f => f.LargestScale is not null)
-                ? SizeRemedies.LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100
-                : null,
+            all ? LettersDown(sorted[0].LargestLetterHeight!.Value) : null,
+            all && whole.All(f => f.LargestScale is not null) ? LettersDown(whole.Min(f => f.LargestScale!.Value) * 100) / 100 : null,
             sorted.FirstOrDefault()?.Piece.Name,
             sorted.Count > 0 ? [.. gains] : []
         );

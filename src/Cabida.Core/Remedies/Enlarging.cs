@@ -1,5 +1,6 @@
 using Cabida.Core.Findings;
 using Cabida.Core.Measures;
+using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 
@@ -23,7 +24,7 @@ internal sealed class Enlarging : IMending
 
         var (side, height) = (@case.Finding.Side, now);
         var most = @case.Fit.LargestLetterHeight;
-        if (@case.Own.LetterHeight.IsEmpty && @case.Run.Run.SetUp.Sizing == Sizing.EachLargest)
+        if (@case.Own.LetterHeight.IsEmpty && @case.Sizing == Sizing.EachLargest)
         {
             yield return PartRemedies.Refused(
                 @case,
@@ -45,7 +46,7 @@ internal sealed class Enlarging : IMending
                     @case,
                     "larger",
                     words,
-                    Phrase.Say($"its room allows {Length.Mm(SizeRemedies.LettersDown(most!.Value))}.")
+                    Phrase.Say($"its room allows {Length.Mm(RunSet.LettersDown(most!.Value))}.")
                 );
                 yield break;
             }

@@ -12,29 +12,61 @@ namespace Cabida.Core.Remedies;
 internal sealed class MendCase
 {
     private readonly InkFactsCache facts;
+    private readonly Cutter? cutter;
 
-    /// <summary>A finding of a piece on one side.</summary>
+    /// <summary>A finding of a piece on one side of a run.</summary>
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="piece">The piece.</param>
     /// <param name="finding">The finding, with the layer and the part that it is about.</param>
     /// <param name="equalScale">The scale of what is equal across the set.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    public MendCase(ReadRun run, FittedPiece piece, Finding finding, double? equalScale, InkFactsCache facts)
+    public static MendCase InRun(ReadRun run, FittedPiece piece, Finding finding, double? equalScale, InkFactsCache facts)
     {
-        (Run, Piece, Finding, this.facts) = (run, piece.Fit.Piece, finding, facts);
         var side = piece.Sides.FirstOrDefault(s => s.Side.Side.Id == finding.Side);
-        Fit = side?.Fit ?? piece.Fit;
-        Basis = side?.Side.Basis ?? run.SurfaceOf(Piece).Basis with { EqualScale = equalScale };
-        Checked = Checks.Of(Fit, Basis, facts, run.Cutter);
-        Film = Checked.Films.FirstOrDefault(f => f.Layer == finding.Layer);
+        var own = piece.Fit.Piece;
+        return new MendCase(
+            side is null ? own : own with { Own = own.OwnOn(finding.Side) },
+            side?.Fit ?? piece.Fit,
+            side?.Side.Basis ?? run.SurfaceOf(own).Basis with { EqualScale = equalScale },
+            finding,
+            facts
+        )
+        {
+            Sizing = run.Run.SetUp.Sizing,
+            Cutter = run.Cutter,
+        };
+    }
+
+    /// <summary>A finding of a piece, as it stands on one side.</summary>
+    /// <param name="piece">The piece, with what is set by hand for it on this side.</param>
+    /// <param name="fit">It, fitted.</param>
+    /// <param name="basis">What it is fitted on.</param>
+    /// <param name="finding">The finding.</param>
+    /// <param name="facts">Where facts of ink are kept.</param>
+    public MendCase(Piece piece, PieceFit fit, FitBasis basis, Finding finding, InkFactsCache facts)
+    {
+        (Piece, Fit, Basis, Finding, this.facts) = (piece, fit, basis, finding, facts);
+        Checked = Checks.Of(fit, basis, facts);
+        Film = Checked.Films.FirstOrDefault(f => $"{f.Layer}" == finding.Layer);
         Placed = Fit.Parts.SelectMany(p => p.WithInner).FirstOrDefault(p => p.Part.Id == finding.Part);
         Part = Basis.Motif.AllParts.FirstOrDefault(p => p.Id == finding.Part);
     }
 
-    /// <summary>The run.</summary>
-    public ReadRun Run { get; }
+    /// <summary>How pieces are sized.</summary>
+    public Sizing Sizing { get; init; } = Sizing.EachLargest;
 
-    /// <summary>The piece.</summary>
+    /// <summary>What cuts them; null where none is chosen.</summary>
+    public Cutter? Cutter
+    {
+        get => cutter;
+        init
+        {
+            cutter = value;
+            Checked = Checks.Of(Fit, Basis, facts, value);
+        }
+    }
+
+    /// <summary>The piece, with what is set by hand for it on this side.</summary>
     public Piece Piece { get; }
 
     /// <summary>What is to be mended.</summary>
@@ -47,7 +79,7 @@ internal sealed class MendCase
     public FitBasis Basis { get; }
 
     /// <summary>It, checked.</summary>
-    public CheckedFit Checked { get; }
+    public CheckedFit Checked { get; private init; }
 
     /// <summary>The film that it is about; null where it is none.</summary>
     public CheckedFilm? Film { get; }
@@ -59,7 +91,7 @@ internal sealed class MendCase
     public Part? Part { get; }
 
     /// <summary>What is set by hand for the piece on this side.</summary>
-    public Overrides Own => Piece.OwnOn(Finding.Side);
+    public Overrides Own => Piece.Own;
 
     /// <summary>Whether the film is a stencil, whose ink is the hole.</summary>
     public bool IsStencil => Film?.Limits.Purpose == FilmPurpose.Loose;
@@ -69,11 +101,8 @@ internal sealed class MendCase
         Film is null ? [] : PartPlaces.Of(Fit.Parts, Film.Layer, places, at).FirstOrDefault(p => p.Id == Finding.Part)?.Places ?? [];
 
     /// <summary>The piece fitted and checked again with other things set by hand.</summary>
-    public CheckedFit Tried(Func<Overrides, Overrides> change)
-    {
-        var own = Finding.Side.Length == 0 ? Piece : Piece with { Own = Own };
-        return Checks.Of(PieceFit.Of(own with { Own = change(Own) }, Basis), Basis, facts, Run.Cutter);
-    }
+    public CheckedFit Tried(Func<Overrides, Overrides> change) =>
+        Checks.Of(PieceFit.Of(Piece with { Own = change(Own) }, Basis), Basis, facts, cutter);
 
     /// <summary>Whether a piece as it was tried is rid of the finding.</summary>
     public bool IsMended(CheckedFit tried) => !tried.Findings.Any(f => f.Rule == Finding.Rule && f.Part == Finding.Part);

@@ -71,7 +71,7 @@ public static class PieceRemedies
             return [];
         }
 
-        var @case = new MendCase(run, piece, finding, equalScale, facts);
+        var @case = MendCase.InRun(run, piece, finding, equalScale, facts);
         return All.SelectMany(m => m.Of(@case));
     }
 }

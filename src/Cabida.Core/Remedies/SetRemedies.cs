@@ -47,7 +47,7 @@ public static class SetRemedies
                 .Select(p =>
                 {
                     stop.ThrowIfCancellationRequested();
-                    return new MendCase(run, p.Piece, p.Findings.First(f => IsOf(f, finding.Finding)), equalScale, facts);
+                    return MendCase.InRun(run, p.Piece, p.Findings.First(f => IsOf(f, finding.Finding)), equalScale, facts);
                 }),
         ];
         return cases.Count == 0

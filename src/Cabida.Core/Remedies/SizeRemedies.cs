@@ -49,7 +49,7 @@ internal static class SizeRemedies
 
         if (concedes || side.Length > 0)
         {
-            var alone = LettersDown(largest);
+            var alone = RunSet.LettersDown(largest);
             yield return new Remedy(
                 FormattableString.Invariant($"alone {id} {side} {alone}"),
                 Phrase.Say($"This one alone at {Length.Mm(alone)}")
@@ -68,9 +68,6 @@ internal static class SizeRemedies
 
     /// <summary>Another place, where this one is kept clear.</summary>
     public static Remedy Freely() => SetUp("free", Phrase.Say($"Let it find its place"), s => s with { Placing = Placing.Free });
-
-    /// <summary>A letter height as it is offered, rounded down to a tenth, so that what is accepted fits.</summary>
-    public static double LettersDown(double height) => Math.Floor((height * 10) + 1e-9) / 10;
 
     /// <summary>A change of the set-up.</summary>
     public static Remedy SetUp(string id, Phrase words, Func<RunSetUp, RunSetUp> change) =>

@@ -1,11 +1,8 @@
 using System.Globalization;
 using System.Text;
-using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
-using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
-using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
@@ -128,8 +125,8 @@ internal static class TrialEndpoints
                     var cut =
                         film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
                             ? chosen.Document
-                            : await FirstFilm(library, stop);
-                    var tried = TypeTrial.Of(BasisOf(motif, ground, cut, atHand), partId, typefaceId, names, facts);
+                            : await MotifBasis.FirstFilm(library, stop);
+                    var tried = TypeTrial.Of(MotifBasis.Of(motif, ground, cut, atHand), partId, typefaceId, names, facts);
                     return TypedResults.Ok(
                         new TriedFaceView(
                             typefaceId,
@@ -155,43 +152,6 @@ internal static class TrialEndpoints
                 }
             )
             .WithName("TryTypeface");
-    }
-
-    private static async Task<Film> FirstFilm(Cabida.Store.Library library, CancellationToken stop) =>
-        (await library.All(DocumentKinds.Film, stop)).Select(f => f.Document).FirstOrDefault()
-        ?? new Film(
-            "film",
-            "#23282c",
-            FilmPurpose.Stays,
-            false,
-            Core.Measures.TypedLength.Mm(0.8),
-            Core.Measures.TypedLength.Mm(300),
-            Core.Measures.TypedLength.Mm(300),
-            new CutSettings("", "", "", "", "")
-        );
-
-    /// <summary>The motif on its ground as a run would have it; without one, as large as it is typed.</summary>
-    private static FitBasis BasisOf(Motif motif, ReadGround ground, Film film, AtHand atHand)
-    {
-        var shape = ground.Zone ?? Unbounded(motif, atHand);
-        var zone = new Zone(
-            shape,
-            shape,
-            new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Width), Core.Measures.Length.Zero),
-            new Core.Measures.Dimension(Core.Measures.Length.Mm(shape.Bounds.Height), Core.Measures.Length.Zero),
-            0,
-            []
-        );
-        return new FitBasis(motif, null, null, zone, film, null, atHand);
-    }
-
-    /// <summary>Without a ground the faces are compared in the room that the motif takes as it is.</summary>
-    private static ZoneShape Unbounded(Motif motif, AtHand atHand)
-    {
-        var fields = new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = MotifViews.SampleOf(motif) };
-        var box = Composition.Of(motif, fields, new Composing(atHand.Faces, atHand.Graphics, GroundShape.None, atHand.Cache)).BoxAt(1)
-            ?? new Box(-50, -30, 50, 30);
-        return ZoneShape.Rectangle(box, LimitKind.Size);
     }
 
     /// <summary>The longest, the shortest, and the one with most letters that are not plain.</summary>

@@ -8,6 +8,7 @@ import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
 import { FormsDialog } from './FormsDialog';
+import { GraphicChecks, mendGraphic } from './GraphicChecks';
 import { GhostContext, useMotifGhost } from './ghost';
 import { GroundCard } from './GroundCard';
 import { MotifBoard } from './MotifBoard';
@@ -95,6 +96,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
               onMend={(remedy) => void motif.order(mended('motifs', id, [remedy]))}
             />
             <GroundCard view={view} motif={document} edit={edit} />
+            <GraphicChecks id={id} revision={view.revision} onMend={(remedy) => void motif.order(mendGraphic(id, remedy))} />
             {whole.length > 0 && <ToLookAt notes={whole} />}
           </div>
         </div>

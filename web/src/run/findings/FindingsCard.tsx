@@ -8,7 +8,7 @@ import type { RunDocument } from '../useRun';
 import { SHOWN } from './FindingMarks';
 import { KeepAsItIs } from './KeepAsItIs';
 import { ReachChoice } from './ReachChoice';
-import { Remedies, type Reach } from './Remedies';
+import { Remedies, type Reach } from '../../mending/Remedies';
 import { mendPiece, useRemedies } from './useRemedies';
 
 interface Props {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Schemas } from '../../api/client';
 import type { RunDocument } from '../useRun';
-import type { Reach } from './Remedies';
+import type { Reach } from '../../mending/Remedies';
 
 const LONGEST = 200;
 

@@ -1,4 +1,4 @@
-import type { Reach } from './Remedies';
+import type { Reach } from '../../mending/Remedies';
 
 const REACHES = [
   ['piece', 'This piece'],

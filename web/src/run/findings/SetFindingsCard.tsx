@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client';
 import { Words } from '../../units/Words';
 import type { RunDocument } from '../useRun';
 import { ReachChoice } from './ReachChoice';
-import { Remedies, type Reach } from './Remedies';
+import { Remedies, type Reach } from '../../mending/Remedies';
 import { mendSet, useSetRemedies } from './useRemedies';
 
 const REACHES = [

@@ -4,7 +4,7 @@ import { LengthField } from '../../units/LengthField';
 import { length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import type { RunDocument } from '../useRun';
-import { ghostSaid } from './ghostSaid';
+import { ghostSaid } from '../../mending/ghostSaid';
 import type { Ghost } from './useGhost';
 
 interface Props {

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { movedTo, ownOn, withChosen, withOwn } from '../piece/ByHandCard';
 import { withForm } from '../piece/PieceLetters';
 import { withoutSide } from '../SidesCard';
-import { ghostSaid } from './ghostSaid';
+import { ghostSaid } from '../../mending/ghostSaid';
 import { accepted } from './SetCard';
 import { SetPlot } from './SetPlot';
 

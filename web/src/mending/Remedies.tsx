@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import type { Schemas } from '../../api/client';
-import { length } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
-import { Words } from '../../units/Words';
-import { ghostSaid } from '../set/ghostSaid';
+import type { Schemas } from '../api/client';
+import { length } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { Words } from '../units/Words';
+import { ghostSaid } from './ghostSaid';
 import { effectSaid } from './effect';
 
 /** How far a remedy reaches: one piece, or the motif and all that is made with it. */

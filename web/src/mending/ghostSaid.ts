@@ -1,5 +1,5 @@
-import type { Schemas } from '../../api/client';
-import { movesSaid } from '../../board/moves';
+import type { Schemas } from '../api/client';
+import { movesSaid } from '../board/moves';
 
 /** What a ghost says of itself. */
 export function ghostSaid(ghost: Schemas['GhostView'], length: (mm: number) => string): string {

@@ -1,0 +1,27 @@
+using Cabida.Core.Geometry;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Waste;
+
+/// <summary>Ink that is never parted by a break: a letter with its dots and marks, a shape, a piece on a load.</summary>
+/// <param name="Ink">It; millimetres.</param>
+public sealed record InkUnit(Area Ink)
+{
+    /// <summary>The box of it.</summary>
+    public Box Box { get; } = Geometry.Box.Of(Ink) ?? throw new ArgumentException("A unit has ink.", nameof(Ink));
+}
+
+/// <summary>A word: units from left to right between which breaks are made only where waste would be too long.</summary>
+/// <param name="Units">Its units.</param>
+public sealed record InkWord(IReadOnlyList<InkUnit> Units);
+
+/// <summary>A row of ink: words from left to right.</summary>
+/// <param name="Words">Its words.</param>
+public sealed record InkRow(IReadOnlyList<InkWord> Words)
+{
+    /// <summary>All its units.</summary>
+    public IEnumerable<InkUnit> Units => Words.SelectMany(w => w.Units);
+
+    /// <summary>The box of it.</summary>
+    public Box Box => Geometry.Box.Around(Units.Select(u => u.Box))!.Value;
+}

@@ -1,0 +1,258 @@
+using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Wording;
+using NetTopologySuite.Geometries;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Waste;
+
+/// <summary>What a break parts.</summary>
+public enum BreakKind
+{
+    /// <summary>Two rows of ink.</summary>
+    Rows,
+
+    /// <summary>Two words of a row.</summary>
+    Words,
+
+    /// <summary>A cell of waste that was too long.</summary>
+    Long,
+}
+
+/// <summary>A cut across waste, so that it comes off in bits.</summary>
+/// <param name="Kind">What it parts.</param>
+/// <param name="Line">Where it runs; millimetres.</param>
+public sealed record WasteBreak(BreakKind Kind, LineString Line);
+
+/// <summary>How waste is boxed in and broken.</summary>
+/// <param name="Margin">How far the weed box stands out from the ink; millimetres.</param>
+/// <param name="Clearance">How far breaks stay from ink, and from one another's ends; millimetres.</param>
+/// <param name="Longest">Waste longer than this is broken; millimetres.</param>
+public readonly record struct WasteTerms(double Margin, double Clearance, double Longest)
+{
+    /// <summary>The product's own (calculations 6.5).</summary>
+    public static WasteTerms Usual { get; } = new(5, 1, 150);
+}
+
+/// <summary>
+/// The weed box round ink and the breaks within it (calculations 6.5): first between rows, then between words, then wherever a cell of waste
+/// is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break parts
+/// what belongs to one letter, or leaves ink cut off from its own row.
+/// </summary>
+/// <param name="Box">The weed box.</param>
+/// <param name="Breaks">The breaks, in the order in which they were made.</param>
+/// <param name="Cells">The cells of waste that they leave.</param>
+/// <param name="NoWay">Where a break was wanted and there is no way for it.</param>
+public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadOnlyList<WasteCell> Cells, IReadOnlyList<Phrase> NoWay)
+{
+    /// <summary>No more breaks are made than this.</summary>
+    public const int MostBreaks = 400;
+
+    /// <summary>How near the breaks come to the ink; null where there are none.</summary>
+    public double? ClearanceTo(Area ink) => Breaks.Count == 0 ? null : Breaks.Min(b => b.Line.Distance(ink));
+
+    /// <summary>Plans the breaks of rows of ink, from the top down; null without ink.</summary>
+    /// <param name="rows">The rows.</param>
+    /// <param name="terms">How.</param>
+    public static WastePlan? Of(IReadOnlyList<InkRow> rows, WasteTerms terms)
+    {
+        ArgumentNullException.ThrowIfNull(rows);
+        return Box.Around(rows.SelectMany(r => r.Units).Select(u => u.Box)) is { } ink ? new Planning(rows, terms, ink).Planned() : null;
+    }
+
+    private sealed class Planning(IReadOnlyList<InkRow> rows, WasteTerms terms, Box inkBox)
+    {
+        private readonly Box box = inkBox.Grown(Math.Max(terms.Margin, terms.Clearance));
+        private readonly Area ink = Outlines.Join([.. rows.SelectMany(r => r.Units).SelectMany(u => Outlines.PolygonsOf(u.Ink))]);
+        private readonly List<WasteBreak> breaks = [];
+        private readonly List<Phrase> noWay = [];
+
+        public WastePlan Planned()
+        {
+            var cells = Rows(WasteCell.Of(box), [.. rows.OrderByDescending(r => r.Box.CentreY)])
+                .SelectMany(c => Words(c.Cell, c.Rows))
+                .SelectMany(Shortened)
+                .ToList();
+            return new WastePlan(box, breaks, cells, noWay);
+        }
+
+        private List<PlanePoint> Ends =>
+            [.. breaks.SelectMany(b => new[] { b.Line.StartPoint, b.Line.EndPoint }).Select(p => new PlanePoint(p.X, p.Y))];
+
+        /// <summary>Bands with a row each, or several that nothing goes between.</summary>
+        private List<(WasteCell Cell, List<InkRow> Rows)> Rows(WasteCell cell, List<InkRow> down)
+        {
+            var bands = new List<(WasteCell Cell, List<InkRow> Rows)>();
+            var (left, held) = (cell, new List<InkRow>());
+            for (var i = 0; i < down.Count; i++)
+            {
+                held.Add(down[i]);
+                if (i == down.Count - 1)
+                {
+                    break;
+                }
+
+                var (low, high) = (Math.Min(down[i].Box.MinY, down[i + 1].Box.MinY), Math.Max(down[i].Box.MaxY, down[i + 1].Box.MaxY));
+                var window = new Box(box.MinX, low, box.MaxX, high).Grown(2 * terms.Clearance);
+                var ground = Ground(left, window, down);
+                WallUp(ground, held.SelectMany(r => r.Units), left.Box.MaxY);
+                WallDown(ground, down.Skip(i + 1).SelectMany(r => r.Units), left.Box.MinY);
+                if (ground.Way(left.Left, left.Right) is not { } way)
+                {
+                    noWay.Add(Phrase.Say($"Between two rows there is no way that keeps {Length.Mm(terms.Clearance):fine} from the ink."));
+                    continue;
+                }
+
+                breaks.Add(new WasteBreak(BreakKind.Rows, way));
+                var (above, below) = left.CutAcross(way);
+                bands.Add((above, held));
+                (left, held) = (below, []);
+            }
+
+            bands.Add((left, held));
+            return bands;
+        }
+
+        private List<(WasteCell Cell, List<InkUnit> Units)> Words(WasteCell cell, List<InkRow> among)
+        {
+            // Where two rows could not be parted, their words lie over one another, and a break between them would part letters.
+            if (among is not [{ Words: var words }])
+            {
+                return [(cell, [.. among.SelectMany(r => r.Units)])];
+            }
+
+            var cells = new List<(WasteCell Cell, List<InkUnit> Units)>();
+            var (left, held) = (cell, new List<InkUnit>());
+            for (var i = 0; i < words.Count; i++)
+            {
+                held.AddRange(words[i].Units);
+                if (i == words.Count - 1)
+                {
+                    break;
+                }
+
+                List<InkUnit> after = [.. words.Skip(i + 1).SelectMany(w => w.Units)];
+                if (Down(left, held, after, BreakKind.Words) is not { } cut)
+                {
+                    noWay.Add(Phrase.Say($"Between two words there is no way that keeps {Length.Mm(terms.Clearance):fine} from the ink."));
+                    continue;
+                }
+
+                cells.Add((cut.Left, held));
+                (left, held) = (cut.Right, []);
+            }
+
+            cells.Add((left, held));
+            return cells;
+        }
+
+        /// <summary>A break from the upper edge of a cell to its lower one, with ink on either side of it.</summary>
+        private (WasteCell Left, WasteCell Right)? Down(WasteCell cell, List<InkUnit> left, List<InkUnit> right, BreakKind kind)
+        {
+            var (from, to) = (left.Max(u => u.Box.MaxX), right.Min(u => u.Box.MinX));
+            var slack = Math.Max(2 * terms.Clearance, Math.Abs(to - from));
+            var window = new Box(Math.Min(from, to) - slack, cell.Box.MinY, Math.Max(from, to) + slack, cell.Box.MaxY);
+            var ground = Ground(cell, window, rows);
+            foreach (var unit in left)
+            {
+                Across(ground, unit, cell.Box.MinX);
+            }
+
+            foreach (var unit in right)
+            {
+                Across(ground, unit, cell.Box.MaxX);
+            }
+
+            return Cut(cell, ground, kind, down: true);
+        }
+
+        /// <summary>A cell, or the shorter ones that it is broken into.</summary>
+        private IEnumerable<WasteCell> Shortened((WasteCell Cell, List<InkUnit> Units) of)
+        {
+            var (cell, units) = of;
+            if (cell.Length <= terms.Longest || breaks.Count >= MostBreaks)
+            {
+                return [cell];
+            }
+
+            var down = cell.Box.Width >= cell.Box.Height;
+            var middle = down ? cell.Box.CentreX : cell.Box.CentreY;
+            // Anywhere in the middle half, so that both cells come out shorter by a quarter at least.
+            var reach = (down ? cell.Box.Width : cell.Box.Height) / 4;
+            var window = down
+                ? new Box(middle - reach, cell.Box.MinY, middle + reach, cell.Box.MaxY)
+                : new Box(cell.Box.MinX, middle - reach, cell.Box.MaxX, middle + reach);
+            var ground = Ground(cell, window, rows);
+            foreach (var (a, b) in units.SelectMany(Bonds))
+            {
+                ground.Wall(a, b);
+            }
+
+            if (Cut(cell, ground, BreakKind.Long, down) is not { } cut)
+            {
+                noWay.Add(
+                    Phrase.Say(
+                        $"Waste of {Length.Mm(cell.Length)} stays in one: no way across it keeps {Length.Mm(terms.Clearance):fine} from the ink."
+                    )
+                );
+                return [cell];
+            }
+
+            List<InkUnit> In(WasteCell part) => units.FindAll(u => part.Area.Contains(Outlines.Factory.CreatePoint(Inside(u))));
+            return Shortened((cut.Left, In(cut.Left))).Concat(Shortened((cut.Right, In(cut.Right))));
+        }
+
+        private (WasteCell Left, WasteCell Right)? Cut(WasteCell cell, FreeGround ground, BreakKind kind, bool down)
+        {
+            if (ground.Way(down ? cell.Upper : cell.Left, down ? cell.Lower : cell.Right) is not { } way)
+            {
+                return null;
+            }
+
+            breaks.Add(new WasteBreak(kind, way));
+            return down ? cell.CutDown(way) : cell.CutAcross(way);
+        }
+
+        private FreeGround Ground(WasteCell cell, Box window, IReadOnlyList<InkRow> among)
+        {
+            var ground = new FreeGround(cell.Area, window, ink, Ends, terms.Clearance);
+            foreach (var (a, b) in among.SelectMany(r => r.Units).SelectMany(Bonds))
+            {
+                ground.Wall(a, b);
+            }
+
+            return ground;
+        }
+
+        /// <summary>The shortest ways between the parts of a unit: no break goes between a letter and its dot.</summary>
+        private static IEnumerable<(PlanePoint A, PlanePoint B)> Bonds(InkUnit unit)
+        {
+            var parts = Outlines.PolygonsOf(unit.Ink).ToList();
+            return parts.Count <= 1 ? [] : new Ties.HeldParts([.. parts.Select(p => p.ExteriorRing)]).Ways.Select(w => (w.From, w.To));
+        }
+
+        private static Coordinate Inside(InkUnit unit) => Outlines.PolygonsOf(unit.Ink).MaxBy(p => p.Area)!.InteriorPoint.Coordinate;
+
+        private static void WallUp(FreeGround ground, IEnumerable<InkUnit> units, double top)
+        {
+            foreach (var at in units.Select(Inside))
+            {
+                ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(at.X, top));
+            }
+        }
+
+        private static void WallDown(FreeGround ground, IEnumerable<InkUnit> units, double bottom)
+        {
+            foreach (var at in units.Select(Inside))
+            {
+                ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(at.X, bottom));
+            }
+        }
+
+        private static void Across(FreeGround ground, InkUnit unit, double to)
+        {
+            var at = Inside(unit);
+            ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(to, at.Y));
+        }
+    }
+}
