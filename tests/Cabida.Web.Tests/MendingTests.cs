@@ -138,6 +138,37 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
     }
 
     [Fact]
+    public async Task A_graphic_is_looked_at_in_its_motif_at_its_size_there_and_what_mends_it_changes_its_use_alone()
+    {
+        const string motif = "/api/motifs/platform-board";
+        (await app.Get($"{motif}/checks")).AsArray().ShouldBeEmpty();
+        await app.Change(motif, "motif", m => Tram(m)["size"]!["typed"]!["text"] = "14");
+        var graphics = (await app.Get("/api/graphics"))["cards"]!.ToJsonString();
+        var found = (await app.Get($"{motif}/checks")).AsArray();
+        found.Count.ShouldBeGreaterThan(0);
+        found.ShouldAllBe(f => (string)f!["part"]! == "tram");
+        var remedies = found
+            .SelectMany(f => f!["remedies"]!.AsArray().Select(r => (Finding: f, Remedy: r!)))
+            .Where(r => r.Remedy["refused"] is null)
+            .ToList();
+        remedies.Count.ShouldBeGreaterThan(0);
+        foreach (var (finding, remedy) in remedies)
+        {
+            ((string)remedy["scope"]!).ShouldBe("motif");
+            var before = await app.Get(motif);
+            var sent = await Mend($"{motif}/checks/remedies", (int)before["revision"]!, (string)remedy["id"]!);
+            sent.StatusCode.ShouldBe(HttpStatusCode.OK, await sent.Content.ReadAsStringAsync());
+            (await app.Get($"{motif}/checks")).AsArray().ShouldNotContain(f => Is(f!, finding));
+            await app.Step(motif, "undo");
+        }
+
+        (await app.Get("/api/graphics"))["cards"]!.ToJsonString().ShouldBe(graphics);
+        (await app.CreateClient().GetAsync("/api/motifs/nobody/checks")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+
+        static JsonNode Tram(JsonNode m) => m["parts"]!.AsArray().Single(p => (string)p!["id"]! == "tram")!;
+    }
+
+    [Fact]
     public async Task Readiness_counts_what_holds_a_run_back_in_the_order_of_its_list()
     {
         var needs = await app.Get("/api/runs/sand-crates/readiness");
