@@ -5,8 +5,8 @@ using Xunit.Abstractions;
 namespace Cabida.Web.Tests;
 
 /// <summary>
-/// What is offered against thin strokes, gaps, dots, counters and loose parts does what it says: made, the finding is gone and the piece has
-/// the figures that were shown; undone, everything is as it was, in the motif, too.
+/// What is offered against thin strokes, gaps, dots, counters and loose parts does what it says: made, the finding is gone and the piece
+/// has the figures that were shown; undone, everything is as it was, in the motif, too.
 /// </summary>
 public sealed class MendingTests(ITestOutputHelper output) : IDisposable
 {

@@ -8,9 +8,6 @@ public static class OnePiece
     /// <summary>Whether a sheet has to.</summary>
     /// <param name="layer">The sheet.</param>
     /// <param name="parts">The parts of the motif, in place.</param>
-    public static bool Is(FilmPly layer, IReadOnlyList<PlacedPart> parts)
-    {
-        ArgumentNullException.ThrowIfNull(parts);
-        return parts.SelectMany(p => p.WithInner).Any(p => p.Part is MatPart or { OnePiece: true } && p.Body.Ink.Any(i => i.Film == layer));
-    }
+    public static bool Is(FilmPly layer, IReadOnlyList<PlacedPart> parts) =>
+        PartPlaces.AnyOn(parts, layer, p => p is MatPart or { OnePiece: true });
 }

@@ -32,7 +32,7 @@ public sealed class WideTies : ICheck
 
     private static Phrase Say(PartPlaces<Tie> part, Tie worst) =>
         Phrase.Say(
-            $"{PartPlaces.Named(part.Part):strong}: a tie of {Length.Mm(worst.Width):fine} holds a part of {Length.Mm(worst.Across):strong fine} "
-                + $"across, so little is left of it. Fill it, or give the film a narrower tie."
+            $"{PartPlaces.Named(part.Part):strong}: a tie of {Length.Mm(worst.Width):fine} holds a part of "
+                + $"{Length.Mm(worst.Across):strong fine} across, so little is left of it. Fill it, or give the film a narrower tie."
         );
 }

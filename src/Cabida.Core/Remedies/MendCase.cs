@@ -29,11 +29,11 @@ internal sealed class MendCase
             side?.Fit ?? piece.Fit,
             side?.Side.Basis ?? run.SurfaceOf(own).Basis with { EqualScale = equalScale },
             finding,
-            facts
+            facts,
+            run.Cutter
         )
         {
             Sizing = run.Run.SetUp.Sizing,
-            Cutter = run.Cutter,
         };
     }
 
@@ -43,28 +43,22 @@ internal sealed class MendCase
     /// <param name="basis">What it is fitted on.</param>
     /// <param name="finding">The finding.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    public MendCase(Piece piece, PieceFit fit, FitBasis basis, Finding finding, InkFactsCache facts)
+    /// <param name="cutter">What cuts it; null where none is chosen.</param>
+    public MendCase(Piece piece, PieceFit fit, FitBasis basis, Finding finding, InkFactsCache facts, Cutter? cutter = null)
     {
-        (Piece, Fit, Basis, Finding, this.facts) = (piece, fit, basis, finding, facts);
-        Checked = Checks.Of(fit, basis, facts);
+        (Piece, Fit, Basis, Finding, this.facts, this.cutter) = (piece, fit, basis, finding, facts, cutter);
+        Checked = Checks.Of(fit, basis, facts, cutter);
         Film = Checked.Films.FirstOrDefault(f => $"{f.Layer}" == finding.Layer);
-        Placed = Fit.Parts.SelectMany(p => p.WithInner).FirstOrDefault(p => p.Part.Id == finding.Part);
-        Part = Basis.Motif.AllParts.FirstOrDefault(p => p.Id == finding.Part);
+        // A name on two lines is a group of the line's own id; it is its lines that are mended.
+        Placed = Fit
+            .Parts.SelectMany(p => p.WithInner)
+            .Where(p => p.Part.Id == finding.Part)
+            .OrderBy(p => p.Part is GroupPart)
+            .FirstOrDefault();
     }
 
     /// <summary>How pieces are sized.</summary>
     public Sizing Sizing { get; init; } = Sizing.EachLargest;
-
-    /// <summary>What cuts them; null where none is chosen.</summary>
-    public Cutter? Cutter
-    {
-        get => cutter;
-        init
-        {
-            cutter = value;
-            Checked = Checks.Of(Fit, Basis, facts, value);
-        }
-    }
 
     /// <summary>The piece, with what is set by hand for it on this side.</summary>
     public Piece Piece { get; }
@@ -79,16 +73,13 @@ internal sealed class MendCase
     public FitBasis Basis { get; }
 
     /// <summary>It, checked.</summary>
-    public CheckedFit Checked { get; private init; }
+    public CheckedFit Checked { get; }
 
     /// <summary>The film that it is about; null where it is none.</summary>
     public CheckedFilm? Film { get; }
 
-    /// <summary>The part in place; null where none is named.</summary>
+    /// <summary>The part in place, with what was changed of it for this piece; null where none is named.</summary>
     public PlacedPart? Placed { get; }
-
-    /// <summary>The part as the motif has it, with what was changed of it for this piece.</summary>
-    public Part? Part { get; }
 
     /// <summary>What is set by hand for the piece on this side.</summary>
     public Overrides Own => Piece.Own;

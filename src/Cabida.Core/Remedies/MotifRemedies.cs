@@ -7,8 +7,8 @@ using Cabida.Core.Runs;
 namespace Cabida.Core.Remedies;
 
 /// <summary>
-/// The graphics of a motif as they would be cut, at the size that they get on its ground, before any run exists; what mends them changes how
-/// the motif uses them, never the graphics themselves.
+/// The graphics of a motif as they would be cut, at the size that they get on its ground, before any run exists; what mends them changes
+/// how the motif uses them, never the graphics themselves.
 /// </summary>
 public static class MotifRemedies
 {

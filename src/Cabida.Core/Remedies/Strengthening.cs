@@ -21,7 +21,7 @@ internal sealed class Strengthening : IMending
     /// <inheritdoc/>
     public IEnumerable<Remedy> Of(MendCase @case)
     {
-        if (@case is { Finding: { Rule: Rule.ThinStrokes, Limit: { } least }, Part: RulePart, IsStencil: false })
+        if (@case is { Finding: { Rule: Rule.ThinStrokes, Limit: { } least }, Placed.Part: RulePart, IsStencil: false })
         {
             var thick = TypedLength.Mm(Up(least));
             return PartRemedies.Tried(

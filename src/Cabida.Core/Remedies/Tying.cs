@@ -10,7 +10,7 @@ internal sealed class Tying : IMending
 {
     /// <inheritdoc/>
     public IEnumerable<Remedy> Of(MendCase @case) =>
-        @case is { Finding: { Rule: Rule.LooseParts, Places.Count: var many }, Part: { } part, Film: { } film }
+        @case is { Finding: { Rule: Rule.LooseParts, Places.Count: var many }, Placed.Part: { } part, Film: { } film }
             ? PartRemedies.Tried(
                 @case,
                 "tie",
@@ -18,21 +18,6 @@ internal sealed class Tying : IMending
                 many == 1
                     ? Phrase.Say($"Hold it by ties of {Length.Mm(film.Limits.Tie):fine}")
                     : Phrase.Say($"Hold all {many} by ties of {Length.Mm(film.Limits.Tie):fine}")
-            )
-            : [];
-}
-
-/// <summary>Of an outline that was traced twice, the outer one alone.</summary>
-internal sealed class SingleOutlines : IMending
-{
-    /// <inheritdoc/>
-    public IEnumerable<Remedy> Of(MendCase @case) =>
-        @case is { Finding.Rule: Rule.DoubledCuts, Part: GraphicPart { DoubledRemoved: false } graphic }
-            ? PartRemedies.Tried(
-                @case,
-                "single",
-                new PartMend(graphic.Id) { Single = true },
-                Phrase.Say($"Cut only the outer of outlines traced twice")
             )
             : [];
 }

@@ -35,11 +35,7 @@ public sealed record TiedFilms(IReadOnlyList<FilmInk> Films, IReadOnlyList<Tie> 
     }
 
     /// <summary>Whether a layer is held by ties: a part in it says so.</summary>
-    public static bool IsTied(FilmPly layer, IReadOnlyList<PlacedPart> parts)
-    {
-        ArgumentNullException.ThrowIfNull(parts);
-        return parts.SelectMany(p => p.WithInner).Any(p => p.Part.Tied && p.Body.Ink.Any(i => i.Film == layer));
-    }
+    public static bool IsTied(FilmPly layer, IReadOnlyList<PlacedPart> parts) => PartPlaces.AnyOn(parts, layer, p => p.Tied);
 
     private static (FilmInk Ink, IReadOnlyList<Tie> Ties) Tied(
         FilmInk film,

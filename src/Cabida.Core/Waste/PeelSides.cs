@@ -104,7 +104,9 @@ public sealed record PeelSides(int Left, int Right, int Above, int Below)
 
     private static double Turn(PlanePoint a, PlanePoint b, PlanePoint c) => ((b.X - a.X) * (c.Y - b.Y)) - ((b.Y - a.Y) * (c.X - b.X));
 
-    /// <summary>Whether what lies beneath a top reaches at least as far down as it is wide there, before something as high joins it.</summary>
+    /// <summary>
+    /// Whether what lies beneath a top reaches at least as far down as it is wide there, before something as high joins it.
+    /// </summary>
     private static bool StandsOut(List<PlanePoint> ring, int top, double widest)
     {
         var (low, high) = (ring.Min(p => p.Y), ring[top].Y);

@@ -35,8 +35,8 @@ public readonly record struct WasteTerms(double Margin, double Clearance, double
 }
 
 /// <summary>
-/// The weed box round ink and the breaks within it (calculations 6.5): first between rows, then between words, then wherever a cell of waste
-/// is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break parts
+/// The weed box round ink and the breaks within it (calculations 6.5): first between rows, then between words, then wherever a cell of
+/// waste is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break parts
 /// what belongs to one letter, or leaves ink cut off from its own row.
 /// </summary>
 /// <param name="Box">The weed box.</param>
@@ -94,9 +94,9 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
 
                 var (low, high) = (Math.Min(down[i].Box.MinY, down[i + 1].Box.MinY), Math.Max(down[i].Box.MaxY, down[i + 1].Box.MaxY));
                 var window = new Box(box.MinX, low, box.MaxX, high).Grown(2 * terms.Clearance);
-                var ground = Ground(left, window, down);
-                WallUp(ground, held.SelectMany(r => r.Units), left.Box.MaxY);
-                WallDown(ground, down.Skip(i + 1).SelectMany(r => r.Units), left.Box.MinY);
+                var ground = Ground(left, window);
+                Walled(ground, held.SelectMany(r => r.Units), at => at with { Y = left.Box.MaxY });
+                Walled(ground, down.Skip(i + 1).SelectMany(r => r.Units), at => at with { Y = left.Box.MinY });
                 if (ground.Way(left.Left, left.Right) is not { } way)
                 {
                     noWay.Add(Phrase.Say($"Between two rows there is no way that keeps {Length.Mm(terms.Clearance):fine} from the ink."));
@@ -152,17 +152,9 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             var (from, to) = (left.Max(u => u.Box.MaxX), right.Min(u => u.Box.MinX));
             var slack = Math.Max(2 * terms.Clearance, Math.Abs(to - from));
             var window = new Box(Math.Min(from, to) - slack, cell.Box.MinY, Math.Max(from, to) + slack, cell.Box.MaxY);
-            var ground = Ground(cell, window, rows);
-            foreach (var unit in left)
-            {
-                Across(ground, unit, cell.Box.MinX);
-            }
-
-            foreach (var unit in right)
-            {
-                Across(ground, unit, cell.Box.MaxX);
-            }
-
+            var ground = Ground(cell, window);
+            Walled(ground, left, at => at with { X = cell.Box.MinX });
+            Walled(ground, right, at => at with { X = cell.Box.MaxX });
             return Cut(cell, ground, kind, down: true);
         }
 
@@ -182,17 +174,13 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             var window = down
                 ? new Box(middle - reach, cell.Box.MinY, middle + reach, cell.Box.MaxY)
                 : new Box(cell.Box.MinX, middle - reach, cell.Box.MaxX, middle + reach);
-            var ground = Ground(cell, window, rows);
-            foreach (var (a, b) in units.SelectMany(Bonds))
-            {
-                ground.Wall(a, b);
-            }
-
+            var ground = Ground(cell, window);
             if (Cut(cell, ground, BreakKind.Long, down) is not { } cut)
             {
                 noWay.Add(
                     Phrase.Say(
-                        $"Waste of {Length.Mm(cell.Length)} stays in one: no way across it keeps {Length.Mm(terms.Clearance):fine} from the ink."
+                        $"Waste of {Length.Mm(cell.Length)} stays in one: no way across it keeps "
+                            + $"{Length.Mm(terms.Clearance):fine} from the ink."
                     )
                 );
                 return [cell];
@@ -213,10 +201,11 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             return down ? cell.CutDown(way) : cell.CutAcross(way);
         }
 
-        private FreeGround Ground(WasteCell cell, Box window, IReadOnlyList<InkRow> among)
+        /// <summary>Ground on which no letter is parted from its dot.</summary>
+        private FreeGround Ground(WasteCell cell, Box window)
         {
             var ground = new FreeGround(cell.Area, window, ink, Ends, terms.Clearance);
-            foreach (var (a, b) in among.SelectMany(r => r.Units).SelectMany(Bonds))
+            foreach (var (a, b) in rows.SelectMany(r => r.Units).SelectMany(Bonds))
             {
                 ground.Wall(a, b);
             }
@@ -233,26 +222,13 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
 
         private static Coordinate Inside(InkUnit unit) => Outlines.PolygonsOf(unit.Ink).MaxBy(p => p.Area)!.InteriorPoint.Coordinate;
 
-        private static void WallUp(FreeGround ground, IEnumerable<InkUnit> units, double top)
+        /// <summary>Walls from units to where no way goes round them.</summary>
+        private static void Walled(FreeGround ground, IEnumerable<InkUnit> units, Func<PlanePoint, PlanePoint> to)
         {
-            foreach (var at in units.Select(Inside))
+            foreach (var at in units.Select(Inside).Select(c => new PlanePoint(c.X, c.Y)))
             {
-                ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(at.X, top));
+                ground.Wall(at, to(at));
             }
-        }
-
-        private static void WallDown(FreeGround ground, IEnumerable<InkUnit> units, double bottom)
-        {
-            foreach (var at in units.Select(Inside))
-            {
-                ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(at.X, bottom));
-            }
-        }
-
-        private static void Across(FreeGround ground, InkUnit unit, double to)
-        {
-            var at = Inside(unit);
-            ground.Wall(new PlanePoint(at.X, at.Y), new PlanePoint(to, at.Y));
         }
     }
 }

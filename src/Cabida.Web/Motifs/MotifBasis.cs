@@ -39,7 +39,7 @@ internal static class MotifBasis
         return new FitBasis(motif, null, null, zone, film, null, atHand);
     }
 
-    /// <summary>Without a ground the faces are compared in the room that the motif takes as it is.</summary>
+    /// <summary>Without a ground it stands in the room that the motif takes as it is.</summary>
     private static ZoneShape Unbounded(Motif motif, AtHand atHand)
     {
         var fields = new Dictionary<string, string>(StringComparer.Ordinal) { [Fields.Name] = MotifViews.SampleOf(motif) };

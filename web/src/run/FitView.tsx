@@ -72,7 +72,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
     setLit(undefined);
   };
   const nextToLookAt = () => {
-    const next = [...pieces.slice(at + 1), ...pieces.slice(0, at)].find((p) => p.findings.length > 0);
+    const next = [...pieces.slice(at + 1), ...pieces.slice(0, at)].find((p) => p.findings.some((f) => f.severity !== 'told'));
     if (next) setChosen(next.id);
   };
   useKeys({

@@ -19,6 +19,8 @@ interface Props {
 /** A tie on the board, moved along what it holds by dragging it round or by the arrow keys. */
 export function TieHandle({ tie, number, scale, onPut }: Props) {
   const { units } = useUnits();
+  const name =
+    `Tie ${number}, ${figure(tie.width, units, 2)} wide, at ${Math.round(tie.angle)}°: ` + 'drag it along, or move it with the arrow keys';
   const held = useRef(false);
   const [to, setTo] = useState<number>();
   // On another side of the same wall it is drawn turned.
@@ -43,7 +45,7 @@ export function TieHandle({ tie, number, scale, onPut }: Props) {
         r={RADIUS}
         tabIndex={0}
         role="button"
-        aria-label={`Tie ${number}, ${figure(tie.width, units, 2)} wide, at ${Math.round(tie.angle)}°: drag it along, or move it with the arrow keys`}
+        aria-label={name}
         data-tie={tie.name}
         onPointerDown={(e) => {
           held.current = true;

@@ -47,6 +47,16 @@ public static class PartPlaces
         ];
     }
 
+    /// <summary>Whether a part of some kind has ink on a layer.</summary>
+    /// <param name="parts">The parts of a piece.</param>
+    /// <param name="film">The layer.</param>
+    /// <param name="which">What kind.</param>
+    public static bool AnyOn(IReadOnlyList<PlacedPart> parts, FilmPly film, Func<Part, bool> which)
+    {
+        ArgumentNullException.ThrowIfNull(parts);
+        return parts.SelectMany(p => p.WithInner).Any(p => which(p.Part) && p.Body.Ink.Any(i => i.Film == film));
+    }
+
     /// <summary>What a part is called in a sentence: its words, what the maker calls it, or what it is.</summary>
     public static string Named(PlacedPart? part) =>
         part is null ? "The piece"
