@@ -23,6 +23,7 @@ using Cabida.Web.Stock;
 using Cabida.Web.Strips;
 using Cabida.Web.Tracing;
 using Cabida.Web.Typefaces;
+using Cabida.Web.Weeding;
 using Microsoft.EntityFrameworkCore;
 using Serilog;
 
@@ -52,6 +53,8 @@ builder.Services.AddSingleton<InkFactsCache>();
 builder.Services.AddSingleton<AtHand>();
 builder.Services.AddSingleton<FittedPieces>();
 builder.Services.AddSingleton<OfferedRemedies>();
+builder.Services.AddSingleton<KeptWaste>();
+builder.Services.AddSingleton<LayOut>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));
 builder.Services.AddDbContext<DerivedContext>(o => o.UseSqlite(DataFile.DerivedConnectionString(builder.Configuration)));
 builder.Services.AddScoped<Cabida.Store.Library>();
@@ -75,6 +78,7 @@ if (!OpenApiBuild.IsRunning)
 }
 
 builder.Services.AddScoped<LoadPlanner>();
+builder.Services.AddScoped<WeedingMemory>();
 builder.Services.AddScoped<DemoLibrary>();
 builder.Services.AddViews();
 
@@ -117,6 +121,7 @@ api.MapProofs();
 api.MapVerdicts();
 api.MapWorkshop();
 api.MapLoads();
+api.MapWeeding();
 api.MapLengths();
 api.MapFinding();
 api.MapDemo();

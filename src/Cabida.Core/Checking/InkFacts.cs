@@ -1,6 +1,7 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Stock;
 using Cabida.Core.Ties;
+using Cabida.Core.Waste;
 using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 

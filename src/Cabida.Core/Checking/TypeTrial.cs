@@ -2,6 +2,7 @@ using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
+using Cabida.Core.Waste;
 
 namespace Cabida.Core.Checking;
 

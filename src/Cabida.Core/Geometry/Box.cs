@@ -19,6 +19,10 @@ public readonly record struct Box(double MinX, double MinY, double MaxX, double 
     [System.Text.Json.Serialization.JsonIgnore]
     public PlanePoint Centre => new(CentreX, CentreY);
 
+    /// <summary>Its corners, from the lower left around to the upper left.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<PlanePoint> Corners => [new(MinX, MinY), new(MaxX, MinY), new(MaxX, MaxY), new(MinX, MaxY)];
+
     /// <summary>How far a place lies outside it; zero within.</summary>
     public double DistanceTo(PlanePoint at)
     {

@@ -63,13 +63,7 @@ public readonly record struct Motion(double A, double B, double C, double D, dou
     /// <summary>The upright box round the changed corners of a box.</summary>
     public Box Of(Box b)
     {
-        PlanePoint[] corners =
-        [
-            Of(new PlanePoint(b.MinX, b.MinY)),
-            Of(new PlanePoint(b.MaxX, b.MinY)),
-            Of(new PlanePoint(b.MaxX, b.MaxY)),
-            Of(new PlanePoint(b.MinX, b.MaxY)),
-        ];
+        PlanePoint[] corners = [.. b.Corners.Select(Of)];
         return new Box(corners.Min(c => c.X), corners.Min(c => c.Y), corners.Max(c => c.X), corners.Max(c => c.Y));
     }
 }

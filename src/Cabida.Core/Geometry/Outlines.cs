@@ -57,6 +57,9 @@ public static class Outlines
     /// <summary>The rings of an area, outer and holes.</summary>
     public static IEnumerable<LineString> RingsOf(Area area) => PolygonsOf(area).SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing));
 
+    /// <summary>An open line through points.</summary>
+    public static LineString Line(IEnumerable<PlanePoint> points) => Factory.CreateLineString([.. points.Select(p => p.ToCoordinate())]);
+
     /// <summary>A polygon through points, closed if it is not.</summary>
     public static Polygon Ring(IReadOnlyList<PlanePoint> points)
     {

@@ -2,6 +2,7 @@ using System.ComponentModel.DataAnnotations;
 using Cabida.Core.Documents;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Stock;
 
 namespace Cabida.Core.Runs;
 
@@ -74,6 +75,21 @@ public sealed record RunSetUp(
     /// <summary>What was noticed and stays as it is.</summary>
     [MaxLength(KeptAsItIs.Most)]
     public IReadOnlyList<KeptAsItIs> Kept { get; init; } = [];
+
+    /// <summary>How the waste of its films is cut, by film; one without an entry has no weed box.</summary>
+    [MaxLength(100)]
+    public IReadOnlyList<FilmWays> Weeding { get; init; } = [];
+
+    /// <summary>How the waste of a film is cut; its own film has no id where parts do not name it.</summary>
+    public WeedWays WaysOf(string filmId)
+    {
+        var id = string.IsNullOrEmpty(filmId) ? Film?.Id : filmId;
+        return Weeding.FirstOrDefault(w => w.FilmId == id)?.Ways ?? WeedWays.Usual;
+    }
+
+    /// <summary>The films that it names, its own first.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<string> FilmIds => Films.Prepend(Film).OfType<Pin>().Select(p => p.Id).Distinct(StringComparer.Ordinal);
 
     /// <summary>Other sides of the same pieces.</summary>
     [MaxLength(MostSides)]

@@ -60,7 +60,12 @@ internal sealed class FreeGround
     /// <summary>Puts a wall that no way goes through.</summary>
     public void Wall(PlanePoint from, PlanePoint to)
     {
-        walls.Add(Outlines.Factory.CreateLineString([from.ToCoordinate(), to.ToCoordinate()]));
+        if (!Box.AroundPoints([from, to]).Meets(box))
+        {
+            return;
+        }
+
+        walls.Add(Outlines.Line([from, to]));
         // Every cell that the wall touches: a way that goes from corner to corner does not slip through.
         var steps = (int)Math.Ceiling(from.To(to) / (pitch / 4)) + 1;
         for (var i = 0; i <= steps; i++)
@@ -130,7 +135,7 @@ internal sealed class FreeGround
 
         way.Add(begins[last]);
         way.Reverse();
-        return Outlines.Factory.CreateLineString([.. Pulled(way).Select(p => p.ToCoordinate())]);
+        return Outlines.Line(Pulled(way));
     }
 
     /// <summary>Free cells at an edge, each with the place on the edge that it is nearest to.</summary>
@@ -190,7 +195,7 @@ internal sealed class FreeGround
 
     private bool IsFree(PlanePoint from, PlanePoint to)
     {
-        var line = Outlines.Factory.CreateLineString([from.ToCoordinate(), to.ToCoordinate()]);
+        var line = Outlines.Line([from, to]);
         return !keptFrom.Intersects(line) && within.Covers(line) && !walls.Exists(w => w.Intersects(line));
     }
 

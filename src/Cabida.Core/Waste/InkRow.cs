@@ -13,7 +13,14 @@ public sealed record InkUnit(Area Ink)
 
 /// <summary>A word: units from left to right between which breaks are made only where waste would be too long.</summary>
 /// <param name="Units">Its units.</param>
-public sealed record InkWord(IReadOnlyList<InkUnit> Units);
+public sealed record InkWord(IReadOnlyList<InkUnit> Units)
+{
+    /// <summary>Rows of its own, where it is a piece on a load; none for a word.</summary>
+    public IReadOnlyList<InkRow> Inner { get; init; } = [];
+
+    /// <summary>The box of it.</summary>
+    public Box Box => Geometry.Box.Around(Units.Select(u => u.Box))!.Value;
+}
 
 /// <summary>A row of ink: words from left to right.</summary>
 /// <param name="Words">Its words.</param>

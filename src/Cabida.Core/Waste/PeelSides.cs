@@ -40,6 +40,13 @@ public sealed record PeelSides(int Left, int Right, int Above, int Below)
     /// <summary>The side at which fewest point; of several the first in reading order from the left.</summary>
     public PeelSide Best => new[] { PeelSide.Left, PeelSide.Right, PeelSide.Above, PeelSide.Below }.MinBy(Of);
 
+    /// <summary>Those of this and of other ink together.</summary>
+    public PeelSides And(PeelSides other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return new(Left + other.Left, Right + other.Right, Above + other.Above, Below + other.Below);
+    }
+
     /// <summary>How many point to a side.</summary>
     public int Of(PeelSide side) =>
         side switch

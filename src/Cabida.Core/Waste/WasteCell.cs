@@ -36,6 +36,13 @@ public sealed record WasteCell(LineString Upper, LineString Lower, LineString Le
     /// <summary>How long it is: the longer side of its box, in millimetres.</summary>
     public double Length => Math.Max(Box.Width, Box.Height);
 
+    /// <summary>It where its ink was moved to.</summary>
+    internal WasteCell Moved(Motion by)
+    {
+        LineString There(LineString line) => (LineString)Outlines.Moved(line, by);
+        return new(There(Upper), There(Lower), There(Left), There(Right));
+    }
+
     /// <summary>The two cells above and below a break from its left side to its right.</summary>
     public (WasteCell Above, WasteCell Below) CutAcross(LineString at)
     {

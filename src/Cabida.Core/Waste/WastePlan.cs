@@ -1,7 +1,9 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Measures;
+using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Distance;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Waste;
@@ -28,16 +30,32 @@ public sealed record WasteBreak(BreakKind Kind, LineString Line);
 /// <param name="Margin">How far the weed box stands out from the ink; millimetres.</param>
 /// <param name="Clearance">How far breaks stay from ink, and from one another's ends; millimetres.</param>
 /// <param name="Longest">Waste longer than this is broken; millimetres.</param>
-public readonly record struct WasteTerms(double Margin, double Clearance, double Longest)
+/// <param name="Rows">Whether rows are parted.</param>
+/// <param name="Words">Whether words are.</param>
+public readonly record struct WasteTerms(double Margin, double Clearance, double Longest, bool Rows = true, bool Words = true)
 {
-    /// <summary>The product's own (calculations 6.5).</summary>
-    public static WasteTerms Usual { get; } = new(5, 1, 150);
+    /// <summary>
+    /// As a film's waste is cut; what cannot be read is the usual. What surrounds the ink of a mask or a stencil is what is kept: there a
+    /// break would let paint through.
+    /// </summary>
+    public static WasteTerms Of(WeedWays ways, FilmPurpose purpose)
+    {
+        ArgumentNullException.ThrowIfNull(ways);
+        var breaks = purpose == FilmPurpose.Stays;
+        return new(
+            ways.MarginOr,
+            ways.ClearanceOr,
+            breaks && ways.LongWaste ? ways.LongestOr : double.PositiveInfinity,
+            breaks && ways.BetweenRows,
+            breaks && ways.BetweenWords
+        );
+    }
 }
 
 /// <summary>
 /// The weed box round ink and the breaks within it (calculations 6.5): first between rows, then between words, then wherever a cell of
 /// waste is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break parts
-/// what belongs to one letter, or leaves ink cut off from its own row.
+/// what belongs to one letter, or leaves ink cut off from its own row. On a load the pieces are words of its rows, each with rows of its own.
 /// </summary>
 /// <param name="Box">The weed box.</param>
 /// <param name="Breaks">The breaks, in the order in which they were made.</param>
@@ -49,7 +67,28 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
     public const int MostBreaks = 400;
 
     /// <summary>How near the breaks come to the ink; null where there are none.</summary>
-    public double? ClearanceTo(Area ink) => Breaks.Count == 0 ? null : Breaks.Min(b => b.Line.Distance(ink));
+    public double? ClearanceTo(Area ink)
+    {
+        ArgumentNullException.ThrowIfNull(ink);
+        return Breaks.Count == 0 || ink.IsEmpty
+            ? null
+            : IndexedFacetDistance.Distance(ink, Outlines.Factory.BuildGeometry([.. Breaks.Select(b => b.Line)]));
+    }
+
+    /// <summary>The length of the box and of the breaks, in millimetres.</summary>
+    public double CutLength => (2 * (Box.Width + Box.Height)) + Breaks.Sum(b => b.Line.Length);
+
+    /// <summary>About how many bytes it holds, for whoever keeps it.</summary>
+    public long Bytes => 400 + (60L * (Breaks.Sum(b => b.Line.NumPoints) + Cells.Sum(c => 2 * c.Area.NumPoints)));
+
+    /// <summary>It where its ink was moved to; upright boxes must stay upright.</summary>
+    public WastePlan Moved(Motion by) =>
+        new(
+            by.Of(Box),
+            [.. Breaks.Select(b => b with { Line = (LineString)Outlines.Moved(b.Line, by) })],
+            [.. Cells.Select(c => c.Moved(by))],
+            NoWay
+        );
 
     /// <summary>Plans the breaks of rows of ink, from the top down; null without ink.</summary>
     /// <param name="rows">The rows.</param>
@@ -64,20 +103,36 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
     {
         private readonly Box box = inkBox.Grown(Math.Max(terms.Margin, terms.Clearance));
         private readonly Area ink = Outlines.Join([.. rows.SelectMany(r => r.Units).SelectMany(u => Outlines.PolygonsOf(u.Ink))]);
+        private readonly List<(PlanePoint A, PlanePoint B, Box Box)> bonds =
+        [
+            .. rows.SelectMany(r => r.Units).SelectMany(Bonds).Select(b => (b.A, b.B, Box.AroundPoints([b.A, b.B]))),
+        ];
         private readonly List<WasteBreak> breaks = [];
         private readonly List<Phrase> noWay = [];
 
         public WastePlan Planned()
         {
-            var cells = Rows(WasteCell.Of(box), [.. rows.OrderByDescending(r => r.Box.CentreY)])
-                .SelectMany(c => Words(c.Cell, c.Rows))
-                .SelectMany(Shortened)
-                .ToList();
+            var cells = Broken(WasteCell.Of(box), rows).ToList();
+            if (breaks.Count >= MostBreaks)
+            {
+                noWay.Add(Phrase.Say($"No more than {MostBreaks} breaks are planned in one weed box: put fewer pieces in it."));
+            }
+
             return new WastePlan(box, breaks, cells, noWay);
         }
 
+        /// <summary>The cells that a cell is broken into: by rows, by words, by their own rows, and where it still is too long.</summary>
+        private IEnumerable<WasteCell> Broken(WasteCell cell, IReadOnlyList<InkRow> within) =>
+            Rows(cell, [.. within.OrderByDescending(r => r.Box.CentreY)])
+                .SelectMany(band => Words(band.Cell, band.Rows))
+                .SelectMany(c =>
+                    c.Words is [{ Inner: [_, ..] inner }] ? Broken(c.Cell, inner) : Shortened(c.Cell, [.. c.Words.SelectMany(w => w.Units)])
+                );
+
         private List<PlanePoint> Ends =>
             [.. breaks.SelectMany(b => new[] { b.Line.StartPoint, b.Line.EndPoint }).Select(p => new PlanePoint(p.X, p.Y))];
+
+        private bool IsFull => breaks.Count >= MostBreaks;
 
         /// <summary>Bands with a row each, or several that nothing goes between.</summary>
         private List<(WasteCell Cell, List<InkRow> Rows)> Rows(WasteCell cell, List<InkRow> down)
@@ -87,13 +142,13 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             for (var i = 0; i < down.Count; i++)
             {
                 held.Add(down[i]);
-                if (i == down.Count - 1)
+                if (i == down.Count - 1 || !terms.Rows || IsFull)
                 {
-                    break;
+                    continue;
                 }
 
                 var (low, high) = (Math.Min(down[i].Box.MinY, down[i + 1].Box.MinY), Math.Max(down[i].Box.MaxY, down[i + 1].Box.MaxY));
-                var window = new Box(box.MinX, low, box.MaxX, high).Grown(2 * terms.Clearance);
+                var window = new Box(left.Box.MinX, low, left.Box.MaxX, high).Grown(2 * terms.Clearance);
                 var ground = Ground(left, window);
                 Walled(ground, held.SelectMany(r => r.Units), at => at with { Y = left.Box.MaxY });
                 Walled(ground, down.Skip(i + 1).SelectMany(r => r.Units), at => at with { Y = left.Box.MinY });
@@ -113,26 +168,25 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             return bands;
         }
 
-        private List<(WasteCell Cell, List<InkUnit> Units)> Words(WasteCell cell, List<InkRow> among)
+        private List<(WasteCell Cell, List<InkWord> Words)> Words(WasteCell cell, List<InkRow> among)
         {
             // Where two rows could not be parted, their words lie over one another, and a break between them would part letters.
             if (among is not [{ Words: var words }])
             {
-                return [(cell, [.. among.SelectMany(r => r.Units)])];
+                return [(cell, [.. among.SelectMany(r => r.Words)])];
             }
 
-            var cells = new List<(WasteCell Cell, List<InkUnit> Units)>();
-            var (left, held) = (cell, new List<InkUnit>());
+            var cells = new List<(WasteCell Cell, List<InkWord> Words)>();
+            var (left, held) = (cell, new List<InkWord>());
             for (var i = 0; i < words.Count; i++)
             {
-                held.AddRange(words[i].Units);
-                if (i == words.Count - 1)
+                held.Add(words[i]);
+                if (i == words.Count - 1 || !terms.Words || IsFull)
                 {
-                    break;
+                    continue;
                 }
 
-                List<InkUnit> after = [.. words.Skip(i + 1).SelectMany(w => w.Units)];
-                if (Down(left, held, after, BreakKind.Words) is not { } cut)
+                if (Down(left, held, [.. words.Skip(i + 1)]) is not { } cut)
                 {
                     noWay.Add(Phrase.Say($"Between two words there is no way that keeps {Length.Mm(terms.Clearance):fine} from the ink."));
                     continue;
@@ -147,22 +201,21 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
         }
 
         /// <summary>A break from the upper edge of a cell to its lower one, with ink on either side of it.</summary>
-        private (WasteCell Left, WasteCell Right)? Down(WasteCell cell, List<InkUnit> left, List<InkUnit> right, BreakKind kind)
+        private (WasteCell Left, WasteCell Right)? Down(WasteCell cell, List<InkWord> left, List<InkWord> right)
         {
-            var (from, to) = (left.Max(u => u.Box.MaxX), right.Min(u => u.Box.MinX));
+            var (from, to) = (left.Max(w => w.Box.MaxX), right.Min(w => w.Box.MinX));
             var slack = Math.Max(2 * terms.Clearance, Math.Abs(to - from));
             var window = new Box(Math.Min(from, to) - slack, cell.Box.MinY, Math.Max(from, to) + slack, cell.Box.MaxY);
             var ground = Ground(cell, window);
-            Walled(ground, left, at => at with { X = cell.Box.MinX });
-            Walled(ground, right, at => at with { X = cell.Box.MaxX });
-            return Cut(cell, ground, kind, down: true);
+            Walled(ground, left.SelectMany(w => w.Units), at => at with { X = cell.Box.MinX });
+            Walled(ground, right.SelectMany(w => w.Units), at => at with { X = cell.Box.MaxX });
+            return Cut(cell, ground, BreakKind.Words, down: true);
         }
 
         /// <summary>A cell, or the shorter ones that it is broken into.</summary>
-        private IEnumerable<WasteCell> Shortened((WasteCell Cell, List<InkUnit> Units) of)
+        private IEnumerable<WasteCell> Shortened(WasteCell cell, List<InkUnit> units)
         {
-            var (cell, units) = of;
-            if (cell.Length <= terms.Longest || breaks.Count >= MostBreaks)
+            if (cell.Length <= terms.Longest || IsFull)
             {
                 return [cell];
             }
@@ -187,7 +240,7 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             }
 
             List<InkUnit> In(WasteCell part) => units.FindAll(u => part.Area.Contains(Outlines.Factory.CreatePoint(Inside(u))));
-            return Shortened((cut.Left, In(cut.Left))).Concat(Shortened((cut.Right, In(cut.Right))));
+            return Shortened(cut.Left, In(cut.Left)).Concat(Shortened(cut.Right, In(cut.Right)));
         }
 
         private (WasteCell Left, WasteCell Right)? Cut(WasteCell cell, FreeGround ground, BreakKind kind, bool down)
@@ -204,8 +257,9 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
         /// <summary>Ground on which no letter is parted from its dot.</summary>
         private FreeGround Ground(WasteCell cell, Box window)
         {
-            var ground = new FreeGround(cell.Area, window, ink, Ends, terms.Clearance);
-            foreach (var (a, b) in rows.SelectMany(r => r.Units).SelectMany(Bonds))
+            var near = window.Grown(2 * terms.Clearance);
+            var ground = new FreeGround(cell.Area, window, ink, Ends.FindAll(e => near.DistanceTo(e) == 0), terms.Clearance);
+            foreach (var (a, b, _) in bonds.Where(b => b.Box.Meets(window)))
             {
                 ground.Wall(a, b);
             }

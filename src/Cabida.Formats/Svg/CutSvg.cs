@@ -9,9 +9,15 @@ namespace Cabida.Formats.Svg;
 /// <param name="Ink">Its ink as cut; millimetres from the lower left of the reach, y up.</param>
 public sealed record CutPiece(string Name, NetTopologySuite.Geometries.Geometry Ink);
 
+/// <summary>Cuts through waste alone: a weed box, and the breaks in it.</summary>
+/// <param name="Box">The box; millimetres from the lower left of the reach, y up.</param>
+/// <param name="Breaks">Its breaks, open lines.</param>
+public sealed record CutWaste(Box Box, IReadOnlyList<IReadOnlyList<PlanePoint>> Breaks);
+
 /// <summary>
 /// A load as SVG at true size: width and height in millimetres, a view box of the same numbers, so that one user unit is
-/// one millimetre whatever a reading program assumes for pixels. Every path is closed and filled, none is stroked.
+/// one millimetre whatever a reading program assumes for pixels. Every path of ink is closed and filled, none is stroked; what is cut
+/// through waste alone is a line without a fill, in a group of its own.
 /// </summary>
 public static class CutSvg
 {
@@ -23,7 +29,15 @@ public static class CutSvg
     /// <param name="height">The length of the reach; millimetres.</param>
     /// <param name="colour">The film's colour.</param>
     /// <param name="pieces">What is cut.</param>
-    public static string Write(string title, double width, double height, string colour, IEnumerable<CutPiece> pieces)
+    /// <param name="waste">What is cut through waste; none for no weed boxes.</param>
+    public static string Write(
+        string title,
+        double width,
+        double height,
+        string colour,
+        IEnumerable<CutPiece> pieces,
+        IReadOnlyList<CutWaste>? waste = null
+    )
     {
         ArgumentNullException.ThrowIfNull(pieces);
         var (w, h) = (SvgPath.Number(width), SvgPath.Number(height));
@@ -41,10 +55,26 @@ public static class CutSvg
                     new XAttribute("fill-rule", "evenodd"),
                     new XAttribute("d", SvgPath.OfCut(p.Ink, Tolerances.File, height)),
                     new XElement(Ns + "title", Printable(p.Name))
-                ))
+                )),
+                waste is { Count: > 0 } ? Weeding(waste, height) : null
             )
         );
         return document.Declaration + "\n" + document + "\n";
+    }
+
+    private static XElement Weeding(IReadOnlyList<CutWaste> waste, double height)
+    {
+        PlanePoint Down(PlanePoint p) => new(p.X, height - p.Y);
+        XElement Line(IEnumerable<PlanePoint> points, bool closed) =>
+            new(Ns + "path", new XAttribute("d", SvgPath.OfLine(points.Select(Down), closed)));
+        return new XElement(
+            Ns + "g",
+            new XAttribute("fill", "none"),
+            new XAttribute("stroke", "#000000"),
+            new XAttribute("stroke-width", "0.1"),
+            new XElement(Ns + "title", "Weed boxes and breaks"),
+            waste.SelectMany(w => w.Breaks.Select(b => Line(b, closed: false)).Prepend(Line(w.Box.Corners, closed: true)))
+        );
     }
 
     /// <summary>A file name that cannot be mixed up at the cutter: job and run, load of how many, film, mirrored or not.</summary>

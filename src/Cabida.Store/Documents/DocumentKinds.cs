@@ -51,8 +51,12 @@ public static class DocumentKinds
     public static DocumentKind<Workshop> Workshop { get; } =
         new(new RowKind<Workshop>("workshop", new Forms(Forms.Same), w => w.Name, DocumentReferences.Of));
 
+    /// <summary>What the workshop remembers of weeding; there is one.</summary>
+    public static DocumentKind<WeedingBook> WeedingBook { get; } =
+        new(new RowKind<WeedingBook>("weeding", new Forms(Forms.Same), _ => "Weeding", _ => []));
+
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<DocumentKind> All { get; } = [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop];
+    public static IReadOnlyList<DocumentKind> All { get; } = [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

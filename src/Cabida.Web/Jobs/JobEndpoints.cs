@@ -3,6 +3,7 @@ using Cabida.Core.Runs;
 using Cabida.Store;
 using Cabida.Web.Library;
 using Cabida.Web.Runs;
+using Cabida.Web.Weeding;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Jobs;
@@ -49,12 +50,13 @@ internal static class JobEndpoints
                     NewRun wanted,
                     Cabida.Store.Library library,
                     LibraryIndex index,
+                    WeedingMemory memory,
                     IViews<Run, RunView> views,
                     CancellationToken stop
                 ) =>
                     await library.Find(DocumentKinds.Job, id, stop) is null
                         ? TypedResults.NotFound()
-                        : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, index, stop), views, stop))
+                        : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, index, memory, stop), views, stop))
             )
             .WithName("AddRun");
 
@@ -62,7 +64,7 @@ internal static class JobEndpoints
     }
 
     /// <summary>A run with nothing chosen but what there is only one of.</summary>
-    private static async Task<Run> Fresh(string name, string jobId, LibraryIndex index, CancellationToken stop)
+    private static async Task<Run> Fresh(string name, string jobId, LibraryIndex index, WeedingMemory memory, CancellationToken stop)
     {
         async Task<Pin?> Only<T>(DocumentKind<T> kind)
             where T : class => await index.Headings(kind, stop) is [var one] ? new Pin(one.Id, one.Revision) : null;
@@ -77,6 +79,6 @@ internal static class JobEndpoints
             TypedLength.Empty,
             TypedLength.Mm(5)
         );
-        return new Run(setUp, RunList.Empty, RunVerdicts.None);
+        return new Run(await memory.Recalled(setUp, stop), RunList.Empty, RunVerdicts.None);
     }
 }

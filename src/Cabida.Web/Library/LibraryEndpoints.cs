@@ -15,6 +15,9 @@ internal interface IViews<T, TView>
     /// <summary>What is kept of a document that came in; the stored one is what it was made from.</summary>
     Task<T> Tidy(T incoming, T stored, CancellationToken stop) => Task.FromResult(incoming);
 
+    /// <summary>Called once a change of a page is kept: what is remembered of it beside the document.</summary>
+    Task Kept(T now, T before, CancellationToken stop) => Task.CompletedTask;
+
     /// <summary>What its page notices and knows remedies for.</summary>
     IEnumerable<Finding> Mendable(TView view) => [];
 }
@@ -95,6 +98,11 @@ internal static class LibraryEndpoints
                         async s => proved = (s.Revision, await views.Proven(s, stop)),
                         stop
                     );
+                    if (written.Refused is null && before is not null)
+                    {
+                        await views.Kept(tidy, before, stop);
+                    }
+
                     if (written is { Refused: null, Stored: { } stored } && proved is { } p && p.Revision == stored.Revision)
                     {
                         EntityTag.Put(http, stored.Revision);

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Cabida.Core.Geometry;
+using Cabida.Core.Waste;
 using Cabida.Formats.Svg;
 
 namespace Cabida.Web.Loads;
@@ -12,6 +13,9 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
 {
     /// <summary>A file's curves may lie this far from the computed outline: the file's tolerance and the ink's.</summary>
     private const double Allowed = Tolerances.File + Tolerances.Ink;
+
+    /// <summary>Points are written to three decimals, across and up.</summary>
+    private const double Rounded = 0.001;
 
     /// <summary>Beyond the reach a file may go by what its numbers are rounded by.</summary>
     private const double MostBeyond = 2 * SoundCurves.Beyond;
@@ -28,7 +32,8 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
             load.ReachWidth,
             load.ReachHeight,
             load.Film.Colour,
-            load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink))
+            load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)),
+            [.. load.Weeds.Plans.Select(Lines)]
         );
         var measured = CutSvgMeasure.Of(svg);
         var wrong = load
@@ -42,8 +47,34 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
                 : measured.Crossing > 0 ? FormattableString.Invariant($"Read back, {measured.Crossing} outlines cross themselves.")
                 : measured.Beyond > MostBeyond
                     ? FormattableString.Invariant($"Read back, it reaches {measured.Beyond:0.000} mm beyond what the cutter reaches.")
-                : null
+                : WrongWaste(load, measured)
         );
+    }
+
+    private static CutWaste Lines(WastePlan plan) =>
+        new(plan.Box, [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]);
+
+    /// <summary>What is wrong in the cuts through waste, read back: one that is missing, elsewhere, or nearer to the ink than was asked.</summary>
+    private static string? WrongWaste(PlannedLoad load, CutSvgMeasure measured)
+    {
+        var wanted = load.Weeds.Plans.Select(Lines).SelectMany(w => w.Breaks.Prepend(w.Box.Corners)).ToList();
+        var off = wanted
+            .Where(
+                (line, i) =>
+                    i >= measured.Waste.Count
+                    || line.Count != measured.Waste[i].Points.Count
+                    || line.Zip(measured.Waste[i].Points).Any(p => p.First.To(p.Second with { Y = load.ReachHeight - p.Second.Y }) > Rounded)
+            )
+            .Count();
+        if (off > 0 || measured.Waste.Count != wanted.Count)
+        {
+            return FormattableString.Invariant($"Read back, {Math.Max(off, 1)} cuts through waste are not where they were planned.");
+        }
+
+        // Against the ink of the file itself, not against what it was written from.
+        return measured.NearestWaste is { } near && load.Weeds.Nearest is { } planned && near < planned - Allowed
+            ? FormattableString.Invariant($"Read back, a break comes {near:0.00} mm near to the ink instead of {planned:0.00} mm.")
+            : null;
     }
 
     private static double Apart(Box computed, Box read, double top) =>

@@ -3,7 +3,6 @@ using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;
-using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -11,6 +10,7 @@ using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
 using Cabida.Store;
 using Cabida.Web.Runs;
+using Cabida.Web.Weeding;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Web.Loads;
@@ -25,7 +25,8 @@ internal sealed record PlannedLoad(
     double ReachWidth,
     double ReachHeight,
     string FileName,
-    IReadOnlyList<CutPlacement> Pieces
+    IReadOnlyList<CutPlacement> Pieces,
+    LoadWeeds Weeds
 );
 
 /// <summary>A piece that is on no load.</summary>
@@ -41,11 +42,12 @@ internal sealed record PlannedRun(
     double ScissorsRoom,
     IReadOnlyList<PlannedLoad> Loads,
     IReadOnlyList<HeldPiece> Held,
-    IReadOnlyList<Finding> Lacks
+    IReadOnlyList<Finding> Lacks,
+    WeedingBook Book
 );
 
 /// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
-internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, InkFactsCache facts)
+internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, InkFactsCache facts, LayOut layOut, WeedingMemory memory)
 {
     public async Task<PlannedRun?> Plan(string id, CancellationToken stop)
     {
@@ -79,9 +81,14 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
             lacks.Add(Finding.Lacking("scissorsRoom", unreadable));
         }
 
+        lacks.AddRange(
+            FilmIdsOf(run)
+                .SelectMany(f => run.Run.SetUp.WaysOf(f.Id).Problems.Select(p => (f.Name, Problem: p)))
+                .Select(f => Finding.Lacking("weeding", Phrase.Say($"How the waste of {f.Name:strong} is cut: {f.Problem.Message}")))
+        );
         if (lacks.Count > 0)
         {
-            return new PlannedRun(run, job, [], 0, [], [], lacks);
+            return new PlannedRun(run, job, [], 0, [], [], lacks, WeedingBook.Empty);
         }
 
         var all = run
@@ -97,93 +104,20 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
             return CheckedPiece.MayBeCut(run, p, facts);
         });
         var held = mayBeCut[false].Select(p => WhyHeld(CheckedPiece.Of(run, p, facts))).ToList();
-        var loads = LaidOut(run, [.. mayBeCut[true]], gap.Value.Value.Millimetres, held);
-        return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, []);
+        var (loads, tooLarge) = layOut.Of(run, [.. mayBeCut[true]], gap.Value.Value.Millimetres, stop);
+        held.AddRange(tooLarge);
+        return new PlannedRun(run, job, all, gap.Value.Value.Millimetres, Named(loads, run, job), held, [], await memory.Read(stop));
     }
+
+    /// <summary>The films of a run by id; its own has none.</summary>
+    private static IEnumerable<(string Id, string Name)> FilmIdsOf(ReadRun run) =>
+        (run.Basis?.Films.Select(f => (f.Key, f.Value.Name)) ?? []).Prepend(("", run.Film?.Name ?? ""));
 
     /// <summary>The films that the run's motif is cut from.</summary>
     private static IEnumerable<Film> FilmsOf(ReadRun run) =>
         run.Basis is { } basis ? basis.Films.Values.Prepend(basis.Film).Distinct()
         : run.Film is { } film ? [film]
         : [];
-
-    private static List<PlannedLoad> LaidOut(ReadRun run, IReadOnlyList<FittedPiece> all, double gap, List<HeldPiece> held)
-    {
-        var cut = all.SelectMany(p =>
-                Enumerable
-                    .Range(1, p.Fit.Piece.Copies)
-                    .SelectMany(copy =>
-                        p.Fits.SelectMany(
-                            (fit, side) =>
-                                fit
-                                    .Films.Where(f => !f.Ink.IsEmpty)
-                                    .Select(f => new CutInk(p, f, run.Basis!.FilmOf(f.Film.FilmId), side, copy))
-                        )
-                    )
-            )
-            .ToList();
-        var tooLarge = new Dictionary<string, HeldPiece>(StringComparer.Ordinal);
-        List<(Film Film, (double Width, double Height) Area, LoadPlan Plan, Dictionary<string, CutInk> Inks)> Plans(
-            Func<CutInk, bool> stays
-        ) =>
-            [
-                .. cut.Where(stays)
-                    .GroupBy(c => c.Film)
-                    .Select(film =>
-                    {
-                        var area = run.Cutter!.ReachOf(film.Key)!.Value;
-                        var inks = film.ToDictionary(c => c.Key, StringComparer.Ordinal);
-                        return (film.Key, area, LoadPlan.Of([.. inks.Values.Select(ItemOf)], area.Width, area.Height, gap), inks);
-                    }),
-            ];
-
-        foreach (var (film, area, plan, inks) in Plans(_ => true))
-        {
-            foreach (var item in plan.TooLarge)
-            {
-                var piece = inks[item.PieceId].Piece.Fit.Piece;
-                tooLarge.TryAdd(
-                    piece.Id,
-                    new HeldPiece(
-                        piece.Name,
-                        new Finding(Rule.BeyondReach, Severity.Stop, BeyondReach.Said(item.Width, item.Height, film.Name, area))
-                        {
-                            Piece = piece.Id,
-                        }
-                    )
-                );
-            }
-        }
-
-        // A piece of which one film is too large is not cut in part.
-        held.AddRange(tooLarge.Values);
-        return
-        [
-            .. Plans(c => !tooLarge.ContainsKey(c.Piece.Fit.Piece.Id))
-                .SelectMany(p =>
-                    p.Plan.Loads.Select(l => new PlannedLoad(
-                        l,
-                        p.Film,
-                        p.Area.Width,
-                        p.Area.Height,
-                        "",
-                        [
-                            .. l.Placements.Select(at =>
-                            {
-                                var ink = LoadInk.Placed(p.Inks[at.PieceId].Ink.Ink, at, p.Film.Mirrored ? p.Area.Width : null);
-                                return new CutPlacement(
-                                    p.Inks[at.PieceId].Piece,
-                                    p.Inks[at.PieceId].Side,
-                                    Box.Of(ink)!.Value,
-                                    at.Turned,
-                                    ink
-                                );
-                            }),
-                        ]
-                    ))
-                ),
-        ];
-    }
 
     private static List<PlannedLoad> Named(List<PlannedLoad> loads, ReadRun run, Job job) =>
         [
@@ -196,18 +130,6 @@ internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader
                     }
             ),
         ];
-
-    /// <summary>The ink of one side and copy of a piece that is cut from one sheet of a film.</summary>
-    private sealed record CutInk(FittedPiece Piece, FilmInk Ink, Film Film, int Side, int Copy)
-    {
-        public string Key => FormattableString.Invariant($"{Piece.Fit.Piece.Id} {Ink.Film.FilmId} {Ink.Film.Ply} {Side} {Copy}");
-    }
-
-    private static LoadItem ItemOf(CutInk cut)
-    {
-        var box = Box.Of(cut.Ink.Ink)!.Value;
-        return new LoadItem(cut.Key, box.Width, box.Height);
-    }
 
     private static HeldPiece WhyHeld(CheckedPiece piece) =>
         new(

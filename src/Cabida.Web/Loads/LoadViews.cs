@@ -8,6 +8,7 @@ using Cabida.Core.Wording;
 using Cabida.Formats.Svg;
 using Cabida.Web.Inks;
 using Cabida.Web.Runs;
+using Cabida.Web.Weeding;
 
 namespace Cabida.Web.Loads;
 
@@ -29,7 +30,8 @@ internal sealed record LoadView(
     Box Used,
     int Outlines,
     double FileWidth,
-    double FileHeight
+    double FileHeight,
+    WeedsView Weeds
 );
 
 /// <summary>The loads of a run.</summary>
@@ -66,10 +68,11 @@ internal sealed record LoadsView(
                     p.Turned
                 )),
             ],
-            Box.Around(load.Pieces.Select(p => p.Box))!.Value,
+            Box.Around(load.Pieces.Select(p => p.Box).Concat(load.Weeds.Plans.Select(p => p.Box)))!.Value,
             measured.Outlines,
             measured.Width,
-            measured.Height
+            measured.Height,
+            WeedsView.Of(load.Weeds, load.Film.Purpose, plan.Book, WeedingKey.OfLoad(plan.Run.Id, load.Load.Number))
         );
     }
 }
@@ -151,7 +154,7 @@ internal sealed record BenchView(
             run.Cutter?.Name ?? "",
             run.Surface?.Wall is not null,
             GoodsView.Of(run.Blank?.Material),
-            [.. plan.Loads.Select(l => new BenchLoad(l.Load.Number, l.Film.Name, l.FileName, l.Pieces.Count))],
+            [.. plan.Loads.Select(l => BenchLoad.Of(plan, l))],
             surfaces,
             plan.Held
         );
@@ -228,4 +231,21 @@ internal sealed record BenchView(
 }
 
 /// <summary>A load as the bench card lists it.</summary>
-internal sealed record BenchLoad(int Number, string Film, string FileName, int Pieces);
+/// <param name="Number">From 1.</param>
+/// <param name="Film">Its film.</param>
+/// <param name="FileName">Its file.</param>
+/// <param name="Pieces">How many pieces are on it.</param>
+/// <param name="Purpose">What the film is for.</param>
+/// <param name="Weeds">How it is weeded.</param>
+internal sealed record BenchLoad(int Number, string Film, string FileName, int Pieces, FilmPurpose Purpose, WeedsView Weeds)
+{
+    public static BenchLoad Of(PlannedRun plan, PlannedLoad load) =>
+        new(
+            load.Load.Number,
+            load.Film.Name,
+            load.FileName,
+            load.Pieces.Count,
+            load.Film.Purpose,
+            WeedsView.Of(load.Weeds, load.Film.Purpose, plan.Book, WeedingKey.OfLoad(plan.Run.Id, load.Load.Number))
+        );
+}

@@ -11,6 +11,7 @@ using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Lengths;
 using Cabida.Web.Library;
+using Cabida.Web.Weeding;
 
 namespace Cabida.Web.Runs;
 
@@ -96,7 +97,7 @@ internal sealed record ListView(
     IReadOnlyList<GroupView> Groups
 );
 
-internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, ITypefaces faces) : IViews<Run, RunView>
+internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, ITypefaces faces, WeedingMemory memory) : IViews<Run, RunView>
 {
     private const int HeadRows = 6;
 
@@ -214,8 +215,18 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
     public async Task<Run> Tidy(Run incoming, Run stored, CancellationToken stop)
     {
         var pinned = await reader.Pinned(incoming.SetUp, stop);
-        return IncomingRun.Of(incoming, stored, pinned.Motif, await FilmsOf(incoming.SetUp, pinned, stop));
+        var tidy = IncomingRun.Of(incoming, stored, pinned.Motif, await FilmsOf(incoming.SetUp, pinned, stop));
+        // A film that was chosen just now is cut as it was cut last.
+        return tidy.SetUp.FilmIds.Except(stored.SetUp.FilmIds).Any()
+            ? tidy with
+            {
+                SetUp = await memory.Recalled(tidy.SetUp, stop),
+            }
+            : tidy;
     }
+
+    /// <inheritdoc/>
+    public Task Kept(Run now, Run before, CancellationToken stop) => memory.Note(now.SetUp, before.SetUp, stop);
 
     public IEnumerable<Finding> Mendable(RunView view) => view.List.Notes;
 

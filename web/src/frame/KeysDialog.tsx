@@ -17,6 +17,7 @@ const FIT = [
   ['T', 'true size, or as large as the frame'],
   ['B', 'the next view of the board'],
   ['S', 'this piece or the set'],
+  ['W', 'the piece as waste, and back'],
   ['[ ]', 'turn the blank, when it is seen as a body'],
 ];
 const MOTIF = [

@@ -8,6 +8,7 @@ import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from './Lacks';
 import { StateMark } from './state';
+import { BenchWeeding } from './weeding/BenchWeeding';
 
 const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
   ['blade', 'blade'],
@@ -75,6 +76,7 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
                   .join(' · ') || 'no settings noted for this film.'}
               </p>
             ))}
+            {data.loads.length > 0 && <BenchWeeding loads={data.loads} />}
             {data.films.some((f) => f.note) && <h3>Know</h3>}
             {data.films
               .filter((f) => f.note)

@@ -2,15 +2,12 @@ import { useState } from 'react';
 import { Tabs } from '../frame/Tabs';
 import { useKeys } from '../frame/useKeys';
 import { FindingsCard } from './findings/FindingsCard';
-import { SetFindingsCard } from './findings/SetFindingsCard';
 import { nextView, sidesOn, viewShown, type BoardView } from './faces';
 import { FitBoard } from './FitBoard';
 import { InkCard } from './InkCard';
 import { ByHandCard } from './piece/ByHandCard';
 import { SidesFit } from './piece/SidesFit';
-import { ConcessionsCard } from './set/ConcessionsCard';
-import { PlacingCard } from './set/PlacingCard';
-import { SetCard } from './set/SetCard';
+import { SetTab } from './set/SetTab';
 import { useGhost, type Ghost } from './set/useGhost';
 import { useChosen } from './useChosen';
 import { useFitting } from './useFitting';
@@ -21,10 +18,14 @@ import { useGrounds } from './useGrounds';
 import { useMoves } from './useMoves';
 import { usePieces, useSet } from './usePieces';
 import type { RunDocument } from './useRun';
+import { useWaste } from './weeding/useWaste';
+import { WasteBoard } from './weeding/WasteBoard';
+import { WeedingTab } from './weeding/WeedingTab';
 
 const TABS = [
   ['piece', 'This piece'],
   ['set', 'The set'],
+  ['waste', 'Weeding'],
 ] as const;
 
 /** One piece on the board, all pieces in the strip below. */
@@ -46,7 +47,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
       work.goOn();
     },
   };
-  const [tab, setTab] = useState<'piece' | 'set'>('piece');
+  const [tab, setTab] = useState<(typeof TABS)[number][0]>('piece');
   const [ghost, setGhost] = useState<Ghost>();
   const { chosen, choose: setChosen } = useChosen();
   const [view, setView] = useState<BoardView>(0);
@@ -60,6 +61,7 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   );
   const moves = useMoves(run, pieces[at]);
   const { move } = moves;
+  const waste = useWaste(id, pieces[at], run.view?.revision, tab === 'waste');
   const shown = useGhost(
     id,
     pieces[at]?.id,
@@ -85,7 +87,8 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
     d: () => setDimensions((v) => !v),
     t: () => setTrueSize((v) => !v),
     b: () => setView((v) => nextView(v, groundOf(pieces[at])?.faces.length ?? 1)),
-    s: () => setTab((t) => (t === 'piece' ? 'set' : 'piece')),
+    s: () => setTab((t) => (t === 'set' ? 'piece' : 'set')),
+    w: () => setTab((t) => (t === 'waste' ? 'piece' : 'waste')),
   });
   if (ground && ground.lacks.length > 0) return <Lacks id={id} lacks={ground.lacks} />;
   const piece = pieces[at];
@@ -117,26 +120,32 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
   return (
     <>
       <div className="fit-layout">
-        <FitBoard
-          id={id}
-          ground={on}
-          piece={piece}
-          run={run}
-          ghost={ghost || move ? shown : undefined}
-          moves={moves}
-          outline={outline}
-          dimensions={dimensions}
-          trueSize={trueSize}
-          onTrueSize={() => setTrueSize(!trueSize)}
-          lit={lit}
-          view={board}
-          onView={setView}
-          onOutline={() => setOutline(!outline)}
-          onDimensions={() => setDimensions(!dimensions)}
-        />
+        {tab === 'waste' ? (
+          <WasteBoard piece={piece} waste={waste} />
+        ) : (
+          <FitBoard
+            id={id}
+            ground={on}
+            piece={piece}
+            run={run}
+            ghost={ghost || move ? shown : undefined}
+            moves={moves}
+            outline={outline}
+            dimensions={dimensions}
+            trueSize={trueSize}
+            onTrueSize={() => setTrueSize(!trueSize)}
+            lit={lit}
+            view={board}
+            onView={setView}
+            onOutline={() => setOutline(!outline)}
+            onDimensions={() => setDimensions(!dimensions)}
+          />
+        )}
         <div className="column">
           <Tabs label="About" tabs={TABS} here={tab} onHere={setTab}>
-            {tab === 'piece' ? (
+            {tab === 'waste' ? (
+              <WeedingTab id={id} pieceId={piece.id} run={run} waste={waste} />
+            ) : tab === 'piece' ? (
               <>
                 <RoomCard
                   piece={shownSide}
@@ -155,20 +164,19 @@ export function FitView({ id, run }: { id: string; run: RunDocument }) {
                 <ByHandCard key={shownSide.side} id={id} piece={piece} side={shownSide.side} run={run} />
               </>
             ) : (
-              <>
-                <SetCard set={set.data} run={run} onChoose={setChosen} />
-                <SetFindingsCard
-                  id={id}
-                  run={run}
-                  findings={set.data?.findings ?? []}
-                  onChoose={(id) => {
-                    setChosen(id);
-                    setTab('piece');
-                  }}
-                />
-                <ConcessionsCard run={run} />
-                <PlacingCard run={run} piece={piece} ghost={ghost ? shown : undefined} onGhost={setGhost} />
-              </>
+              <SetTab
+                id={id}
+                run={run}
+                set={set.data}
+                piece={piece}
+                ghost={ghost ? shown : undefined}
+                onGhost={setGhost}
+                onChoose={setChosen}
+                onLookAt={(id) => {
+                  setChosen(id);
+                  setTab('piece');
+                }}
+              />
             )}
           </Tabs>
         </div>

@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client';
 import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
+import { WeedLines } from './weeding/WeedLines';
 
 /** A sheet as the cutter reaches it, with the pieces as they are cut. */
 export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
@@ -34,6 +35,7 @@ export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
             </path>
           </g>
         ))}
+        <WeedLines boxes={load.weeds.boxes} />
       </g>
       <text x={w / 2} y={-h - edge * 0.35} textAnchor="middle" fontSize={text} className="sheet-figure">
         {figure(w, units)}

@@ -6,6 +6,7 @@ import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from './Lacks';
 import { LoadSheet } from './LoadSheet';
+import { LoadWeeding } from './weeding/LoadWeeding';
 
 /** What goes in the cutter, a sheet per load, each with its file. */
 export function LoadsView({ id }: { id: string }) {
@@ -71,6 +72,7 @@ export function LoadsView({ id }: { id: string }) {
               </span>
             </h2>
             <LoadSheet load={l} />
+            <LoadWeeding id={id} load={l} />
             <p className="file">
               <a className="btn btn-sm btn-main" href={`/api/runs/${id}/loads/${l.number}/file`} download={l.fileName}>
                 Cut file, SVG
@@ -78,6 +80,7 @@ export function LoadsView({ id }: { id: string }) {
               <span className="file-name">{l.fileName}</span>
               <span className="soft small">
                 Read back: {figure(l.fileWidth, units)} × {length(l.fileHeight, units)}, {l.outlines} closed outlines
+                {l.weeds.boxes.length > 0 && ', weed box and breaks'}
               </span>
             </p>
           </section>

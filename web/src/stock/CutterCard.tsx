@@ -4,7 +4,7 @@ import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
-import { StockLength } from './StockLength';
+import { UsualLength } from '../units/UsualLength';
 
 type Cutter = Schemas['Cutter'];
 
@@ -28,7 +28,7 @@ export function CutterCard({ id }: { id: string }) {
   if (!view || !cutter) return null;
   const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));
   const length = (field: 'reachWidth' | 'reachLength', label: string) => (
-    <StockLength
+    <UsualLength
       label={label}
       value={cutter[field]}
       problem={view.problems.find((p) => p.fields.includes(field))?.message}

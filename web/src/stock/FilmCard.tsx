@@ -6,7 +6,7 @@ import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict } from '../frame/TitleRow';
 import { FilmLimits } from './FilmLimits';
-import { StockLength } from './StockLength';
+import { UsualLength } from '../units/UsualLength';
 
 type Film = Schemas['Film'];
 const PATTERNS: [Film['pattern'], string][] = [
@@ -48,7 +48,7 @@ export function FilmCard({ id }: { id: string }) {
   if (!view || !film) return null;
   const set = (change: Partial<Film>) => edit((f) => ({ ...f, ...change }));
   const length = (field: 'width' | 'length', label: string) => (
-    <StockLength
+    <UsualLength
       label={label}
       value={film[field]}
       problem={view.problems.find((p) => p.fields.includes(field))?.message}

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
-import { StockLength } from './StockLength';
+import { UsualLength } from '../units/UsualLength';
 
 type Film = Schemas['Film'];
 
@@ -15,7 +15,7 @@ export function FilmLimits({ view, film, onChange }: { view: Schemas['FilmView']
   const { units } = useUnits();
   const problem = (field: string) => view.problems.find((p) => p.fields.includes(field))?.message;
   const limit = (field: 'thinnestStroke' | 'narrowestGap' | 'smallestAcross' | 'tieWidth', label: string, usual: number) => (
-    <StockLength
+    <UsualLength
       label={label}
       value={film[field]}
       usual={figure(usual, units, 2)}

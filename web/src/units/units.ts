@@ -7,7 +7,7 @@ export interface Units {
   fraction: 0 | 8 | 16 | 32;
 }
 
-const MM_PER_INCH = 25.4;
+export const MM_PER_INCH = 25.4;
 
 /** How lengths are shown until somebody chooses. */
 export const USUAL: Units = { unit: 'mm', fraction: 16 };

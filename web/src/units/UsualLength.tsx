@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
-import { LengthField } from '../units/LengthField';
-import { useEcho } from '../units/useEcho';
+import { LengthField } from './LengthField';
+import { useEcho } from './useEcho';
 
 interface Props {
   label: string;
@@ -11,7 +11,7 @@ interface Props {
   onChange: (value: Schemas['TypedLength']) => void;
 }
 
-/** A length of the stock, echoed as understood. */
-export function StockLength({ label, value, problem, usual, onChange }: Props) {
+/** A length that has a usual value, echoed as understood; its document tells what is wrong in it. */
+export function UsualLength({ label, value, problem, usual, onChange }: Props) {
   return <LengthField label={label} value={value} echo={useEcho(value, 'margin', problem)} usual={usual} onChange={onChange} />;
 }

@@ -1,0 +1,34 @@
+import type { Schemas } from '../../api/client';
+import { length } from '../../units/units';
+import { useUnits } from '../../units/UnitsContext';
+import { boxesSaid } from './LoadWeeding';
+import { bitsSaid, minutesSaid, SIDES } from './said';
+
+/** How each load is weeded, on the bench card. */
+export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][] }) {
+  const { units } = useUnits();
+  return (
+    <>
+      <h3>Weed</h3>
+      {loads.map(({ number, purpose, weeds }) => (
+        <p key={number}>
+          {loads.length > 1 && <b>Load {number}: </b>}
+          about {minutesSaid(weeds.time.minutes)}, {bitsSaid(weeds.bits)}
+          {weeds.small > 0 && `, ${weeds.small} of them under 4 mm²: the smallest first`}
+          {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}. Peel from {SIDES[weeds.best]} of
+          the sheet.{' '}
+          {weeds.tape &&
+            (weeds.tape.isAdvised ? (
+              <strong>
+                Tape first, and pull the waste from behind: a tenth of the outline is narrower than {length(weeds.tape.tenth, units, 2)}.
+              </strong>
+            ) : purpose === 'stays' ? (
+              'Weed first, then tape.'
+            ) : (
+              ''
+            ))}
+        </p>
+      ))}
+    </>
+  );
+}
