@@ -71,4 +71,27 @@ public sealed class CutSvgTests : IDisposable
         CutSvgMeasure
             .Of("<svg width='20mm' height='20mm' viewBox='0 0 200 200'><path d='M10 10L110 10L110 60Z'/></svg>")
             .Used.ShouldBe(new Box(1, 1, 11, 6));
+
+    [Fact]
+    public void Cuts_through_waste_are_open_lines_of_their_own_and_come_back_as_they_were_written()
+    {
+        var square = Outlines.Rectangle(new Box(5, 5, 15, 15));
+        IReadOnlyList<PlanePoint> way = [new(20, 0), new(19.5, 8.25), new(20, 20)];
+        var svg = CutSvg.Write("t", 60, 40, "#112233", [new("a", square)], [new CutWaste(new Box(0, 0, 40, 20), [way])]);
+        var read = CutSvgMeasure.Of(svg);
+        // What is cut of ink is as it was without them.
+        read.Outlines.ShouldBe(1);
+        read.Pieces.ShouldBe([new Box(5, 25, 15, 35)]);
+        read.Waste.Select(w => w.Closed).ShouldBe([true, false]);
+        read.Waste[0].Points.ShouldBe([new(0, 40), new(40, 40), new(40, 20), new(0, 20)]);
+        read.Waste[1].Points.ShouldBe(way.Select(p => p with { Y = 40 - p.Y }));
+        read.NearestWaste!.Value.ShouldBe(new NetTopologySuite.Geometries.Coordinate(15, 8).Distance(new(19.5, 8)), 0.05);
+        read.Used.ShouldBe(new Box(0, 20, 40, 40));
+        read.Beyond.ShouldBe(0);
+        CutSvgMeasure
+            .Of(CutSvg.Write("t", 30, 40, "#112233", [new("a", square)], [new CutWaste(new Box(0, 0, 40, 20), [])]))
+            .Beyond.ShouldBe(10);
+        // An open line among what is filled is still refused.
+        Should.Throw<FormatException>(() => CutSvgMeasure.Of(svg.Replace("fill=\"none\"", "fill=\"#000000\"", StringComparison.Ordinal)));
+    }
 }

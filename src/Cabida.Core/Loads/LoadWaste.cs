@@ -47,10 +47,7 @@ public static class LoadWaste
             return new InkWord([new InkUnit(Outlines.Moved(piece.Ink, there))]);
         }
 
-        List<InkRow> rows =
-        [
-            .. piece.Rows.Select(r => new InkRow([.. r.Words.Select(w => new InkWord([.. w.Units.Select(Moved)]))])),
-        ];
+        List<InkRow> rows = [.. piece.Rows.Select(r => new InkRow([.. r.Words.Select(w => new InkWord([.. w.Units.Select(Moved)]))]))];
         return new InkWord([.. rows.SelectMany(r => r.Units)]) { Inner = rows };
     }
 }

@@ -61,9 +61,7 @@ public sealed record LoadWeeds(
         var whole = Weeding.None;
         foreach (var plan in plans)
         {
-            var within = Outlines.Together([
-                .. inks.Where(i => plan.Box.Holds(Geometry.Box.Of(i)!.Value)).SelectMany(Outlines.PolygonsOf),
-            ]);
+            var within = Outlines.Together([.. inks.Where(i => plan.Box.Holds(Geometry.Box.Of(i)!.Value)).SelectMany(Outlines.PolygonsOf)]);
             var bits = WasteBits.Of(within, limits.Purpose, [.. plan.Cells.Select(c => c.Area)]);
             whole = whole.And(Weeding.Of(within, limits.Purpose, bits, plan));
         }

@@ -27,13 +27,14 @@ public static partial class TypedMinutes
 
         var number = double.Parse(match.Groups["number"].Value.Replace(',', '.'), CultureInfo.InvariantCulture);
         var minutes =
-            match.Groups["seconds"].Success
-                ? number + (double.Parse(match.Groups["seconds"].Value, CultureInfo.InvariantCulture) / 60)
+            match.Groups["seconds"].Success ? number + (double.Parse(match.Groups["seconds"].Value, CultureInfo.InvariantCulture) / 60)
             : match.Groups["second"].Success ? number / 60
             : number;
         return minutes is >= 0.01 and <= Most
             ? Outcome<double?>.Of(minutes)
-            : Outcome<double?>.Fail(Phrase.Say($"{minutes:0.##} minutes are no time that weeding takes; it must lie between 0.01 and {Most:0}."));
+            : Outcome<double?>.Fail(
+                Phrase.Say($"{minutes:0.##} minutes are no time that weeding takes; it must lie between 0.01 and {Most:0}.")
+            );
     }
 
     [GeneratedRegex(

@@ -84,8 +84,7 @@ public sealed record WeedWays(
                 .Select(l => Finding.Unusable(l.Field, l.Problem!))
                 .ToList();
             // A box nearer than that would leave no room for a break to end in.
-            return
-                unread.Count == 0 && MarginOr < ClearanceOr
+            return unread.Count == 0 && MarginOr < ClearanceOr
                 ?
                 [
                     Finding.Unusable(

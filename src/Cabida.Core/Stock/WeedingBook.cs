@@ -50,14 +50,14 @@ public sealed record WeedingBook
     public WeedWays? WaysOf(string filmId) => Films.FirstOrDefault(f => f.FilmId == filmId)?.Ways;
 
     /// <summary>It with how a film is cut from now on.</summary>
-    public WeedingBook With(string filmId, WeedWays ways) =>
+    public WeedingBook Remembering(string filmId, WeedWays ways) =>
         this with
         {
             Films = [.. Films.Where(f => f.FilmId != filmId).TakeLast(Most - 1), new FilmWays(filmId, ways)],
         };
 
     /// <summary>It with what something took; null minutes take the entry out.</summary>
-    public WeedingBook With(string of, WeedingTook? took) =>
+    public WeedingBook Noting(string of, WeedingTook? took) =>
         this with
         {
             Took = [.. Took.Where(t => t.Of != of).TakeLast(Most - 1), .. took is null ? Array.Empty<WeedingTook>() : [took]],

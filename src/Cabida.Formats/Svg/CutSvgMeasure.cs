@@ -33,11 +33,21 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
     {
         get
         {
-            var breaks = Waste.Where(w => !w.Closed && w.Points.Count > 1).Select(w => Cabida.Core.Geometry.Outlines.Line(w.Points)).ToArray();
-            var rings = Rings.SelectMany(r => r).Where(r => r.Count > 2).Select(r => Cabida.Core.Geometry.Outlines.Line([.. r, r[0]])).ToArray();
+            var breaks = Waste
+                .Where(w => !w.Closed && w.Points.Count > 1)
+                .Select(w => Cabida.Core.Geometry.Outlines.Line(w.Points))
+                .ToArray();
+            var rings = Rings
+                .SelectMany(r => r)
+                .Where(r => r.Count > 2)
+                .Select(r => Cabida.Core.Geometry.Outlines.Line([.. r, r[0]]))
+                .ToArray();
             return breaks.Length == 0 || rings.Length == 0
                 ? null
-                : IndexedFacetDistance.Distance(Cabida.Core.Geometry.Outlines.Factory.BuildGeometry(rings), Cabida.Core.Geometry.Outlines.Factory.BuildGeometry(breaks));
+                : IndexedFacetDistance.Distance(
+                    Cabida.Core.Geometry.Outlines.Factory.BuildGeometry(rings),
+                    Cabida.Core.Geometry.Outlines.Factory.BuildGeometry(breaks)
+                );
         }
     }
 

@@ -56,7 +56,9 @@ internal static class JobEndpoints
                 ) =>
                     await library.Find(DocumentKinds.Job, id, stop) is null
                         ? TypedResults.NotFound()
-                        : TypedResults.Ok(await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, index, memory, stop), views, stop))
+                        : TypedResults.Ok(
+                            await library.AddShown(DocumentKinds.Run, await Fresh(wanted.Name, id, index, memory, stop), views, stop)
+                        )
             )
             .WithName("AddRun");
 

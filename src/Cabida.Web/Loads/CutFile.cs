@@ -52,7 +52,10 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
     }
 
     private static CutWaste Lines(WastePlan plan) =>
-        new(plan.Box, [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]);
+        new(
+            plan.Box,
+            [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]
+        );
 
     /// <summary>What is wrong in the cuts through waste, read back: one that is missing, elsewhere, or nearer to the ink than was asked.</summary>
     private static string? WrongWaste(PlannedLoad load, CutSvgMeasure measured)
@@ -63,7 +66,8 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
                 (line, i) =>
                     i >= measured.Waste.Count
                     || line.Count != measured.Waste[i].Points.Count
-                    || line.Zip(measured.Waste[i].Points).Any(p => p.First.To(p.Second with { Y = load.ReachHeight - p.Second.Y }) > Rounded)
+                    || line.Zip(measured.Waste[i].Points)
+                        .Any(p => p.First.To(p.Second with { Y = load.ReachHeight - p.Second.Y }) > Rounded)
             )
             .Count();
         if (off > 0 || measured.Waste.Count != wanted.Count)

@@ -10,9 +10,8 @@ namespace Cabida.Web.Loads;
 internal sealed class KeptWaste
 {
     private const long Budget = 48L << 20;
-    private readonly Kept<(string Hash, int Number, FilmLimits Limits, WeedWays Ways), FilmWaste?> pieces = new(
-        Budget,
-        w => 400 + (w?.Plan?.Bytes ?? 0) + (w?.Bits.Sum(b => 100L + (40L * b.Outline.NumPoints)) ?? 0)
+    private readonly Kept<(string Hash, int Number, FilmLimits Limits, WeedWays Ways), FilmWaste?> pieces = new(Budget, w =>
+        400 + (w?.Plan?.Bytes ?? 0) + (w?.Bits.Sum(b => 100L + (40L * b.Outline.NumPoints)) ?? 0)
     );
     private readonly Kept<string, IReadOnlyList<WastePlan>> loads = new(Budget / 2, all => 400 + all.Sum(p => p.Bytes));
 

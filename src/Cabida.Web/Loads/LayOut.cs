@@ -99,13 +99,7 @@ internal sealed class LayOut(KeptWaste waste)
         var key = string.Join('|', placed.Select(p => $"{p.Cut.Fit.Hash} {p.Cut.Number} {p.At.Box} {p.At.Turned} {p.At.Row}"));
         var plans = waste.OfLoad($"{ways} {sheet.Limits.Purpose} {key}", () =>
             LoadWaste.Of(
-                [
-                    .. placed.Select(p => new WeededPiece(
-                        p.At,
-                        p.Cut.Ink.Ink,
-                        InkRows.Of(p.Cut.Ink.Ink, p.Cut.Ink.Film, p.Cut.Fit.Parts)
-                    )),
-                ],
+                [.. placed.Select(p => new WeededPiece(p.At, p.Cut.Ink.Ink, InkRows.Of(p.Cut.Ink.Ink, p.Cut.Ink.Film, p.Cut.Fit.Parts)))],
                 ways.Box,
                 WasteTerms.Of(ways, sheet.Limits.Purpose)
             )

@@ -47,7 +47,14 @@ internal sealed record PlannedRun(
 );
 
 /// <summary>Fits a run and lays its pieces out for its cutter, a film after the other.</summary>
-internal sealed class LoadPlanner(Cabida.Store.Library library, RunReader reader, FittedPieces fitted, InkFactsCache facts, LayOut layOut, WeedingMemory memory)
+internal sealed class LoadPlanner(
+    Cabida.Store.Library library,
+    RunReader reader,
+    FittedPieces fitted,
+    InkFactsCache facts,
+    LayOut layOut,
+    WeedingMemory memory
+)
 {
     public async Task<PlannedRun?> Plan(string id, CancellationToken stop)
     {

@@ -52,11 +52,16 @@ internal sealed record WasteView(
     public static IReadOnlyList<WasteView> Of(ReadRun run, FittedPiece piece, KeptWaste kept, WeedingBook book)
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
-        var sides = piece.Sides.Select(s => (s.Fit, s.Side.Laid.Spec.Name, s.Side.Side.Id)).Prepend((piece.Fit, on.Laid.Spec.Name, "")).ToList();
+        var sides = piece
+            .Sides.Select(s => (s.Fit, s.Side.Laid.Spec.Name, s.Side.Side.Id))
+            .Prepend((piece.Fit, on.Laid.Spec.Name, ""))
+            .ToList();
         return
         [
             .. sides.SelectMany(side =>
-                side.Item1.Films.Select((_, number) => Of(run, side.Item1, number, sides.Count > 1 ? side.Name : "", side.Item3, kept, book))
+                side.Item1.Films.Select(
+                        (_, number) => Of(run, side.Item1, number, sides.Count > 1 ? side.Name : "", side.Item3, kept, book)
+                    )
                     .OfType<WasteView>()
             ),
         ];
@@ -79,7 +84,11 @@ internal sealed record WasteView(
             zone,
             SvgPath.Of(ink, Tolerances.File),
             Geometry(ink),
-            [.. waste.Bits.Take(MostNumbered).Select(b => new BitView(b.Number, b.Kind, b.Area, b.At, SvgPath.Of(b.Outline, Tolerances.File)))],
+            [
+                .. waste
+                    .Bits.Take(MostNumbered)
+                    .Select(b => new BitView(b.Number, b.Kind, b.Area, b.At, SvgPath.Of(b.Outline, Tolerances.File))),
+            ],
             WeedsView.Of(waste, ways.Box, film.Purpose, book, WeedingKey.OfPiece(run.Id, fit.Piece.Id, side, ply)),
             ways.ClearanceOr,
             ways,

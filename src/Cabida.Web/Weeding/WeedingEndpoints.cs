@@ -66,7 +66,7 @@ internal static class WeedingEndpoints
 
                     var (said, purpose, bits, small, length) = of;
                     var took = minutes.Value is { } m ? new WeedingTook(typed.Key, said, purpose, bits, small, length, m) : null;
-                    await memory.Change(book => book.With(typed.Key, took), stop);
+                    await memory.Change(book => book.Noting(typed.Key, took), stop);
                     return TypedResults.NoContent();
                 }
             )
@@ -103,8 +103,7 @@ internal static class WeedingEndpoints
         LoadPlanner planner,
         CancellationToken stop
     ) =>
-        await planner.Plan(id, stop) is { } plan
-        && plan.Loads.FirstOrDefault(l => WeedingKey.OfLoad(id, l.Load.Number) == key) is { } load
+        await planner.Plan(id, stop) is { } plan && plan.Loads.FirstOrDefault(l => WeedingKey.OfLoad(id, l.Load.Number) == key) is { } load
             ? (
                 Shortened($"{plan.Run.Run.Name}: load {load.Load.Number}"),
                 load.Film.Purpose,

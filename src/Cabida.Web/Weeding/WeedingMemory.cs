@@ -47,7 +47,10 @@ internal sealed class WeedingMemory(Cabida.Store.Library library)
         }
 
         var book = await Read(stop);
-        List<FilmWays> recalled = [.. unsaid.Select(id => (id, Ways: book.WaysOf(id))).Where(w => w.Ways is not null).Select(w => new FilmWays(w.id, w.Ways!))];
+        List<FilmWays> recalled =
+        [
+            .. unsaid.Select(id => (id, Ways: book.WaysOf(id))).Where(w => w.Ways is not null).Select(w => new FilmWays(w.id, w.Ways!)),
+        ];
         return recalled.Count == 0 ? setUp : setUp with { Weeding = [.. setUp.Weeding, .. recalled] };
     }
 
@@ -57,7 +60,7 @@ internal sealed class WeedingMemory(Cabida.Store.Library library)
         var changed = now.Weeding.Where(w => w.Ways.Problems.Count == 0 && !before.Weeding.Contains(w)).ToList();
         if (changed.Count > 0)
         {
-            await Change(book => changed.Aggregate(book, (b, w) => b.With(w.FilmId, w.Ways)), stop);
+            await Change(book => changed.Aggregate(book, (b, w) => b.Remembering(w.FilmId, w.Ways)), stop);
         }
     }
 }

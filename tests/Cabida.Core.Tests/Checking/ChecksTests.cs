@@ -7,6 +7,7 @@ using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Waste;
 
 namespace Cabida.Core.Tests.Checking;
 

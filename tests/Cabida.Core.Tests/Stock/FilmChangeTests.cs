@@ -8,6 +8,7 @@ using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Tests.Motifs;
 using Cabida.Core.Type;
+using Cabida.Core.Waste;
 
 namespace Cabida.Core.Tests.Stock;
 

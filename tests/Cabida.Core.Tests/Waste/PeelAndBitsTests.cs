@@ -1,4 +1,3 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Geometry;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
