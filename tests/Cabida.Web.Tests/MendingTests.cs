@@ -212,4 +212,77 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
                 r["list"]!["pieces"]![2]!["name"] = name;
             });
     }
+
+    [Fact]
+    public async Task Names_of_one_height_that_are_too_thin_are_made_larger_together_or_one_alone_and_not_beyond_what_all_have_room_for()
+    {
+        const string run = "/api/runs/crew-mugs";
+        async Task<JsonNode> Larger(string height, string words)
+        {
+            await app.Change(run, "run", r => r["setUp"]!["letterHeight"]!["text"] = height);
+            await app.WholeSet("crew-mugs");
+            foreach (var piece in await app.Pieces("crew-mugs"))
+            {
+                foreach (var finding in (await app.Get($"{run}/pieces/{piece!["id"]}/remedies")).AsArray())
+                {
+                    if (
+                        finding!["remedies"]!
+                            .AsArray()
+                            .FirstOrDefault(r => Application.Words(r!["words"]).StartsWith(words, StringComparison.Ordinal)) is
+                        { } found
+                    )
+                    {
+                        found["piece"] = piece["id"]!.DeepClone();
+                        return found.DeepClone();
+                    }
+                }
+            }
+
+            throw new InvalidOperationException($"Nothing offers to {words}.");
+        }
+
+        var all = await Larger("9", "Make all larger");
+        all["refused"].ShouldBeNull();
+        var before = await app.Get(run);
+        (await Mend($"{run}/pieces/{all["piece"]}/remedies", (int)before["revision"]!, (string)all["id"]!)).StatusCode.ShouldBe(
+            HttpStatusCode.OK
+        );
+        var height = (double)all["effect"]!["then"]!["letterHeight"]!;
+        height.ShouldBeGreaterThan(9);
+        (await app.Pieces("crew-mugs")).ShouldAllBe(p => Math.Abs((double)p!["letterHeight"]! - height) < 1e-6);
+        await app.Step(run, "undo");
+        (await app.Pieces("crew-mugs")).ShouldAllBe(p => Math.Abs((double)p!["letterHeight"]! - 9) < 1e-6);
+        // One alone is offered beside it.
+        (await Larger("9", "Make it larger"))["refused"].ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task A_name_on_two_lines_is_mended_by_its_lines()
+    {
+        const string run = "/api/runs/luggage-tags";
+        var piece = (await app.Pieces("luggage-tags")).First(p => ((string)p!["name"]!) == "Zoë-Marie")!;
+        var id = (string)piece["id"]!;
+        await app.Change(run, "run", r =>
+            r["list"]!["pieces"]!.AsArray().First(p => (string)p!["id"]! == id)!["own"]!["twoLines"] = "Zoë-\nMarie"
+        );
+        // So heavy a demand that both lines are too thin.
+        await app.Change("/api/films/ivory-card", "film", f => f["thinnestStroke"]!["text"] = "6");
+        var film = await app.Get("/api/films/ivory-card");
+        await app.Change(run, "run", r =>
+        {
+            foreach (var pin in r["setUp"]!["films"]!.AsArray().Append(r["setUp"]!["film"]).Where(p => (string)p!["id"]! == "ivory-card"))
+            {
+                pin!["revision"] = (int)film["revision"]!;
+            }
+        });
+        var finding = (await app.Get($"{run}/pieces/{id}/remedies"))
+            .AsArray()
+            .First(f => (string)f!["rule"]! == "thinStrokes" && f["remedies"]!.AsArray().Any(r => r!["effect"] is not null))!;
+        var remedy = finding["remedies"]!.AsArray().First(r => r!["effect"] is not null && (string)r["scope"]! == "piece")!;
+        var before = await app.Get(run);
+        (await Mend($"{run}/pieces/{id}/remedies", (int)before["revision"]!, (string)remedy["id"]!)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var now = await Piece("luggage-tags", id);
+        now["findings"]!.AsArray().ShouldNotContain(f => Is(f!, finding));
+        ((double)now["letterHeight"]!).ShouldBe((double)remedy["effect"]!["then"]!["letterHeight"]!, 1e-6);
+    }
 }

@@ -152,9 +152,9 @@ public sealed class WeedingTests : IDisposable
         }
     }
 
-    private Task<JsonNode> Switch(string run, string film, string box, string margin = "") => app.Change($"/api/runs/{run}", "run", r => r["setUp"]![
-                "weeding"
-            ] = new JsonArray(
+    private Task<JsonNode> Switch(string run, string film, string box, string margin = "") => app.Change($"/api/runs/{run}", "run", r => r[
+                "setUp"
+            ]!["weeding"] = new JsonArray(
                 new JsonObject
                 {
                     ["filmId"] = film,

@@ -53,6 +53,7 @@ public static class Checks
         new Specks(),
         new SmallCounters(),
         new DoubledCuts(),
+        new CrossedCuts(),
         new WideTies(),
     ];
 

@@ -22,6 +22,7 @@ public sealed class InkFacts
     private readonly Once<(double Width, PlanePoint At)?> thinnest;
     private readonly Once<IReadOnlyList<LoosePart>> loose;
     private readonly Once<Weeding> weeding;
+    private readonly Once<IReadOnlyList<PlanePoint>> meeting;
 
     /// <summary>The facts of ink that is cut from a film.</summary>
     /// <param name="ink">The ink; millimetres.</param>
@@ -34,6 +35,7 @@ public sealed class InkFacts
         found = new(() => NarrowAndSmall.Of(Ink, limits));
         thinnest = new(() => ThinnestOf(Ink, found.Value.Strokes, limits));
         loose = new(() => LooseParts(Ink, limits.Purpose, onePiece));
+        meeting = new(() => MeetingPoints.Of(Ink));
         weeding = new(() => Weeding.Of(Ink, limits.Purpose));
     }
 
@@ -57,6 +59,9 @@ public sealed class InkFacts
 
     /// <summary>Outlines that lie on one another, as far as a blade can tell.</summary>
     public IReadOnlyList<NarrowPlace> Doubled => found.Value.Doubled;
+
+    /// <summary>Where outlines meet in a point.</summary>
+    public IReadOnlyList<PlanePoint> Meeting => meeting.Value;
 
     /// <summary>What would fall out, the largest first; nothing where parts need not hang together.</summary>
     public IReadOnlyList<LoosePart> Loose => loose.Value;

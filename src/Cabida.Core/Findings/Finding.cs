@@ -57,6 +57,7 @@ public sealed record Finding(Rule Rule, Severity Severity, Phrase Message)
                 or Rule.LooseParts
                 or Rule.WideTies
                 or Rule.DoubledCuts
+                or Rule.CrossedCuts
                 or Rule.FilmStrain
                 or Rule.SidesOverlap;
 

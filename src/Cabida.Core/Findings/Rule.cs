@@ -30,6 +30,12 @@ public enum Rule
     /// <summary>Outlines that would be cut twice.</summary>
     DoubledCuts,
 
+    /// <summary>Outlines that meet in a point, as those that cross do.</summary>
+    CrossedCuts,
+
+    /// <summary>Outlines of a graphic that do not close.</summary>
+    OpenCuts,
+
     /// <summary>Film that would have to stretch or gather more than it gives.</summary>
     FilmStrain,
 

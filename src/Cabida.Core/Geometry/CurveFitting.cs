@@ -4,14 +4,20 @@ namespace Cabida.Core.Geometry;
 
 /// <summary>
 /// Fits lines and cubic Béziers to a flattened ring, for files and drawings: within the given tolerance of every
-/// vertex, corners kept sharp. Cubics are fitted by least squares with reparameterization (Schneider, Graphics Gems 1990).
+/// vertex and the box of the ring, corners kept sharp, and in as few as can be. Cubics are fitted by least squares with reparameterization (Schneider, Graphics Gems 1990).
 /// </summary>
 public static class CurveFitting
 {
     /// <summary>A vertex that turns more than this was a corner at its source, since curves turn by 5° at most.</summary>
     private const double CornerTurn = 14 * Math.PI / 180;
 
-    private const int MostRounds = 4;
+    private const int MostRounds = 6;
+
+    /// <summary>Standing out less than this is none; millimetres.</summary>
+    private const double Beyond = 0.0002;
+
+    /// <summary>Where its handles move a cubic by less than this share, they are not moved by more for it.</summary>
+    private const double LeastShare = 0.2;
 
     /// <summary>The ring as a contour of lines and cubics.</summary>
     /// <param name="ring">A closed ring; millimetres.</param>
@@ -19,6 +25,7 @@ public static class CurveFitting
     public static Contour Fit(LineString ring, double tolerance)
     {
         ArgumentNullException.ThrowIfNull(ring);
+        var within = Box.Of(ring) ?? throw new ArgumentException("A ring has points.", nameof(ring));
         var points = ring.Coordinates.Take(ring.NumPoints - 1).Select(c => new PlanePoint(c.X, c.Y)).ToList();
         var knots = Enumerable.Range(0, points.Count).Where(i => IsKnot(points, i, tolerance)).ToList();
         if (knots.Count == 0)
@@ -36,7 +43,7 @@ public static class CurveFitting
             var (from, to) = (knots[k], knots[(k + 1) % knots.Count]);
             var count = ((to - from + points.Count) % points.Count) + 1;
             var run = Enumerable.Range(0, count).Select(i => points[(from + i) % points.Count]).ToList();
-            FitRun(run, Tangent(points, from, 1), Tangent(points, to, -1), tolerance, segments);
+            FitRun(run, Tangent(points, from, 1, within), Tangent(points, to, -1, within), within, tolerance, segments);
         }
 
         return new Contour(points[knots[0]], segments);
@@ -47,10 +54,12 @@ public static class CurveFitting
         var n = points.Count;
         var (before, at, after) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
         var turn = TurnAt(points, i);
+        // A corner at the other end says nothing of how the edge bends.
+        double Bends(int other) => turn + (TurnAt(points, other) is var there && there <= CornerTurn ? there : turn);
         // An edge too long to be a chord of the curve that its ends' turning would make is a straight line.
         return turn > CornerTurn
-            || before.To(at) * (turn + TurnAt(points, (i + n - 1) % n)) / 16 > tolerance
-            || at.To(after) * (turn + TurnAt(points, (i + 1) % n)) / 16 > tolerance;
+            || before.To(at) * Bends((i + n - 1) % n) / 16 > tolerance
+            || at.To(after) * Bends((i + 1) % n) / 16 > tolerance;
     }
 
     private static double TurnAt(List<PlanePoint> points, int i)
@@ -67,7 +76,7 @@ public static class CurveFitting
     /// <summary>
     /// The direction leaving knot <paramref name="i"/>; at a smooth knot both runs share it, so that none is made a corner.
     /// </summary>
-    private static PlanePoint Tangent(List<PlanePoint> points, int i, int way)
+    private static PlanePoint Tangent(List<PlanePoint> points, int i, int way, Box within)
     {
         var n = points.Count;
         var (before, at, after) = (points[(i + n - 1) % n], points[i], points[(i + 1) % n]);
@@ -76,13 +85,13 @@ public static class CurveFitting
             return way > 0 ? Direction(at, after) : Direction(at, before);
         }
 
-        // At a smooth knot beside a straight edge the edge gives the direction; otherwise the two edges' middle.
+        // At a smooth knot beside a straight edge the edge gives the direction.
         double a = before.To(at),
             b = at.To(after);
         var d =
             a > 4 * b ? Direction(before, at)
             : b > 4 * a ? Direction(at, after)
-            : Direction(before, after);
+            : Along(OnCircle(before, at, after), at, within);
         return way > 0 ? d : new PlanePoint(-d.X, -d.Y);
     }
 
@@ -92,37 +101,138 @@ public static class CurveFitting
         return new PlanePoint((b.X - a.X) / l, (b.Y - a.Y) / l);
     }
 
-    private static void FitRun(List<PlanePoint> run, PlanePoint start, PlanePoint end, double tolerance, List<CurveSegment> into)
+    /// <summary>
+    /// A run of a ring in as few curves as can be: from where one ends the next follows the longest stretch that one can, with the
+    /// directions that the run has where they meet.
+    /// </summary>
+    private static void FitRun(
+        List<PlanePoint> run,
+        PlanePoint start,
+        PlanePoint end,
+        Box within,
+        double tolerance,
+        List<CurveSegment> into
+    )
     {
-        if (run.Count == 2)
+        PlanePoint Way(int i) =>
+            i == 0 ? start
+            : i == run.Count - 1 ? new PlanePoint(-end.X, -end.Y)
+            : Along(OnCircle(run[i - 1], run[i], run[i + 1]), run[i], within);
+        for (var from = 0; from < run.Count - 1; )
         {
-            into.Add(new LineSegmentTo(run[1]));
-            return;
-        }
+            var (reach, found) = (1, (CurveSegment)new LineSegmentTo(run[from + 1]));
+            bool Reaches(int count)
+            {
+                if (count == 1 || Followed(run, from, from + count, Way(from), Way(from + count), within, tolerance) is not { } cubic)
+                {
+                    return count == 1;
+                }
 
-        var at = ChordLengths(run);
+                (reach, found) = (count, cubic);
+                return true;
+            }
+
+            var left = run.Count - 1 - from;
+            if (!Reaches(left))
+            {
+                var step = 1;
+                for (; reach + step < left && Reaches(reach + step); step *= 2) { }
+                for (; step > 0; step /= 2)
+                {
+                    if (reach + step < left)
+                    {
+                        Reaches(reach + step);
+                    }
+                }
+            }
+
+            into.Add(found);
+            from += reach;
+        }
+    }
+
+    /// <summary>The direction at the middle of three vertices: that of the circle through them.</summary>
+    private static PlanePoint OnCircle(PlanePoint before, PlanePoint at, PlanePoint after)
+    {
+        double a = before.To(at),
+            b = at.To(after);
+        return Direction(
+            new PlanePoint(0, 0),
+            new PlanePoint(
+                ((at.X - before.X) * b / a) + ((after.X - at.X) * a / b),
+                ((at.Y - before.Y) * b / a) + ((after.Y - at.Y) * a / b)
+            )
+        );
+    }
+
+    /// <summary>One cubic along a stretch; null where none keeps within the tolerance.</summary>
+    private static CubicTo? Followed(List<PlanePoint> run, int from, int to, PlanePoint start, PlanePoint end, Box within, double tolerance)
+    {
+        var stretch = run.GetRange(from, to - from + 1);
+        var at = ChordLengths(stretch);
         for (var round = 0; ; round++)
         {
-            var cubic = LeastSquares(run, at, start, end);
-            var (worst, where) = Worst(run, at, run[0], cubic);
-            if (worst <= tolerance)
+            var (cubic, beyond) = KeptIn(within, stretch[0], at, LeastSquares(stretch, at, start, new PlanePoint(-end.X, -end.Y)));
+            var worst = Worst(stretch, at, stretch[0], cubic);
+            if (worst <= tolerance && beyond <= SoundCurves.Beyond / 2)
             {
-                into.Add(cubic);
-                return;
+                return cubic;
             }
 
             if (round == MostRounds || worst > 16 * tolerance)
             {
-                var split = Math.Clamp(where, 1, run.Count - 2);
-                var d = Direction(run[split - 1], run[split + 1]);
-                FitRun(run[..(split + 1)], start, new PlanePoint(-d.X, -d.Y), tolerance, into);
-                FitRun(run[split..], d, end, tolerance, into);
-                return;
+                return null;
             }
 
-            Reparameterize(run, at, cubic);
+            Reparameterize(stretch, at, cubic);
         }
     }
+
+    /// <summary>A cubic drawn back to within a box that its ends lie in, by its handles; with how far it stands out all the same.</summary>
+    private static (CubicTo Cubic, double Beyond) KeptIn(Box box, PlanePoint from, double[] at, CubicTo cubic)
+    {
+        for (var round = 0; ; round++)
+        {
+            // A cubic lies among its handles.
+            if (box.DistanceTo(cubic.Control1) == 0 && box.DistanceTo(cubic.Control2) == 0)
+            {
+                return (cubic, 0);
+            }
+
+            var (x, y, beyond) = (0.0, 0.0, 0.0);
+            for (var i = 0; i < 2 * (at.Length - 1); i++)
+            {
+                // At the vertices and between them.
+                var t = (at[i / 2] + at[(i + 1) / 2]) / 2;
+                var p = Point(from, cubic, t);
+                beyond = Math.Max(beyond, box.DistanceTo(p));
+                // There the curve moves by as much of what both its handles do; near its ends by next to nothing.
+                var share = Math.Max(LeastShare, 3 * t * (1 - t));
+                (x, y) = (Further(x, p.X, box.MinX, box.MaxX, share), Further(y, p.Y, box.MinY, box.MaxY, share));
+            }
+
+            if ((x == 0 && y == 0) || round == MostRounds)
+            {
+                return (cubic, beyond);
+            }
+
+            PlanePoint Moved(PlanePoint p) => new(p.X + x, p.Y + y);
+            cubic = new CubicTo(Moved(cubic.Control1), Moved(cubic.Control2), cubic.End);
+        }
+    }
+
+    /// <summary>What brings a place back between two ends, or what another needed where that is more.</summary>
+    private static double Further(double by, double at, double least, double most, double share)
+    {
+        var back = Math.Clamp(at, least, most) - at;
+        return Math.Abs(back) > Beyond && Math.Abs(back / share) > Math.Abs(by) ? back / share : by;
+    }
+
+    /// <summary>At the edge of a box that it stays in, a curve runs along that edge.</summary>
+    private static PlanePoint Along(PlanePoint way, PlanePoint at, Box box) =>
+        Math.Min(at.X - box.MinX, box.MaxX - at.X) < Beyond && Math.Abs(way.Y) > Math.Abs(way.X) ? new(0, Math.Sign(way.Y))
+        : Math.Min(at.Y - box.MinY, box.MaxY - at.Y) < Beyond && Math.Abs(way.X) > Math.Abs(way.Y) ? new(Math.Sign(way.X), 0)
+        : way;
 
     private static double[] ChordLengths(List<PlanePoint> run)
     {
@@ -182,29 +292,21 @@ public static class CurveFitting
         );
     }
 
-    private static (double Distance, int Index) Worst(List<PlanePoint> run, double[] at, PlanePoint from, CubicTo cubic)
+    private static double Worst(List<PlanePoint> run, double[] at, PlanePoint from, CubicTo cubic)
     {
-        var (worst, where) = (0.0, run.Count / 2);
+        var worst = 0.0;
         for (var i = 1; i < run.Count - 1; i++)
         {
-            var d = Point(from, cubic, at[i]).To(run[i]);
-            if (d > worst)
-            {
-                (worst, where) = (d, i);
-            }
+            worst = Math.Max(worst, Point(from, cubic, at[i]).To(run[i]));
         }
 
         // Between vertices the curve may leave a long edge that it meets well at both ends.
         for (var i = 0; i < run.Count - 1; i++)
         {
-            var d = ToEdge(Point(from, cubic, (at[i] + at[i + 1]) / 2), run[i], run[i + 1]);
-            if (d > worst)
-            {
-                (worst, where) = (d, i == 0 ? 1 : i);
-            }
+            worst = Math.Max(worst, ToEdge(Point(from, cubic, (at[i] + at[i + 1]) / 2), run[i], run[i + 1]));
         }
 
-        return (worst, where);
+        return worst;
     }
 
     private static double ToEdge(PlanePoint p, PlanePoint a, PlanePoint b)

@@ -11,13 +11,15 @@ namespace Cabida.Core.Geometry;
 /// </summary>
 public static class SoundCurves
 {
-    /// <summary>How far curves may reach beyond the box of their ring: what rounding in a file makes; millimetres.</summary>
-    public const double Beyond = 0.001;
+    /// <summary>
+    /// How far curves may reach beyond the box of their ring; millimetres. The outline that the ring was flattened from may by 0.01.
+    /// </summary>
+    public const double Beyond = 0.004;
 
     /// <summary>How closely curves are looked at for crossings; millimetres.</summary>
     public const double Looked = 0.001;
 
-    private static readonly double[] Finer = [1, 0.25, 1.0 / 16];
+    private static readonly double[] Finer = [1, 0.5, 0.25, 1.0 / 16];
 
     /// <summary>The contours of an area's rings, in order.</summary>
     /// <param name="area">The area.</param>
@@ -30,9 +32,8 @@ public static class SoundCurves
             .SelectMany(p =>
             {
                 List<LineString> rings = [p.ExteriorRing, .. p.InteriorRings];
-                var fitted = rings.Select(r => OfRing(r, tolerance, grid)).ToList();
                 // A counter's curve and its outside may cross where they lie nearer to one another than the tolerance.
-                if (IsSound(fitted))
+                if (Finer.Select(f => rings.ConvertAll(r => OfRing(r, tolerance * f, grid))).FirstOrDefault(IsSound) is { } fitted)
                 {
                     return fitted;
                 }

@@ -25,7 +25,7 @@ public static class GraphicTrace
     public const int MostColours = 8;
 
     /// <summary>How far fitted curves may lie from the followed outline, in pixels.</summary>
-    private const double FitWithin = 0.12;
+    private const double FitWithin = 0.08;
 
     private const int MostOutlines = 20_000;
 

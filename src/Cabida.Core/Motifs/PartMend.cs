@@ -31,6 +31,9 @@ public sealed record PartMend(string PartId)
     /// <summary>Whether of outlines traced twice only the outer one is kept; graphics alone.</summary>
     public bool Single { get; init; }
 
+    /// <summary>What becomes of outlines that do not close; null for what it is, graphics alone.</summary>
+    public OpenOutlines? Open { get; init; }
+
     /// <summary>All that another says of the same part, and this where it says nothing.</summary>
     public PartMend With(PartMend other)
     {
@@ -44,6 +47,7 @@ public sealed record PartMend(string PartId)
             Ink = Ink.With(other.Ink),
             Tied = Tied || other.Tied,
             Single = Single || other.Single,
+            Open = other.Open ?? Open,
         };
     }
 
@@ -75,6 +79,7 @@ public sealed record PartMend(string PartId)
             {
                 Strengthen = Fixed(Strengthen) ?? graphic.Strengthen,
                 DoubledRemoved = graphic.DoubledRemoved || Single,
+                Open = Open ?? graphic.Open,
             },
             _ => part,
         };

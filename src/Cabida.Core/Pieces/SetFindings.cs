@@ -23,6 +23,7 @@ public static class SetFindings
         [Rule.LooseParts] = ("has loose parts", "have loose parts"),
         [Rule.WideTies] = ("has ties wider than what they hold", "have ties wider than what they hold"),
         [Rule.DoubledCuts] = ("would be cut twice", "would be cut twice"),
+        [Rule.CrossedCuts] = ("has outlines that meet in a point", "have outlines that meet in a point"),
     };
 
     /// <summary>The same rule and part in two pieces or more, the most serious first, then the heaviest.</summary>

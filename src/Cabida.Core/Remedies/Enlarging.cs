@@ -64,6 +64,27 @@ internal sealed class Enlarging : IMending
                 yield break;
             }
 
+            if (@case is { Sizing: Sizing.OneLetterHeight, LargestForAll: { } all } && side.Length == 0 && @case.Own.LetterHeight.IsEmpty)
+            {
+                var together = Phrase.Say($"Make all larger, {Length.Mm(height)} high");
+                yield return height > all + 1e-6
+                    ? PartRemedies.Refused(
+                        @case,
+                        "larger all",
+                        together,
+                        Phrase.Say($"not every name has room for more than {Length.Mm(all)}.")
+                    )
+                    : SizeRemedies.SetUp(FormattableString.Invariant($"larger all {height}"), together, s =>
+                        s with
+                        {
+                            LetterHeight = typed,
+                        }
+                    ) with
+                    {
+                        Effect = @case.EffectOf(tried),
+                    };
+            }
+
             yield return new Remedy(FormattableString.Invariant($"piece larger {@case.Piece.Id} {side} {height}"), words)
             {
                 Scope = RemedyScope.Piece,

@@ -20,7 +20,15 @@ internal sealed class MendCase
     /// <param name="finding">The finding, with the layer and the part that it is about.</param>
     /// <param name="equalScale">The scale of what is equal across the set.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    public static MendCase InRun(ReadRun run, FittedPiece piece, Finding finding, double? equalScale, InkFactsCache facts)
+    /// <param name="largestForAll">The largest letter height at which every piece of its set fits; null where that is not asked for.</param>
+    public static MendCase InRun(
+        ReadRun run,
+        FittedPiece piece,
+        Finding finding,
+        double? equalScale,
+        InkFactsCache facts,
+        double? largestForAll = null
+    )
     {
         var side = piece.Sides.FirstOrDefault(s => s.Side.Side.Id == finding.Side);
         var own = piece.Fit.Piece;
@@ -34,6 +42,7 @@ internal sealed class MendCase
         )
         {
             Sizing = run.Run.SetUp.Sizing,
+            LargestForAll = largestForAll,
         };
     }
 
@@ -56,6 +65,9 @@ internal sealed class MendCase
             .OrderBy(p => p.Part is GroupPart)
             .FirstOrDefault();
     }
+
+    /// <summary>The largest letter height at which every piece of its set fits; null where they share none.</summary>
+    public double? LargestForAll { get; init; }
 
     /// <summary>How pieces are sized.</summary>
     public Sizing Sizing { get; init; } = Sizing.EachLargest;

@@ -33,6 +33,7 @@ public static class MotifRemedies
             .. Checks
                 .Of(fit, basis, facts)
                 .Findings.Where(f => graphics.Contains(f.Part))
+                .Concat(OpenIn(basis, fit.Scale))
                 .Select(f =>
                 {
                     var @case = new MendCase(piece, fit, basis, f, facts);
@@ -49,4 +50,10 @@ public static class MotifRemedies
                 }),
         ];
     }
+
+    private static IEnumerable<Finding> OpenIn(FitBasis basis, double scale) =>
+        basis
+            .Motif.AllParts.OfType<GraphicPart>()
+            .Select(p => basis.AtHand.Graphics.Find(p.OutlinesId) is { } outlines ? OpenCuts.Look(p, outlines, scale) : null)
+            .OfType<Finding>();
 }

@@ -20,6 +20,8 @@ public static class PieceRemedies
         new RoundingTips(),
         new Tying(),
         new SingleOutlines(),
+        new JoiningCorners(),
+        new OpenLines(),
         new TwoLines(),
     ];
 
@@ -43,11 +45,11 @@ public static class PieceRemedies
                     ?
                     [
                         .. SizeRemedies.Smaller(run, piece.Piece, finding.Side, set),
-                        .. Mended(run, piece.Piece, finding, equalScale, facts),
+                        .. Mended(run, piece.Piece, finding, set, equalScale, facts),
                     ]
                     : [],
                 Rule.StandsOnClear => run.Run.SetUp.Placing != Placing.Free ? [SizeRemedies.Freely()] : [],
-                _ => Mended(run, piece.Piece, finding, equalScale, facts),
+                _ => Mended(run, piece.Piece, finding, set, equalScale, facts),
             };
         return [.. piece.Findings.Select(f => f.Kept.Length > 0 ? f : f with { Remedies = [.. Of(f)] })];
     }
@@ -61,17 +63,25 @@ public static class PieceRemedies
         Rule.Counters,
         Rule.LooseParts,
         Rule.DoubledCuts,
+        Rule.CrossedCuts,
         Rule.OutsideZone,
     ];
 
-    private static IEnumerable<Remedy> Mended(ReadRun run, FittedPiece piece, Finding finding, double? equalScale, InkFactsCache facts)
+    private static IEnumerable<Remedy> Mended(
+        ReadRun run,
+        FittedPiece piece,
+        Finding finding,
+        RunSet set,
+        double? equalScale,
+        InkFactsCache facts
+    )
     {
         if (!Mendable.Contains(finding.Rule))
         {
             return [];
         }
 
-        var @case = MendCase.InRun(run, piece, finding, equalScale, facts);
+        var @case = MendCase.InRun(run, piece, finding, equalScale, facts, set.Groups is [var all] ? all.LargestForAll : null);
         return All.SelectMany(m => m.Of(@case));
     }
 }

@@ -88,8 +88,7 @@ public sealed record RunSetUp(
     }
 
     /// <summary>The films that it names, its own first.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public IEnumerable<string> FilmIds => Films.Prepend(Film).OfType<Pin>().Select(p => p.Id).Distinct(StringComparer.Ordinal);
+    public IEnumerable<string> NamedFilms() => Films.Prepend(Film).OfType<Pin>().Select(p => p.Id).Distinct(StringComparer.Ordinal);
 
     /// <summary>Other sides of the same pieces.</summary>
     [MaxLength(MostSides)]

@@ -22,6 +22,9 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
 {
     private const double FlatteningError = 0.001;
 
+    /// <summary>How many lines and cubics the closed outlines are made of.</summary>
+    public int Nodes { get; init; }
+
     /// <summary>What is cut through waste: lines without a fill, as weed boxes and breaks are.</summary>
     public IReadOnlyList<WasteLine> Waste { get; init; } = [];
 
@@ -82,7 +85,7 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
         double sx = width / box[2],
             sy = height / box[3];
         PlanePoint InMillimetres(PlanePoint p) => new((p.X - box[0]) * sx, (p.Y - box[1]) * sy);
-        var (outlines, crossing) = (0, 0);
+        var (outlines, crossing, nodes) = (0, 0, 0);
         var rings = new List<IReadOnlyList<IReadOnlyList<PlanePoint>>>();
         var waste = new List<WasteLine>();
         foreach (var path in root.Descendants().Where(e => e.Name.LocalName == "path"))
@@ -100,6 +103,7 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
             }
 
             outlines += contours.Count;
+            nodes += contours.Sum(c => c.Contour.Segments.Count);
             crossing += contours.Count(c => !SoundCurves.IsSound([c.Contour]));
             if (flat.Count > 0)
             {
@@ -109,6 +113,7 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
 
         return new CutSvgMeasure(width, height, [.. rings.Select(r => Around(r.SelectMany(p => p)))], outlines, crossing)
         {
+            Nodes = nodes,
             Waste = waste,
             Rings = rings,
         };

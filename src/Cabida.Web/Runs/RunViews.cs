@@ -218,7 +218,12 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
         var pinned = await reader.Pinned(incoming.SetUp, stop);
         var tidy = IncomingRun.Of(incoming, stored, pinned.Motif, await FilmsOf(incoming.SetUp, pinned, stop));
         // A film that was chosen just now is cut as it was cut last.
-        return tidy.SetUp.FilmIds.Except(stored.SetUp.FilmIds).Any() ? tidy with { SetUp = await memory.Recalled(tidy.SetUp, stop) } : tidy;
+        return tidy.SetUp.NamedFilms().Except(stored.SetUp.NamedFilms()).Any()
+            ? tidy with
+            {
+                SetUp = await memory.Recalled(tidy.SetUp, stop),
+            }
+            : tidy;
     }
 
     /// <inheritdoc/>

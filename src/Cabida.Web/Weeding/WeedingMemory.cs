@@ -40,7 +40,7 @@ internal sealed class WeedingMemory(Cabida.Store.Library library)
     /// <summary>A set-up in which films that it names and says nothing of are cut as they were cut last.</summary>
     public async Task<RunSetUp> Recalled(RunSetUp setUp, CancellationToken stop)
     {
-        var unsaid = setUp.FilmIds.Where(id => !setUp.Weeding.Any(w => w.FilmId == id)).ToList();
+        var unsaid = setUp.NamedFilms().Where(id => !setUp.Weeding.Any(w => w.FilmId == id)).ToList();
         if (unsaid.Count == 0)
         {
             return setUp;

@@ -18,6 +18,7 @@ public class FitTermsTests
         nameof(RunSetUp.ScissorsRoom),
         nameof(RunSetUp.MostBow),
         nameof(RunSetUp.Kept),
+        nameof(RunSetUp.Weeding),
     ];
 
     [Fact]

@@ -19,6 +19,7 @@ const NAMES: Partial<Record<Schemas['Rule'], string>> = {
   counters: 'counter',
   looseParts: 'loose',
   doubledCuts: 'cut twice',
+  crossedCuts: 'meet',
   wideTies: 'tie',
   beyondReach: 'too large',
   filmStrain: 'strain',

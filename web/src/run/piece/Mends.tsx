@@ -47,6 +47,12 @@ export function Mends({ own, nameOf, faceOf, onChange }: Props) {
   );
 }
 
+const OPEN: Record<Schemas['OpenOutlines'], string> = {
+  leftOut: 'open outlines left out',
+  closed: 'open outlines closed',
+  strokes: 'open outlines cut as strokes',
+};
+
 /** What was changed of a part, in a few words each. */
 export function saidOf(m: Schemas['PartMend'], mm: (typed: Schemas['TypedLength']) => string, faceOf: (id: string) => string): string[] {
   const of = (typed: Schemas['TypedLength'], words: string) => (typed.text.trim() === '' ? [] : [`${words} ${mm(typed)}`]);
@@ -55,6 +61,7 @@ export function saidOf(m: Schemas['PartMend'], mm: (typed: Schemas['TypedLength'
     ...of(m.thick, 'thick'),
     ...of(m.apart, 'letters apart by'),
     ...(m.typefaceId ? [`set in ${faceOf(m.typefaceId)}`] : []),
+    ...(m.open ? [OPEN[m.open]] : []),
     ...of(m.ink.dots, 'without dots under'),
     ...of(m.ink.counters, 'counters filled under'),
     ...of(m.ink.tips, 'tips rounded under'),
