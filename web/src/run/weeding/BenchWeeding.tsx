@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client';
 import { length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { boxesSaid } from './LoadWeeding';
-import { bitsSaid, minutesSaid, SIDES } from './said';
+import { bitsSaid, minutesSaid, SIDES, smallSaid } from './said';
 
 /** How each load is weeded, on the bench card. */
 export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][] }) {
@@ -14,9 +14,9 @@ export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][]
         <p key={number}>
           {loads.length > 1 && <b>Load {number}: </b>}
           about {minutesSaid(weeds.time.minutes)}, {bitsSaid(weeds.bits)}
-          {weeds.small > 0 && `, ${weeds.small} of them under 4 mm²: the smallest first`}
-          {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}. Peel from {SIDES[weeds.best]} of
-          the sheet.{' '}
+          {weeds.small > 0 && `, ${weeds.small} of them ${smallSaid(units)}: the smallest first`}
+          {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}.{' '}
+          {purpose === 'stays' && `Peel from ${SIDES[weeds.best]} of the sheet. `}
           {weeds.tape &&
             (weeds.tape.isAdvised ? (
               <strong>

@@ -19,9 +19,11 @@ export function LoadWeeding({ id, load }: { id: string; load: Schemas['LoadView'
         {typeof weeds.nearest === 'number' && ` that keep ${length(weeds.nearest, units, 2)} from the ink`}
       </summary>
       <p className="soft small">{spreadSaid(weeds.time)}</p>
-      <p>
-        <b>Peel from {SIDES[weeds.best]}</b> <span className="soft">as it lies here.</span>
-      </p>
+      {load.purpose === 'stays' && (
+        <p>
+          <b>Peel from {SIDES[weeds.best]}</b> <span className="soft">as it lies here.</span>
+        </p>
+      )}
       <TapeFirst tape={weeds.tape} />
       {weeds.noWay.map((w, i) => (
         <p key={i} className="finding">

@@ -1,7 +1,9 @@
 import type { Schemas } from '../../api/client';
 import { Board } from '../../board/Board';
 import type { Scale } from '../../board/scale';
+import { useUnits } from '../../units/UnitsContext';
 import { bitLabels } from './labels';
+import { smallSaid } from './said';
 import type { Waste } from './useWaste';
 import { WeedLines } from './WeedLines';
 import './weeding.css';
@@ -60,12 +62,13 @@ function windowOf(film: Schemas['WasteView']): Schemas['Box'] {
 }
 
 function Scaled({ film }: { film: Schemas['WasteView'] }) {
-  const kept = film.purpose === 'stays' ? 'Pale: what stays.' : 'Pale: what is kept around it.';
+  const { units } = useUnits();
+  const kept = film.purpose === 'stays' ? 'Pale: what stays.' : film.weeds.boxes.length > 0 ? 'Pale: what is kept around it.' : '';
   return (
     <p className="sums">
-      <span>{kept}</span>
-      <span>Hatched: a bit that is picked out; red under 4 mm².</span>
-      {film.weeds.boxes.length > 0 && <span>Dashed: a break, with the clearance it keeps around the ink.</span>}
+      {kept && <span>{kept}</span>}
+      <span>Hatched: a bit that is picked out; red {smallSaid(units)}.</span>
+      {film.weeds.boxes.some((b) => b.breaks.length > 0) && <span>Dashed: a break, with the clearance it keeps around the ink.</span>}
     </p>
   );
 }
@@ -90,6 +93,18 @@ function Bits({ film, scale, lit, onLight }: { film: Schemas['WasteView']; scale
         {film.weeds.boxes.some((b) => b.breaks.length > 0) && (
           <path d={film.ink} className="waste-clear" strokeWidth={2 * clearance} strokeLinejoin="round" />
         )}
+        {film.purpose !== 'stays' &&
+          film.weeds.boxes.map(({ box }, i) => (
+            <rect
+              key={i}
+              x={box.minX}
+              y={box.minY}
+              width={box.maxX - box.minX}
+              height={box.maxY - box.minY}
+              fill={film.colour}
+              className="waste-kept"
+            />
+          ))}
         <path d={film.ink} fill={film.colour} fillRule="evenodd" className={film.purpose === 'stays' ? 'waste-ink' : 'waste-ink picked'} />
         {picked.map((b) => (
           <path

@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client';
 import { length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Words } from '../../units/Words';
-import { areaSaid, bitsSaid, minutesSaid, spreadSaid } from './said';
+import { areaSaid, bitsSaid, minutesSaid, smallSaid, spreadSaid } from './said';
 import { PeelFrom } from './PeelFrom';
 import { TapeFirst } from './TapeFirst';
 import { Took } from './Took';
@@ -31,13 +31,16 @@ export function WeedingCard({ id, pieceId, waste }: { id: string; pieceId: strin
             <th scope="row">Bits</th>
             <td>{weeds.bits}</td>
             <td className="soft">
-              {weeds.small} under 4 mm²{field}
+              {weeds.small} {smallSaid(units)}
+              {field}
             </td>
           </tr>
           <tr>
             <th scope="row">Cut</th>
             <td>{length(weeds.cutLength, units, 0)}</td>
-            <td className="soft">{weeds.boxes.length > 0 ? 'box and breaks too' : 'of outlines'}</td>
+            <td className="soft">
+              {weeds.boxes.length === 0 ? 'of outlines' : typeof weeds.nearest === 'number' ? 'box and breaks too' : 'box too'}
+            </td>
           </tr>
           {typeof weeds.nearest === 'number' && (
             <tr>
@@ -63,7 +66,7 @@ export function WeedingCard({ id, pieceId, waste }: { id: string; pieceId: strin
           {weeds.bits - listed.length > 0 && <li className="soft">and {bitsSaid(weeds.bits - listed.length)} more</li>}
         </ol>
       )}
-      <PeelFrom peel={weeds.peel} best={weeds.best} />
+      {film.purpose === 'stays' && <PeelFrom peel={weeds.peel} best={weeds.best} />}
       <TapeFirst tape={weeds.tape} />
       {weeds.noWay.map((w, i) => (
         <p key={i} className="finding">

@@ -3,7 +3,8 @@ import { MM_PER_INCH, type Units } from '../../units/units';
 
 /** Minutes: under ten with a decimal, and under one in seconds. */
 export function minutesSaid(minutes: number): string {
-  if (minutes < 1) return `${Math.max(1, Math.round(60 * minutes))} s`;
+  const seconds = Math.round(60 * minutes);
+  if (seconds < 60) return `${Math.max(1, seconds)} s`;
   return `${minutes < 10 ? minutes.toFixed(1) : Math.round(minutes)} min`;
 }
 
@@ -20,6 +21,9 @@ export function areaSaid(mm2: number, { unit }: Units): string {
   if (unit !== 'mm') return `${(mm2 / (MM_PER_INCH * MM_PER_INCH)).toPrecision(2)} in²`;
   return `${mm2 < 10 ? mm2.toFixed(2) : mm2 < 100 ? mm2.toFixed(1) : Math.round(mm2)} mm²`;
 }
+
+/** What counts as small, in the unit in force. */
+export const smallSaid = ({ unit }: Units) => (unit === 'mm' ? 'under 4 mm²' : 'under 0.0062 in²');
 
 export const bitsSaid = (bits: number) => `${bits} ${bits === 1 ? 'bit' : 'bits'}`;
 
