@@ -14,6 +14,10 @@ else if (args is ["accuracy"])
 {
     TracingAccuracy.Report();
 }
+else if (args is ["cutting"])
+{
+    BeforeCutting.Report();
+}
 else if (args is ["large"])
 {
     LargeScan.Report();

@@ -162,7 +162,6 @@ internal sealed class FreeGround
                     if (
                         middle.To(place) <= AtEdge * pitch
                         && (!found.TryGetValue(cell, out var known) || middle.To(place) < middle.To(known))
-                        && IsFree(middle, place)
                     )
                     {
                         found[cell] = place;
@@ -171,7 +170,8 @@ internal sealed class FreeGround
             }
         }
 
-        return found;
+        // What is costly is asked once a cell.
+        return found.Where(f => IsFree(Middle(f.Key), f.Value)).ToDictionary();
     }
 
     /// <summary>The same way with as few corners as it can have.</summary>
