@@ -63,7 +63,7 @@ function windowOf(film: Schemas['WasteView']): Schemas['Box'] {
 
 function Scaled({ film }: { film: Schemas['WasteView'] }) {
   const { units } = useUnits();
-  const kept = film.purpose === 'stays' ? 'Pale: what stays.' : film.weeds.boxes.length > 0 ? 'Pale: what is kept around it.' : '';
+  const kept = film.purpose === 'stays' ? 'In its colour: what stays.' : film.weeds.boxes.length > 0 ? 'Pale: what is kept around it.' : '';
   return (
     <p className="sums">
       {kept && <span>{kept}</span>}
@@ -105,7 +105,13 @@ function Bits({ film, scale, lit, onLight }: { film: Schemas['WasteView']; scale
               className="waste-kept"
             />
           ))}
-        <path d={film.ink} fill={film.colour} fillRule="evenodd" className={film.purpose === 'stays' ? 'waste-ink' : 'waste-ink picked'} />
+        <path
+          d={film.ink}
+          fill={film.colour}
+          fillRule="evenodd"
+          className={film.purpose === 'stays' ? 'waste-ink' : 'waste-ink picked'}
+          vectorEffect="non-scaling-stroke"
+        />
         {picked.map((b) => (
           <path
             key={b.number}
