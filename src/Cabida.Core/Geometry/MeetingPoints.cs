@@ -1,3 +1,4 @@
+using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Geometry;
@@ -11,30 +12,35 @@ public static class MeetingPoints
     /// <summary>Vertices this near to one another are one place to a blade; millimetres.</summary>
     public const double Near = 0.005;
 
+    /// <summary>Vertices of one outline that are no further from one another along it are neighbours.</summary>
+    private const double Neighbours = 4 * Near;
+
     /// <summary>The places, from the left.</summary>
     /// <param name="ink">The area; millimetres.</param>
     public static IReadOnlyList<PlanePoint> Of(Area ink)
     {
         var rings = Outlines.RingsOf(ink).Select(r => r.Coordinates).ToList();
-        // Along the outline of one ring neighbours are near to one another; what meets is further along, or on another ring.
-        var vertices = rings
-            .SelectMany((r, ring) => Lengths(r).Select((along, i) => (At: new PlanePoint(r[i].X, r[i].Y), Ring: ring, Along: along)))
-            .OrderBy(v => v.At.X)
-            .ToList();
-        var whole = rings.ConvertAll(r => Lengths(r, closed: true)[^1]);
-        var found = new List<PlanePoint>();
-        for (var i = 0; i < vertices.Count; i++)
+        var count = rings.Sum(r => r.Length - 1);
+        var (xs, vertices) = (new double[count], new Vertex[count]);
+        var next = 0;
+        foreach (var ring in rings)
         {
-            var (at, ring, along) = vertices[i];
-            for (var j = i + 1; j < vertices.Count && vertices[j].At.X - at.X <= Near; j++)
+            var (along, whole) = (0.0, Length(ring));
+            for (var i = 0; i < ring.Length - 1; i++)
             {
-                var other = vertices[j];
-                var apart = Math.Abs(other.Along - along);
-                if (
-                    at.To(other.At) <= Near
-                    && (other.Ring != ring || Math.Min(apart, whole[ring] - apart) > 4 * Near)
-                    && !found.Exists(f => f.To(at) <= 4 * Near)
-                )
+                xs[next] = ring[i].X;
+                vertices[next++] = new Vertex(ring, i, along, whole);
+                along += ring[i].Distance(ring[i + 1]);
+            }
+        }
+
+        Array.Sort(xs, vertices);
+        var found = new List<PlanePoint>();
+        for (var i = 0; i < count; i++)
+        {
+            for (var j = i + 1; j < count && xs[j] - xs[i] <= Near; j++)
+            {
+                if (vertices[i].Meets(vertices[j]) && vertices[i].At is var at && !found.Exists(f => f.To(at) <= Neighbours))
                 {
                     found.Add(at);
                 }
@@ -44,15 +50,28 @@ public static class MeetingPoints
         return found;
     }
 
-    /// <summary>How far along a ring each of its vertices is; with the way back to the first at the end where it is asked for.</summary>
-    private static List<double> Lengths(NetTopologySuite.Geometries.Coordinate[] ring, bool closed = false)
+    private static double Length(Coordinate[] ring)
     {
-        var along = new List<double> { 0 };
-        for (var i = 1; i < ring.Length - (closed ? 0 : 1); i++)
+        var length = 0.0;
+        for (var i = 1; i < ring.Length; i++)
         {
-            along.Add(along[^1] + ring[i - 1].Distance(ring[i]));
+            length += ring[i - 1].Distance(ring[i]);
         }
 
-        return along;
+        return length;
+    }
+
+    /// <summary>A vertex of an outline, with how far along that it is.</summary>
+    private readonly record struct Vertex(Coordinate[] Ring, int Index, double Along, double Whole)
+    {
+        public PlanePoint At => new(Ring[Index].X, Ring[Index].Y);
+
+        /// <summary>Whether another is in the same place, and is no neighbour along the same outline.</summary>
+        public bool Meets(Vertex other)
+        {
+            var apart = Math.Abs(other.Along - Along);
+            return Ring[Index].Distance(other.Ring[other.Index]) <= Near
+                && (!ReferenceEquals(other.Ring, Ring) || Math.Min(apart, Whole - apart) > Neighbours);
+        }
     }
 }
