@@ -6,13 +6,16 @@ using Area = NetTopologySuite.Geometries.Geometry;
 namespace Cabida.Core.Waste;
 
 /// <summary>
-/// Where a break may run: a region less what must be kept clear of. The shortest way is found on a grid (Dijkstra 1959) and then pulled
-/// straight, each straight stretch proved against the outlines themselves.
+/// Where a break may run: a region less what must be kept clear of. The shortest way is found on a grid (Dijkstra 1959, towards the far edge as
+/// Hart, Nilsson and Raphael 1968) and then pulled straight, each straight stretch proved against the outlines themselves.
 /// </summary>
 internal sealed class FreeGround
 {
     /// <summary>Cells of a grid at most.</summary>
     private const int MostCells = 400_000;
+
+    /// <summary>What a cell of ground costs, in steps of effort.</summary>
+    private const int StepsForCell = 4;
 
     /// <summary>Half the diagonal of a cell, as a share of its side: from the middle of a free cell so far is free.</summary>
     private const double HalfDiagonal = 0.7072;
@@ -43,6 +46,7 @@ internal sealed class FreeGround
         pitch = Math.Max(clearance / 4, Math.Sqrt(window.Width * window.Height / MostCells));
         columns = Math.Max(1, (int)Math.Ceiling(window.Width / pitch));
         rows = Math.Max(1, (int)Math.Ceiling(window.Height / pitch));
+        Wording.Effort.Spend(StepsForCell * (long)columns * rows);
         var near = Outlines.Within(ink, Outlines.Rectangle(window.Grown(2 * clearance)));
         Area Grown(double by) =>
             Outlines
@@ -86,6 +90,9 @@ internal sealed class FreeGround
             return null;
         }
 
+        // No way to the far edge is shorter than that to its box.
+        var goal = Box.Of(to)!.Value;
+        double Left(int cell) => goal.DistanceTo(Middle(cell));
         var (far, before) = (new double[blocked.Length], new int[blocked.Length]);
         Array.Fill(far, double.PositiveInfinity);
         Array.Fill(before, -1);
@@ -93,34 +100,42 @@ internal sealed class FreeGround
         foreach (var (cell, edge) in begins)
         {
             far[cell] = Middle(cell).To(edge);
-            queue.Enqueue(cell, far[cell]);
+            queue.Enqueue(cell, far[cell] + Left(cell));
         }
 
-        var (best, last) = (double.PositiveInfinity, -1);
+        var (best, last, diagonal) = (double.PositiveInfinity, -1, Math.Sqrt(2) * pitch);
         while (queue.TryDequeue(out var at, out var reached) && reached < best)
         {
-            if (reached > far[at])
+            if (reached > far[at] + Left(at) + Tolerances.Fit)
             {
                 continue;
             }
 
-            if (ends.TryGetValue(at, out var end) && reached + Middle(at).To(end) is var whole && whole < best)
+            if (ends.TryGetValue(at, out var end) && far[at] + Middle(at).To(end) is var whole && whole < best)
             {
                 (best, last) = (whole, at);
             }
 
-            foreach (var (next, step) in Beside(at))
+            var (x, y) = (at % columns, at / columns);
+            for (var beside = 0; beside < 9; beside++)
             {
-                if (reached + step < far[next])
+                var (dx, dy) = ((beside % 3) - 1, (beside / 3) - 1);
+                var next = at + (dy * columns) + dx;
+                if (beside == 4 || !IsIn(x + dx, y + dy) || blocked[next])
                 {
-                    far[next] = reached + step;
+                    continue;
+                }
+
+                var there = far[at] + (dx != 0 && dy != 0 ? diagonal : pitch);
+                if (there < far[next])
+                {
+                    far[next] = there;
                     before[next] = at;
-                    queue.Enqueue(next, far[next]);
+                    queue.Enqueue(next, there + Left(next));
                 }
             }
         }
 
-        Wording.Effort.Spend(blocked.Length / 16);
         if (last < 0)
         {
             return null;
@@ -142,11 +157,9 @@ internal sealed class FreeGround
     private Dictionary<int, PlanePoint> AtEdgeOf(LineString edge)
     {
         var found = new Dictionary<int, PlanePoint>();
-        var indexed = new NetTopologySuite.LinearReferencing.LengthIndexedLine(edge);
         var reach = (int)Math.Ceiling(AtEdge);
-        for (var along = 0.0; along <= edge.Length; along += pitch / 2)
+        foreach (var on in Along(edge))
         {
-            var on = indexed.ExtractPoint(along);
             var (column, row) = ((int)Math.Floor((on.X - box.MinX) / pitch), (int)Math.Floor((on.Y - box.MinY) / pitch));
             for (var y = row - reach; y <= row + reach; y++)
             {
@@ -174,6 +187,40 @@ internal sealed class FreeGround
         return found.Where(f => IsFree(Middle(f.Key), f.Value)).ToDictionary();
     }
 
+    /// <summary>Places along an edge as far as it runs through the window, half a cell from one another.</summary>
+    private IEnumerable<PlanePoint> Along(LineString edge)
+    {
+        var around = box.Grown(AtEdge * pitch);
+        for (var i = 1; i < edge.NumPoints; i++)
+        {
+            var (from, to) = (edge.GetCoordinateN(i - 1), edge.GetCoordinateN(i));
+            var (a, b) = (new PlanePoint(from.X, from.Y), new PlanePoint(to.X, to.Y));
+            var (first, last) = (0.0, 1.0);
+            foreach (
+                var (at, by, least, most) in new[]
+                {
+                    (a.X, b.X - a.X, around.MinX, around.MaxX),
+                    (a.Y, b.Y - a.Y, around.MinY, around.MaxY),
+                }
+            )
+            {
+                var (enters, leaves) =
+                    by == 0 ? (at < least || at > most ? (1.0, 0.0) : (0.0, 1.0)) : ((least - at) / by, (most - at) / by);
+                (first, last) = (Math.Max(first, Math.Min(enters, leaves)), Math.Min(last, Math.Max(enters, leaves)));
+                if (by == 0 && enters > leaves)
+                {
+                    last = -1;
+                }
+            }
+
+            var steps = last < first ? -1 : (int)Math.Ceiling((last - first) * a.To(b) / (pitch / 2));
+            for (var k = 0; k <= steps; k++)
+            {
+                yield return a.Towards(b, first + ((last - first) * k / Math.Max(1, steps)));
+            }
+        }
+    }
+
     /// <summary>The same way with as few corners as it can have.</summary>
     private List<PlanePoint> Pulled(List<PlanePoint> way)
     {
@@ -197,21 +244,6 @@ internal sealed class FreeGround
     {
         var line = Outlines.Line([from, to]);
         return !keptFrom.Intersects(line) && within.Covers(line) && !walls.Exists(w => w.Intersects(line));
-    }
-
-    private IEnumerable<(int Cell, double Step)> Beside(int cell)
-    {
-        var (x, y) = (cell % columns, cell / columns);
-        for (var dy = -1; dy <= 1; dy++)
-        {
-            for (var dx = -1; dx <= 1; dx++)
-            {
-                if ((dx != 0 || dy != 0) && IsIn(x + dx, y + dy) && !blocked[cell + (dy * columns) + dx])
-                {
-                    yield return (cell + (dy * columns) + dx, dx != 0 && dy != 0 ? Math.Sqrt(2) * pitch : pitch);
-                }
-            }
-        }
     }
 
     private bool IsIn(int x, int y) => x >= 0 && y >= 0 && x < columns && y < rows;

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Wording;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Waste;
@@ -7,6 +8,15 @@ namespace Cabida.Core.Waste;
 /// <param name="Ink">It; millimetres.</param>
 public sealed record InkUnit(Area Ink)
 {
+    private readonly Once<PlanePoint> inside = new(() =>
+    {
+        var at = Outlines.PolygonsOf(Ink).MaxBy(p => p.Area)!.InteriorPoint;
+        return new PlanePoint(at.X, at.Y);
+    });
+
+    /// <summary>A place within its largest part.</summary>
+    public PlanePoint Inside => inside.Value;
+
     /// <summary>The box of it.</summary>
     public Box Box { get; } = Geometry.Box.Of(Ink) ?? throw new ArgumentException("A unit has ink.", nameof(Ink));
 }

@@ -34,6 +34,9 @@ public sealed record WasteBreak(BreakKind Kind, LineString Line);
 /// <param name="Words">Whether words are.</param>
 public readonly record struct WasteTerms(double Margin, double Clearance, double Longest, bool Rows = true, bool Words = true)
 {
+    /// <summary>How far the box stands out: never nearer than breaks, which end on it.</summary>
+    public double BoxMargin => Math.Max(Margin, Clearance);
+
     /// <summary>
     /// As a film's waste is cut; what cannot be read is the usual. What surrounds the ink of a mask or a stencil is what is kept: there a
     /// break would let paint through.
@@ -96,12 +99,25 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
     public static WastePlan? Of(IReadOnlyList<InkRow> rows, WasteTerms terms)
     {
         ArgumentNullException.ThrowIfNull(rows);
-        return Box.Around(rows.SelectMany(r => r.Units).Select(u => u.Box)) is { } ink ? new Planning(rows, terms, ink).Planned() : null;
+        if (Box.Around(rows.SelectMany(r => r.Units).Select(u => u.Box)) is not { } ink)
+        {
+            return null;
+        }
+
+        // What would be too much to break keeps its box: one piece takes no load with it.
+        using (Effort.Within(Effort.Large))
+        {
+            var planned = Outcome<WastePlan>.Try(() => new Planning(rows, terms, ink).Planned());
+            var box = ink.Grown(terms.BoxMargin);
+            return planned.Ok
+                ? planned.Value
+                : new WastePlan(box, [], [WasteCell.Of(box)], [Phrase.Say($"No breaks are planned in this weed box. {planned.Problem!}")]);
+        }
     }
 
     private sealed class Planning(IReadOnlyList<InkRow> rows, WasteTerms terms, Box inkBox)
     {
-        private readonly Box box = inkBox.Grown(Math.Max(terms.Margin, terms.Clearance));
+        private readonly Box box = inkBox.Grown(terms.BoxMargin);
         private readonly Area ink = Outlines.Join([.. rows.SelectMany(r => r.Units).SelectMany(u => Outlines.PolygonsOf(u.Ink))]);
         private readonly List<(PlanePoint A, PlanePoint B, Box Box)> bonds =
         [
@@ -239,7 +255,8 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
                 return [cell];
             }
 
-            List<InkUnit> In(WasteCell part) => units.FindAll(u => part.Area.Contains(Outlines.Factory.CreatePoint(Inside(u))));
+            List<InkUnit> In(WasteCell part) =>
+                units.FindAll(u => part.Area.Contains(Outlines.Factory.CreatePoint(u.Inside.ToCoordinate())));
             return Shortened(cut.Left, In(cut.Left)).Concat(Shortened(cut.Right, In(cut.Right)));
         }
 
@@ -274,12 +291,10 @@ public sealed record WastePlan(Box Box, IReadOnlyList<WasteBreak> Breaks, IReadO
             return parts.Count <= 1 ? [] : new Ties.HeldParts([.. parts.Select(p => p.ExteriorRing)]).Ways.Select(w => (w.From, w.To));
         }
 
-        private static Coordinate Inside(InkUnit unit) => Outlines.PolygonsOf(unit.Ink).MaxBy(p => p.Area)!.InteriorPoint.Coordinate;
-
         /// <summary>Walls from units to where no way goes round them.</summary>
         private static void Walled(FreeGround ground, IEnumerable<InkUnit> units, Func<PlanePoint, PlanePoint> to)
         {
-            foreach (var at in units.Select(Inside).Select(c => new PlanePoint(c.X, c.Y)))
+            foreach (var at in units.Select(u => u.Inside))
             {
                 ground.Wall(at, to(at));
             }

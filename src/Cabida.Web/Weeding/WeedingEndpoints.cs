@@ -64,8 +64,7 @@ internal static class WeedingEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var (said, purpose, bits, small, length) = of;
-                    var took = minutes.Value is { } m ? new WeedingTook(typed.Key, said, purpose, bits, small, length, m) : null;
+                    var took = minutes.Value is { } m ? of with { Minutes = m } : null;
                     await memory.Change(book => book.Noting(typed.Key, took), stop);
                     return TypedResults.NoContent();
                 }
@@ -73,7 +72,8 @@ internal static class WeedingEndpoints
             .WithName("TypeWeedingTook");
     }
 
-    private static async Task<(string Said, FilmPurpose Purpose, int Bits, int Small, double Length)?> OfPiece(
+    /// <summary>What there is to weed of a film of a piece; its minutes are not known yet.</summary>
+    private static async Task<WeedingTook?> OfPiece(
         string id,
         string pieceId,
         string key,
@@ -94,22 +94,28 @@ internal static class WeedingEndpoints
         var waste = WasteView.Of(run, fitted.Of(run, piece), kept, WeedingBook.Empty).FirstOrDefault(w => w.Weeds.Key == key);
         return waste is null
             ? null
-            : (Shortened($"{run.Run.Name}: {piece.Name}"), waste.Purpose, waste.Weeds.Bits, waste.Weeds.Small, waste.Weeds.CutLength);
+            : new(
+                key,
+                Shortened($"{run.Run.Name}: {piece.Name}"),
+                waste.Purpose,
+                waste.Weeds.Bits,
+                waste.Weeds.Small,
+                waste.Weeds.CutLength,
+                0
+            );
     }
 
-    private static async Task<(string Said, FilmPurpose Purpose, int Bits, int Small, double Length)?> OfLoad(
-        string id,
-        string key,
-        LoadPlanner planner,
-        CancellationToken stop
-    ) =>
+    /// <summary>What there is to weed of a load.</summary>
+    private static async Task<WeedingTook?> OfLoad(string id, string key, LoadPlanner planner, CancellationToken stop) =>
         await planner.Plan(id, stop) is { } plan && plan.Loads.FirstOrDefault(l => WeedingKey.OfLoad(id, l.Load.Number) == key) is { } load
-            ? (
+            ? new(
+                key,
                 Shortened($"{plan.Run.Run.Name}: load {load.Load.Number}"),
                 load.Film.Purpose,
                 load.Weeds.Weeding.Bits,
                 load.Weeds.Weeding.Small,
-                load.Weeds.Weeding.CutLength
+                load.Weeds.Weeding.CutLength,
+                0
             )
             : null;
 

@@ -106,6 +106,25 @@ public class WastePlanTests
         Proved(plan, Ink(plan, rows), Terms);
     }
 
+    [Fact]
+    public void What_would_be_too_much_to_break_keeps_its_box_and_says_why()
+    {
+        // Three thousand dots that belong together, and as many words in one row.
+        var dots = new InkUnit(
+            Outlines.Together([
+                .. Enumerable.Range(0, 3000).Select(i => Bar(3 * (i % 60), 3 * (i / 60), (3 * (i % 60)) + 1, (3 * (i / 60)) + 1)),
+            ])
+        );
+        var one = WastePlan.Of([new([new InkWord([dots])])], Terms)!;
+        one.Box.ShouldBe(dots.Box.Grown(5));
+        one.Cells.ShouldNotBeEmpty();
+        InkWord Word(int i) => new([new InkUnit(Bar(4 * i, 0, (4 * i) + 1, 40))]);
+        var many = WastePlan.Of([new([.. Enumerable.Range(0, 3000).Select(Word)])], Terms with { Longest = double.PositiveInfinity })!;
+        many.Breaks.Count.ShouldBeLessThanOrEqualTo(WastePlan.MostBreaks);
+        many.NoWay.ShouldNotBeEmpty();
+        many.Cells.Sum(c => c.Area.Area).ShouldBe(many.Box.Width * many.Box.Height, 1);
+    }
+
     /// <summary>What holds of every plan, found another way: by exact distances, and by what lies in which cell.</summary>
     private static void Proved(WastePlan plan, Area ink, WasteTerms terms)
     {
