@@ -16,6 +16,10 @@ public static class CurveFitting
     /// <summary>Standing out less than this is none; millimetres.</summary>
     private const double Beyond = 0.0002;
 
+    /// <summary>Along an edge a cubic is looked at so often, in millimetres, and no oftener than so many times.</summary>
+    private const double LookedAt = 0.5;
+    private const int MostLooks = 24;
+
     /// <summary>Where its handles move a cubic by less than this share, they are not moved by more for it.</summary>
     private const double LeastShare = 0.2;
 
@@ -303,7 +307,12 @@ public static class CurveFitting
         // Between vertices the curve may leave a long edge that it meets well at both ends.
         for (var i = 0; i < run.Count - 1; i++)
         {
-            worst = Math.Max(worst, ToEdge(Point(from, cubic, (at[i] + at[i + 1]) / 2), run[i], run[i + 1]));
+            var parts = Math.Clamp((int)Math.Ceiling(run[i].To(run[i + 1]) / LookedAt), 2, MostLooks);
+            for (var part = 1; part < parts; part++)
+            {
+                var t = at[i] + ((at[i + 1] - at[i]) * part / parts);
+                worst = Math.Max(worst, ToEdge(Point(from, cubic, t), run[i], run[i + 1]));
+            }
         }
 
         return worst;
