@@ -37,7 +37,7 @@ public sealed class CutRingsTests
                         points.Max(p => p.Y) - box.MaxY,
                     }
                         .Max()
-                        .ShouldBeLessThan(SoundCurves.Beyond + 0.001);
+                        .ShouldBeLessThan(0.002);
                 }
             }
         }

@@ -4,7 +4,8 @@ namespace Cabida.Core.Geometry;
 
 /// <summary>
 /// Fits lines and cubic Béziers to a flattened ring, for files and drawings: within the given tolerance of every
-/// vertex and the box of the ring, corners kept sharp, and in as few as can be. Cubics are fitted by least squares with reparameterization (Schneider, Graphics Gems 1990).
+/// vertex and the box of the ring, corners kept sharp, and in as few as can be. Cubics are fitted by least squares with reparameterization
+/// (Schneider, Graphics Gems 1990).
 /// </summary>
 public static class CurveFitting
 {
@@ -19,6 +20,9 @@ public static class CurveFitting
     /// <summary>Along an edge a cubic is looked at so often, in millimetres, and no oftener than so many times.</summary>
     private const double LookedAt = 0.5;
     private const int MostLooks = 24;
+
+    /// <summary>For standing out of the box a cubic is looked at so often for every edge.</summary>
+    private const int BoxLooks = 8;
 
     /// <summary>Where its handles move a cubic by less than this share, they are not moved by more for it.</summary>
     private const double LeastShare = 0.2;
@@ -204,10 +208,11 @@ public static class CurveFitting
             }
 
             var (x, y, beyond) = (0.0, 0.0, 0.0);
-            for (var i = 0; i < 2 * (at.Length - 1); i++)
+            for (var i = 0; i < BoxLooks * (at.Length - 1); i++)
             {
                 // At the vertices and between them.
-                var t = (at[i / 2] + at[(i + 1) / 2]) / 2;
+                var (edge, part) = (i / BoxLooks, (double)(i % BoxLooks) / BoxLooks);
+                var t = at[edge] + ((at[edge + 1] - at[edge]) * part);
                 var p = Point(from, cubic, t);
                 beyond = Math.Max(beyond, box.DistanceTo(p));
                 // There the curve moves by as much of what both its handles do; near its ends by next to nothing.

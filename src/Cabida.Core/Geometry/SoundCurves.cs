@@ -11,10 +11,8 @@ namespace Cabida.Core.Geometry;
 /// </summary>
 public static class SoundCurves
 {
-    /// <summary>
-    /// How far curves may reach beyond the box of their ring; millimetres. The outline that the ring was flattened from may by 0.01.
-    /// </summary>
-    public const double Beyond = 0.004;
+    /// <summary>How far curves may reach beyond the box of their ring: what rounding in a file makes; millimetres.</summary>
+    public const double Beyond = 0.001;
 
     /// <summary>How closely curves are looked at for crossings; millimetres.</summary>
     public const double Looked = 0.001;
