@@ -42,8 +42,8 @@ internal static class BeforeCutting
             List<(double Breaks, double File, int Count)> rounds = [.. Enumerable.Range(0, 5).Select(_ => Load(box))];
             var (breaks, file) = (Medians.Of(rounds.ConvertAll(r => r.Breaks)), Medians.Of(rounds.ConvertAll(r => r.File)));
             Say(
-                $"a load of {OnLoad} names, a box round each {box}: {rounds[0].Count} breaks in {breaks:0} ms; its file written and read back "
-                    + $"in {file:0} ms, ratio {breaks / file:0.0}"
+                $"a load of {OnLoad} names, a box round each {box}: {rounds[0].Count} breaks in {breaks:0} ms; its file written and read "
+                    + $"back in {file:0} ms, ratio {breaks / file:0.0}"
             );
         }
     }

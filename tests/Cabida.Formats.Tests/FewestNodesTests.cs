@@ -8,8 +8,8 @@ namespace Cabida.Formats.Tests;
 
 /// <summary>
 /// Needless nodes (calculations 3.12, 6.4): a cut file holds at most 1.3 times the fewest lines and cubics that lie within the file's
-/// tolerance of the outlines, smooth where they are and sharp where they are. The fewest are found another way: from every start the longest
-/// stretch that one cubic with free handles can follow, and on from there.
+/// tolerance of the outlines, smooth where they are and sharp where they are. The fewest are found another way: from every start the
+/// longest stretch that one cubic with free handles can follow, and on from there.
 /// </summary>
 public class FewestNodesTests(ITestOutputHelper output)
 {

@@ -6,8 +6,8 @@ using Cabida.Core.Wording;
 namespace Cabida.Core.Checking;
 
 /// <summary>
-/// K4: outlines of a graphic that do not close (calculations 6.4). No cut of a piece is open, since the use of the graphic says what becomes
-/// of them; that is told where the graphic is used, with the other ways.
+/// K4: outlines of a graphic that do not close (calculations 6.4). No cut of a piece is open, since the use of the graphic says what
+/// becomes of them; that is told where the graphic is used, with the other ways.
 /// </summary>
 public static class OpenCuts
 {

@@ -20,7 +20,7 @@ internal sealed class MendCase
     /// <param name="finding">The finding, with the layer and the part that it is about.</param>
     /// <param name="equalScale">The scale of what is equal across the set.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    /// <param name="largestForAll">The largest letter height at which every piece of its set fits; null where that is not asked for.</param>
+    /// <param name="largestForAll">The largest letter height at which all of its set fit; null where that is not asked for.</param>
     public static MendCase InRun(
         ReadRun run,
         FittedPiece piece,

@@ -6,8 +6,8 @@ using Area = NetTopologySuite.Geometries.Geometry;
 namespace Cabida.Core.Waste;
 
 /// <summary>
-/// Where a break may run: a region less what must be kept clear of. The shortest way is found on a grid (Dijkstra 1959, towards the far edge as
-/// Hart, Nilsson and Raphael 1968) and then pulled straight, each straight stretch proved against the outlines themselves.
+/// Where a break may run: a region less what must be kept clear of. The shortest way is found on a grid (Dijkstra 1959, towards the far
+/// edge as Hart, Nilsson and Raphael 1968) and then pulled straight, each straight stretch proved against the outlines themselves.
 /// </summary>
 internal sealed class FreeGround
 {

@@ -57,8 +57,9 @@ public readonly record struct WasteTerms(double Margin, double Clearance, double
 
 /// <summary>
 /// The weed box round ink and the breaks within it (calculations 6.5): first between rows, then between words, then wherever a cell of
-/// waste is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break parts
-/// what belongs to one letter, or leaves ink cut off from its own row. On a load the pieces are words of its rows, each with rows of its own.
+/// waste is too long; each the shortest way through the waste that keeps clear of the ink, from edge to edge or to another break. No break
+/// parts what belongs to one letter, or leaves ink cut off from its own row. On a load the pieces are words of its rows, each with rows of
+/// its own.
 /// </summary>
 /// <param name="Box">The weed box.</param>
 /// <param name="Breaks">The breaks, in the order in which they were made.</param>

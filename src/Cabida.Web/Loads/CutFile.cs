@@ -57,7 +57,7 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
             [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]
         );
 
-    /// <summary>What is wrong in the cuts through waste, read back: one that is missing, elsewhere, or nearer to the ink than was asked.</summary>
+    /// <summary>What is wrong in the cuts through waste, read back: missing, elsewhere, or nearer to the ink than planned.</summary>
     private static string? WrongWaste(PlannedLoad load, CutSvgMeasure measured)
     {
         var wanted = load.Weeds.Plans.Select(Lines).SelectMany(w => w.Breaks.Prepend(w.Box.Corners)).ToList();

@@ -128,22 +128,13 @@ internal sealed class LayOut(KeptWaste waste)
         public HeldPiece WhyTooLarge(string id, string name, LoadItem item)
         {
             var fits = LoadPlan.Of([item], Reach.Width, Reach.Height, gap).TooLarge.Count == 0;
-            var said = BeyondReach.Said(item.Width, item.Height, film.Name, Reach);
-            return new HeldPiece(
-                name,
-                new Finding(
-                    Rule.BeyondReach,
-                    Severity.Stop,
-                    fits
-                        ? Phrase.Say(
-                            $"It is within reach by itself, but not with the weed box around it. Make its margin smaller, or leave the box out."
-                        )
-                        : said
+            var why = fits
+                ? Phrase.Say(
+                    $"It is within reach by itself, but not with the weed box around it. Make its margin smaller, or leave the box "
+                        + $"out."
                 )
-                {
-                    Piece = id,
-                }
-            );
+                : BeyondReach.Said(item.Width, item.Height, film.Name, Reach);
+            return new HeldPiece(name, new Finding(Rule.BeyondReach, Severity.Stop, why) { Piece = id });
         }
     }
 

@@ -53,16 +53,14 @@ internal sealed record WasteView(
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
         var sides = piece
-            .Sides.Select(s => (s.Fit, s.Side.Laid.Spec.Name, s.Side.Side.Id))
-            .Prepend((piece.Fit, on.Laid.Spec.Name, ""))
+            .Sides.Select(s => (s.Fit, Zone: s.Side.Laid.Spec.Name, s.Side.Side.Id))
+            .Prepend((piece.Fit, Zone: on.Laid.Spec.Name, Id: ""))
             .ToList();
+        string ZoneOf(string zone) => sides.Count > 1 ? zone : "";
         return
         [
-            .. sides.SelectMany(side =>
-                side.Item1.Films.Select(
-                        (_, number) => Of(run, side.Item1, number, sides.Count > 1 ? side.Name : "", side.Item3, kept, book)
-                    )
-                    .OfType<WasteView>()
+            .. sides.SelectMany(s =>
+                s.Fit.Films.Select((_, number) => Of(run, s.Fit, number, ZoneOf(s.Zone), s.Id, kept, book)).OfType<WasteView>()
             ),
         ];
     }
@@ -83,7 +81,7 @@ internal sealed record WasteView(
             film.Purpose,
             zone,
             SvgPath.Of(ink, Tolerances.File),
-            Geometry(ink),
+            Core.Geometry.Box.Of(ink)!.Value,
             [
                 .. waste
                     .Bits.Take(MostNumbered)
@@ -95,6 +93,4 @@ internal sealed record WasteView(
             ways.Problems
         );
     }
-
-    private static Box Geometry(NetTopologySuite.Geometries.Geometry ink) => Core.Geometry.Box.Of(ink)!.Value;
 }

@@ -1,8 +1,9 @@
 import type { Schemas } from '../api/client';
+import { BoxRect } from '../board/BoxRect';
 import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { WeedLines } from './weeding/WeedLines';
+import { WasteCuts } from './weeding/WasteCuts';
 
 /** A sheet as the cutter reaches it, with the pieces as they are cut. */
 export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
@@ -22,20 +23,13 @@ export function LoadSheet({ load }: { load: Schemas['LoadView'] }) {
         <rect x={0} y={0} width={w} height={h} className="reach" vectorEffect="non-scaling-stroke" />
         {load.pieces.map((p, i) => (
           <g key={i}>
-            <rect
-              x={p.box.minX}
-              y={p.box.minY}
-              width={p.box.maxX - p.box.minX}
-              height={p.box.maxY - p.box.minY}
-              className="piece-box"
-              vectorEffect="non-scaling-stroke"
-            />
+            <BoxRect box={p.box} className="piece-box" />
             <path d={p.inkPath} fill={fillOf(load)} className="ink" fillRule="evenodd">
               <title>{p.name}</title>
             </path>
           </g>
         ))}
-        <WeedLines boxes={load.weeds.boxes} />
+        <WasteCuts boxes={load.weeds.boxes} />
       </g>
       <text x={w / 2} y={-h - edge * 0.35} textAnchor="middle" fontSize={text} className="sheet-figure">
         {figure(w, units)}

@@ -12,7 +12,8 @@ export function TapeFirst({ tape }: { tape: Schemas['TapeFirst'] | null }) {
       <b>{tape.isAdvised ? 'Tape first, and pull the waste from behind.' : 'Weed first, then tape.'}</b>{' '}
       <span className="soft">
         {tape.isAdvised
-          ? `A tenth of the outline is narrower than ${tenth}; under ${limit}, one and a half times what the film bears, strokes come off with the waste.`
+          ? `A tenth of the outline is narrower than ${tenth}; under ${limit}, one and a half times what the film bears, ` +
+            'strokes come off with the waste.'
           : `Nine tenths of the outline are wider than ${tenth}, and what is wider than ${limit} holds by itself.`}
       </span>
     </p>

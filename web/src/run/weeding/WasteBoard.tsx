@@ -1,11 +1,12 @@
 import type { Schemas } from '../../api/client';
 import { Board } from '../../board/Board';
+import { BoxRect } from '../../board/BoxRect';
 import type { Scale } from '../../board/scale';
 import { useUnits } from '../../units/UnitsContext';
 import { bitLabels } from './labels';
 import { smallSaid } from './said';
 import type { Waste } from './useWaste';
-import { WeedLines } from './WeedLines';
+import { WasteCuts } from './WasteCuts';
 import './weeding.css';
 
 /** Around ink that has no weed box, as a share of its longer side. */
@@ -94,17 +95,7 @@ function Bits({ film, scale, lit, onLight }: { film: Schemas['WasteView']; scale
           <path d={film.ink} className="waste-clear" strokeWidth={2 * clearance} strokeLinejoin="round" />
         )}
         {film.purpose !== 'stays' &&
-          film.weeds.boxes.map(({ box }, i) => (
-            <rect
-              key={i}
-              x={box.minX}
-              y={box.minY}
-              width={box.maxX - box.minX}
-              height={box.maxY - box.minY}
-              fill={film.colour}
-              className="waste-kept"
-            />
-          ))}
+          film.weeds.boxes.map(({ box }, i) => <BoxRect key={i} box={box} fill={film.colour} className="waste-kept" />)}
         <path
           d={film.ink}
           fill={film.colour}
@@ -122,7 +113,7 @@ function Bits({ film, scale, lit, onLight }: { film: Schemas['WasteView']; scale
             vectorEffect="non-scaling-stroke"
           />
         ))}
-        <WeedLines boxes={film.weeds.boxes} />
+        <WasteCuts boxes={film.weeds.boxes} />
       </g>
       {bitLabels(film.bits, scale, row).map((l) => (
         <g

@@ -1,20 +1,14 @@
 import type { Schemas } from '../../api/client';
+import { BoxRect } from '../../board/BoxRect';
 import './weeding.css';
 
 /** Weed boxes and their breaks; millimetres, y up. */
-export function WeedLines({ boxes }: { boxes: readonly Schemas['WeedBoxView'][] }) {
+export function WasteCuts({ boxes }: { boxes: readonly Schemas['WeedBoxView'][] }) {
   return (
     <>
       {boxes.map((b, i) => (
         <g key={i}>
-          <rect
-            x={b.box.minX}
-            y={b.box.minY}
-            width={b.box.maxX - b.box.minX}
-            height={b.box.maxY - b.box.minY}
-            className="weed-box"
-            vectorEffect="non-scaling-stroke"
-          />
+          <BoxRect box={b.box} className="weed-box" />
           {b.breaks.map((line, j) => (
             <polyline
               key={j}
