@@ -5,6 +5,7 @@ using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
+using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Formats.Graphics;
 using Cabida.Typography;
@@ -128,11 +129,14 @@ internal static class ComposingWork
         ]);
         var all = new ParallelOptions { MaxDegreeOfParallelism = Environment.ProcessorCount };
         var (trial, shared, alone) = (new List<double>(), new List<double>(), new List<double>());
+        var usual = WeedingEstimate.Bare(WeedingBook.Empty);
         for (var round = 0; round < Rounds; round++)
         {
             var ground = Fresh();
             trial.Add(
-                Timed(() => Parallel.ForEach(faces.All, all, f => _ = TypeTrial.Of(ground, "name", f.Id, Names, new InkFactsCache())))
+                Timed(() =>
+                    Parallel.ForEach(faces.All, all, f => _ = TypeTrial.Of(ground, "name", f.Id, Names, new InkFactsCache(), usual))
+                )
             );
             var singles = Singles(Fresh());
             shared.Add(Timed(() => Parallel.ForEach(singles, all, s => _ = PieceFit.Of(s.Piece, s.Basis))));

@@ -135,22 +135,72 @@ public sealed class WeedingTests : IDisposable
 
         async Task<string> Took(string id, string minutes, HttpStatusCode status)
         {
-            var key = id == "nobody" ? "" : (string)(await Weeds(id))["key"]!;
-            var sent = await app.Send(
-                HttpMethod.Put,
-                $"{Mugs}/weeding/took",
-                new JsonObject
-                {
-                    ["key"] = key,
-                    ["pieceId"] = id,
-                    ["minutes"] = minutes,
-                },
-                null
-            );
+            var sent = await Note("crew-mugs", id, id == "nobody" ? "" : (string)(await Weeds(id))["key"]!, minutes);
             sent.StatusCode.ShouldBe(status);
             return await sent.Content.ReadAsStringAsync();
         }
     }
+
+    [Fact]
+    public async Task A_remedy_says_the_minutes_that_the_weeding_view_says_with_its_box_and_at_the_makers_pace()
+    {
+        const string run = "work-shirts";
+        // Of the first side, which the remedy is of.
+        async Task<List<JsonNode>> Films(string id)
+        {
+            var all = (await app.Get($"/api/runs/{run}/pieces/{id}/waste")).AsArray().Select(f => f!).ToList();
+            return all.FindAll(f => (string)f["zone"]! == (string)all[0]["zone"]!);
+        }
+
+        async Task<double> Minutes(string id) => (await Films(id)).Sum(f => (double)f!["weeds"]!["time"]!["minutes"]!);
+        async Task<JsonNode> Remedy(string id) =>
+            (await app.Get($"/api/runs/{run}/pieces/{id}/remedies"))
+                .AsArray()
+                .Where(f => (string)f!["side"]! == "")
+                .SelectMany(f => f!["remedies"]!.AsArray())
+                .First(r => r!["effect"] is not null && (string)r["scope"]! == "piece")!;
+        var sick = await First(run);
+        var film = (string)(await Films(sick))[0]["filmId"]!;
+        await Switch(run, film, "none");
+        List<double> seen = [await Minutes(sick)];
+        await Switch(run, film, "piece");
+        seen.Add(await Minutes(sick));
+        ((double)(await Remedy(sick))["effect"]!["now"]!["minutes"]!).ShouldBe(seen[1], 1e-9);
+        // Five mugs took three times as long as the product thinks.
+        foreach (var id in (await app.Pieces("crew-mugs")).Select(p => (string)p!["id"]!).Take(5))
+        {
+            var weeds = (await app.Get($"{Mugs}/pieces/{id}/waste"))[0]!["weeds"]!;
+            var took = (3 * (double)weeds["time"]!["minutes"]!).ToString("0.###", System.Globalization.CultureInfo.InvariantCulture);
+            (await Note("crew-mugs", id, (string)weeds["key"]!, took)).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        }
+
+        seen.Add(await Minutes(sick));
+        seen.Distinct().Count().ShouldBe(3);
+        var remedy = await Remedy(sick);
+        ((double)remedy["effect"]!["now"]!["minutes"]!).ShouldBe(seen[2], 1e-9);
+        (
+            await app.Send(
+                HttpMethod.Post,
+                $"/api/runs/{run}/pieces/{sick}/remedies",
+                new JsonObject { ["remedies"] = new JsonArray((string)remedy["id"]!) },
+                $"\"{(int)(await app.Get($"/api/runs/{run}"))["revision"]!}\""
+            )
+        ).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Minutes(sick)).ShouldBe((double)remedy["effect"]!["then"]!["minutes"]!, 1e-9);
+    }
+
+    private Task<HttpResponseMessage> Note(string run, string piece, string key, string minutes) =>
+        app.Send(
+            HttpMethod.Put,
+            $"/api/runs/{run}/weeding/took",
+            new JsonObject
+            {
+                ["key"] = key,
+                ["pieceId"] = piece,
+                ["minutes"] = minutes,
+            },
+            null
+        );
 
     private Task<JsonNode> Switch(string run, string film, string box, string margin = "") => app.Change($"/api/runs/{run}", "run", r => r[
                 "setUp"

@@ -2,18 +2,20 @@ using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Motifs;
 using Cabida.Core.Runs;
-using Cabida.Core.Waste;
 
 namespace Cabida.Core.Checking;
 
 /// <summary>One name in one typeface, at the size it would get.</summary>
 /// <param name="Name">The name.</param>
 /// <param name="Piece">The piece, checked.</param>
-/// <param name="Weeding">What is to be weeded of it.</param>
-public sealed record TriedName(string Name, CheckedFit Piece, Weeding Weeding)
+/// <param name="Minutes">How many minutes weeding it takes.</param>
+public sealed record TriedName(string Name, CheckedFit Piece, double Minutes)
 {
     /// <summary>The piece, fitted.</summary>
     public PieceFit Fit => Piece.Fit;
+
+    /// <summary>Its smallest counter, in square millimetres; null when there is none.</summary>
+    public double? SmallestCounter => Piece.Films.Min(f => f.Facts.Weeding.SmallestCounter);
 }
 
 /// <summary>A typeface tried on names.</summary>
@@ -28,10 +30,10 @@ public sealed record TriedFace(string TypefaceId, IReadOnlyList<TriedName> Names
     public double? ThinnestStroke => Names.Select(n => n.Piece.Thinnest?.Width).Where(w => w is not null).DefaultIfEmpty(null).Min();
 
     /// <summary>The smallest counter of all, in square millimetres; null when there is none.</summary>
-    public double? SmallestCounter => Names.Select(n => n.Weeding.SmallestCounter).Where(c => c is not null).DefaultIfEmpty(null).Min();
+    public double? SmallestCounter => Names.Min(n => n.SmallestCounter);
 
     /// <summary>Minutes of weeding for all.</summary>
-    public double Minutes => Names.Sum(n => n.Weeding.Minutes);
+    public double Minutes => Names.Sum(n => n.Minutes);
 
     /// <summary>Findings of all.</summary>
     public int Findings => Names.Sum(n => n.Piece.Findings.Count);
@@ -49,10 +51,19 @@ public static class TypeTrial
     /// <param name="typefaceId">The face.</param>
     /// <param name="names">The names.</param>
     /// <param name="facts">Where facts of ink are kept.</param>
-    public static TriedFace Of(FitBasis basis, string partId, string typefaceId, IReadOnlyList<string> names, InkFactsCache facts)
+    /// <param name="weeding">How long weeding takes.</param>
+    public static TriedFace Of(
+        FitBasis basis,
+        string partId,
+        string typefaceId,
+        IReadOnlyList<string> names,
+        InkFactsCache facts,
+        WeedingEstimate weeding
+    )
     {
         ArgumentNullException.ThrowIfNull(basis);
         ArgumentNullException.ThrowIfNull(names);
+        ArgumentNullException.ThrowIfNull(weeding);
         var tried = basis with { Motif = basis.Motif with { Parts = [.. basis.Motif.Parts.Select(p => InFace(p, partId, typefaceId))] } };
         return new TriedFace(
             typefaceId,
@@ -60,7 +71,8 @@ public static class TypeTrial
                 .. names.Select(n =>
                 {
                     var fit = PieceFit.Of(new Piece(n, n), tried);
-                    return new TriedName(n, Checks.Of(fit, tried, facts), Weeding.Of(fit.Ink, basis.Film.Purpose));
+                    var piece = Checks.Of(fit, tried, facts);
+                    return new TriedName(n, piece, weeding.MinutesOf(piece));
                 }),
             ]
         );

@@ -5,39 +5,32 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
+using Cabida.Core.Wording;
 
 namespace Cabida.Core.Remedies;
 
 /// <summary>A finding of a piece that is to be mended, with all that is known of it.</summary>
 internal sealed class MendCase
 {
-    private readonly InkFactsCache facts;
+    private readonly MendTerms terms;
     private readonly Cutter? cutter;
 
     /// <summary>A finding of a piece on one side of a run.</summary>
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="piece">The piece.</param>
     /// <param name="finding">The finding, with the layer and the part that it is about.</param>
-    /// <param name="equalScale">The scale of what is equal across the set.</param>
-    /// <param name="facts">Where facts of ink are kept.</param>
+    /// <param name="terms">What it is worked out with.</param>
     /// <param name="largestForAll">The largest letter height at which all of its set fit; null where that is not asked for.</param>
-    public static MendCase InRun(
-        ReadRun run,
-        FittedPiece piece,
-        Finding finding,
-        double? equalScale,
-        InkFactsCache facts,
-        double? largestForAll = null
-    )
+    public static MendCase InRun(ReadRun run, FittedPiece piece, Finding finding, MendTerms terms, double? largestForAll = null)
     {
         var side = piece.Sides.FirstOrDefault(s => s.Side.Side.Id == finding.Side);
         var own = piece.Fit.Piece;
         return new MendCase(
             side is null ? own : own with { Own = own.OwnOn(finding.Side) },
             side?.Fit ?? piece.Fit,
-            side?.Side.Basis ?? run.SurfaceOf(own).Basis with { EqualScale = equalScale },
+            side?.Side.Basis ?? run.SurfaceOf(own).Basis with { EqualScale = terms.EqualScale },
             finding,
-            facts,
+            terms,
             run.Cutter
         )
         {
@@ -51,12 +44,12 @@ internal sealed class MendCase
     /// <param name="fit">It, fitted.</param>
     /// <param name="basis">What it is fitted on.</param>
     /// <param name="finding">The finding.</param>
-    /// <param name="facts">Where facts of ink are kept.</param>
+    /// <param name="terms">What it is worked out with.</param>
     /// <param name="cutter">What cuts it; null where none is chosen.</param>
-    public MendCase(Piece piece, PieceFit fit, FitBasis basis, Finding finding, InkFactsCache facts, Cutter? cutter = null)
+    public MendCase(Piece piece, PieceFit fit, FitBasis basis, Finding finding, MendTerms terms, Cutter? cutter = null)
     {
-        (Piece, Fit, Basis, Finding, this.facts, this.cutter) = (piece, fit, basis, finding, facts, cutter);
-        Checked = Checks.Of(fit, basis, facts, cutter);
+        (Piece, Fit, Basis, Finding, this.terms, this.cutter) = (piece, fit, basis, finding, terms, cutter);
+        Checked = Checks.Of(fit, basis, terms.Facts, cutter);
         Film = Checked.Films.FirstOrDefault(f => $"{f.Layer}" == finding.Layer);
         // A name on two lines is a group of the line's own id; it is its lines that are mended.
         Placed = Fit
@@ -105,7 +98,7 @@ internal sealed class MendCase
 
     /// <summary>The piece fitted and checked again with other things set by hand.</summary>
     public CheckedFit Tried(Func<Overrides, Overrides> change) =>
-        Checks.Of(PieceFit.Of(Piece with { Own = change(Own) }, Basis), Basis, facts, cutter);
+        Checks.Of(PieceFit.Of(Piece with { Own = change(Own) }, Basis), Basis, terms.Facts, cutter);
 
     /// <summary>Whether a piece as it was tried is rid of the finding.</summary>
     public bool IsMended(CheckedFit tried) => !tried.Findings.Any(f => f.Rule == Finding.Rule && f.Part == Finding.Part);
@@ -115,23 +108,21 @@ internal sealed class MendCase
         tried.Findings.FirstOrDefault(f => f.Rule == Finding.Rule && f.Part == Finding.Part)?.Figure;
 
     /// <summary>What a change would do to the piece.</summary>
-    public RemedyEffect EffectOf(CheckedFit tried) => new(FiguresOf(Checked), FiguresOf(tried), HeavierIn(tried)?.Message);
+    public RemedyEffect EffectOf(CheckedFit tried) => new(FiguresOf(Checked), FiguresOf(tried), WorseIn(tried));
 
-    /// <summary>The heaviest of what would be worse than it is.</summary>
-    private Finding? HeavierIn(CheckedFit tried)
+    /// <summary>The heaviest of what would be worse than it is, in words; null for nothing.</summary>
+    public Phrase? WorseIn(CheckedFit tried)
     {
         double Now(Finding of) =>
             Checked.Findings.Where(f => f.Rule == of.Rule && f.Part == of.Part).Select(f => f.Weight).DefaultIfEmpty(-1).Max();
         const double Same = 0.01;
         return tried
             .Findings.Where(f => f.Severity != Severity.Told && (f.Rule != Finding.Rule || f.Part != Finding.Part))
-            .FirstOrDefault(f => f.Weight > Now(f) + Same);
+            .FirstOrDefault(f => f.Weight > Now(f) + Same)
+            ?.Message;
     }
 
     /// <summary>The figures that are looked at when a piece is mended.</summary>
-    public static PieceFigures FiguresOf(CheckedFit piece)
-    {
-        ArgumentNullException.ThrowIfNull(piece);
-        return new(piece.Fit.Cautious?.Least, piece.Fit.LetterHeight, piece.Thinnest?.Width, piece.Films.Sum(f => f.Facts.Weeding.Minutes));
-    }
+    private PieceFigures FiguresOf(CheckedFit piece) =>
+        new(piece.Fit.Cautious?.Least, piece.Fit.LetterHeight, piece.Thinnest?.Width, terms.Weeding.MinutesOf(piece));
 }

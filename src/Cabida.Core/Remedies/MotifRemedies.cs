@@ -15,11 +15,11 @@ public static class MotifRemedies
     /// <summary>What is at fault with graphics, the most serious first, each with what would mend it in the motif.</summary>
     /// <param name="basis">The motif on its ground.</param>
     /// <param name="name">The name that it is seen with.</param>
-    /// <param name="facts">Where facts of ink are kept.</param>
-    public static IReadOnlyList<Finding> Of(FitBasis basis, string name, InkFactsCache facts)
+    /// <param name="terms">What they are worked out with.</param>
+    public static IReadOnlyList<Finding> Of(FitBasis basis, string name, MendTerms terms)
     {
         ArgumentNullException.ThrowIfNull(basis);
-        ArgumentNullException.ThrowIfNull(facts);
+        ArgumentNullException.ThrowIfNull(terms);
         var graphics = basis.Motif.AllParts.OfType<GraphicPart>().Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
         if (graphics.Count == 0)
         {
@@ -31,12 +31,12 @@ public static class MotifRemedies
         return
         [
             .. Checks
-                .Of(fit, basis, facts)
+                .Of(fit, basis, terms.Facts)
                 .Findings.Where(f => graphics.Contains(f.Part))
                 .Concat(OpenIn(basis, fit.Scale))
                 .Select(f =>
                 {
-                    var @case = new MendCase(piece, fit, basis, f, facts);
+                    var @case = new MendCase(piece, fit, basis, f, terms);
                     return f with
                     {
                         Remedies =

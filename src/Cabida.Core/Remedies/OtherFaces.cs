@@ -39,7 +39,7 @@ internal sealed class OtherFaces : IMending
         {
             var mend = new PartMend(part.Id) { TypefaceId = face.Info.Id };
             var tried = @case.Tried(own => own.With(mend));
-            if (PartRemedies.WhyNot(@case, tried) is null && @case.EffectOf(tried).But is null)
+            if (PartRemedies.WhyNot(@case, tried) is null && @case.WorseIn(tried) is null)
             {
                 return PartRemedies.Offered(@case, "face", mend, Phrase.Say($"Set it in {face.Info.Name}"), tried);
             }

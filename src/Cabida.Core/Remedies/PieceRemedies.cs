@@ -1,4 +1,3 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Findings;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
@@ -29,9 +28,8 @@ public static class PieceRemedies
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="piece">One of its pieces, checked.</param>
     /// <param name="set">The set that it belongs to.</param>
-    /// <param name="equalScale">The scale of what is equal across the set; null where nothing is.</param>
-    /// <param name="facts">Where facts of ink are kept.</param>
-    public static IReadOnlyList<Finding> Of(ReadRun run, CheckedPiece piece, RunSet set, double? equalScale, InkFactsCache facts)
+    /// <param name="terms">What it is worked out with.</param>
+    public static IReadOnlyList<Finding> Of(ReadRun run, CheckedPiece piece, RunSet set, MendTerms terms)
     {
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(piece);
@@ -42,14 +40,10 @@ public static class PieceRemedies
             {
                 // Too wide and too high are mended by the same; it is offered once a side.
                 Rule.OutsideZone => outside.Add(finding.Side)
-                    ?
-                    [
-                        .. SizeRemedies.Smaller(run, piece.Piece, finding.Side, set),
-                        .. Mended(run, piece.Piece, finding, set, equalScale, facts),
-                    ]
+                    ? [.. SizeRemedies.Smaller(run, piece.Piece, finding.Side, set), .. Mended(run, piece.Piece, finding, set, terms)]
                     : [],
                 Rule.StandsOnClear => run.Run.SetUp.Placing != Placing.Free ? [SizeRemedies.Freely()] : [],
-                _ => Mended(run, piece.Piece, finding, set, equalScale, facts),
+                _ => Mended(run, piece.Piece, finding, set, terms),
             };
         return [.. piece.Findings.Select(f => f.Kept.Length > 0 ? f : f with { Remedies = [.. Of(f)] })];
     }
@@ -67,21 +61,14 @@ public static class PieceRemedies
         Rule.OutsideZone,
     ];
 
-    private static IEnumerable<Remedy> Mended(
-        ReadRun run,
-        FittedPiece piece,
-        Finding finding,
-        RunSet set,
-        double? equalScale,
-        InkFactsCache facts
-    )
+    private static IEnumerable<Remedy> Mended(ReadRun run, FittedPiece piece, Finding finding, RunSet set, MendTerms terms)
     {
         if (!Mendable.Contains(finding.Rule))
         {
             return [];
         }
 
-        var @case = MendCase.InRun(run, piece, finding, equalScale, facts, set.Groups is [var all] ? all.LargestForAll : null);
+        var @case = MendCase.InRun(run, piece, finding, terms, set.Groups is [var all] ? all.LargestForAll : null);
         return All.SelectMany(m => m.Of(@case));
     }
 }

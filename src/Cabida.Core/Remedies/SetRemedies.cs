@@ -22,17 +22,9 @@ public static class SetRemedies
     /// <param name="run">A run that lacks nothing.</param>
     /// <param name="finding">What several pieces have in common.</param>
     /// <param name="pieces">All pieces of the run that are fitted, checked.</param>
-    /// <param name="equalScale">The scale of what is equal across the set; null where nothing is.</param>
-    /// <param name="facts">Where facts of ink are kept.</param>
+    /// <param name="terms">What it is worked out with.</param>
     /// <param name="stop">Ends it.</param>
-    public static Finding Of(
-        ReadRun run,
-        SetFinding finding,
-        IReadOnlyList<CheckedPiece> pieces,
-        double? equalScale,
-        InkFactsCache facts,
-        CancellationToken stop
-    )
+    public static Finding Of(ReadRun run, SetFinding finding, IReadOnlyList<CheckedPiece> pieces, MendTerms terms, CancellationToken stop)
     {
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(finding);
@@ -47,7 +39,7 @@ public static class SetRemedies
                 .Select(p =>
                 {
                     stop.ThrowIfCancellationRequested();
-                    return MendCase.InRun(run, p.Piece, p.Findings.First(f => IsOf(f, finding.Finding)), equalScale, facts);
+                    return MendCase.InRun(run, p.Piece, p.Findings.First(f => IsOf(f, finding.Finding)), terms);
                 }),
         ];
         return cases.Count == 0
@@ -100,10 +92,7 @@ public static class SetRemedies
             mended == cases.Count && mended == 2 ? Phrase.Say($"{words}: mends both")
             : mended == cases.Count ? Phrase.Say($"{words}: mends all {mended}")
             : Phrase.Say($"{words}: mends {mended} of {cases.Count}");
-        var effect = worst.EffectOf(tried[0]) with
-        {
-            But = cases.Select((c, i) => c.EffectOf(tried[i]).But).FirstOrDefault(b => b is not null),
-        };
+        var effect = worst.EffectOf(tried[0]) with { But = cases.Select((c, i) => c.WorseIn(tried[i])).FirstOrDefault(b => b is not null) };
         var key = PartRemedies.Key(mend);
         return
         [

@@ -14,9 +14,6 @@ public sealed record Weeding(int Bits, int Small, double CutLength, double? Smal
     /// <summary>Nothing to weed.</summary>
     public static Weeding None { get; } = new(0, 0, 0, null);
 
-    /// <summary>How many minutes it takes by the product's own pace.</summary>
-    public double Minutes => WeedingPace.Usual.MinutesOf(this);
-
     /// <summary>This and another, one after the other.</summary>
     public Weeding And(Weeding other)
     {

@@ -12,7 +12,7 @@ using Cabida.Core.Wording;
 namespace Cabida.Web.Loads;
 
 /// <summary>Lays the films of pieces out on loads, each with its weed boxes.</summary>
-internal sealed class LayOut(KeptWaste waste)
+internal sealed class LayOut(FilmWasteCache waste, SharedBoxes boxes)
 {
     /// <summary>The loads of pieces, and those that no load holds.</summary>
     public (List<PlannedLoad> Loads, IReadOnlyList<HeldPiece> TooLarge) Of(
@@ -79,7 +79,9 @@ internal sealed class LayOut(KeptWaste waste)
 
     private LoadWeeds WeedsOf(Sheet sheet, List<(Placement At, CutInk Cut)> placed, double? mirror)
     {
-        var wastes = placed.ConvertAll(p => waste.Of(p.Cut.Fit, p.Cut.Number, sheet.Limits, p.Cut.Ink.Film, sheet.WaysOf(p.Cut))!);
+        var wastes = placed.ConvertAll(p =>
+            waste.Of(p.Cut.InkKey, p.Cut.Ink.Ink, p.Cut.Ink.Film, p.Cut.Fit.Parts, sheet.Limits, sheet.WaysOf(p.Cut))!
+        );
         var ways = sheet.WaysOf(placed[0].Cut);
         var plans = ways.Box switch
         {
@@ -96,8 +98,8 @@ internal sealed class LayOut(KeptWaste waste)
     /// <summary>Boxes round several pieces, planned once for what lies in them.</summary>
     private List<WastePlan> Shared(Sheet sheet, List<(Placement At, CutInk Cut)> placed, WeedWays ways, double? mirror)
     {
-        var key = string.Join('|', placed.Select(p => $"{p.Cut.Fit.Hash} {p.Cut.Number} {p.At.Box} {p.At.Turned} {p.At.Row}"));
-        var plans = waste.OfLoad($"{ways} {sheet.Limits.Purpose} {key}", () =>
+        var key = string.Join('|', placed.Select(p => $"{p.Cut.InkKey} {p.At.Box} {p.At.Turned} {p.At.Row}"));
+        var plans = boxes.Of($"{ways} {sheet.Limits.Purpose} {key}", () =>
             LoadWaste.Of(
                 [.. placed.Select(p => new WeededPiece(p.At, p.Cut.Ink.Ink, InkRows.Of(p.Cut.Ink.Ink, p.Cut.Ink.Film, p.Cut.Fit.Parts)))],
                 ways.Box,
@@ -142,6 +144,9 @@ internal sealed class LayOut(KeptWaste waste)
     private sealed record CutInk(FittedPiece Piece, PieceFit Fit, FilmInk Ink, int Number, Film Film, int Side, int Copy)
     {
         public string Key => FormattableString.Invariant($"{Piece.Fit.Piece.Id} {Ink.Film.FilmId} {Ink.Film.Ply} {Side} {Copy}");
+
+        /// <summary>Tells its ink apart from any other.</summary>
+        public string InkKey => $"{Fit.Hash} {Number}";
 
         public LoadItem Item()
         {

@@ -4,6 +4,7 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Remedies;
 using Cabida.Store;
 using Cabida.Web.Library;
+using Cabida.Web.Weeding;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -24,10 +25,11 @@ internal static class MotifCheckEndpoints
                     GroundReader grounds,
                     AtHand atHand,
                     InkFactsCache facts,
+                    WeedingMemory weeding,
                     CancellationToken stop
                 ) =>
                     await library.Find(DocumentKinds.Motif, id, stop) is { } stored
-                        ? TypedResults.Ok(await Of(stored.Document, library, grounds, atHand, facts, stop))
+                        ? TypedResults.Ok(await Of(stored.Document, library, grounds, atHand, facts, weeding, stop))
                         : TypedResults.NotFound()
             )
             .WithName("CheckMotif");
@@ -44,6 +46,7 @@ internal static class MotifCheckEndpoints
                     GroundReader grounds,
                     AtHand atHand,
                     InkFactsCache facts,
+                    WeedingMemory weeding,
                     CancellationToken stop
                 ) =>
                     await Remedying.Mend<Motif, MotifView>(
@@ -51,7 +54,7 @@ internal static class MotifCheckEndpoints
                         id,
                         chosen,
                         http,
-                        async s => await Of(s.Document, library, grounds, atHand, facts, stop),
+                        async s => await Of(s.Document, library, grounds, atHand, facts, weeding, stop),
                         stop
                     )
             )
@@ -64,6 +67,7 @@ internal static class MotifCheckEndpoints
         GroundReader grounds,
         AtHand atHand,
         InkFactsCache facts,
+        WeedingMemory weeding,
         CancellationToken stop
     )
     {
@@ -77,6 +81,13 @@ internal static class MotifCheckEndpoints
         }
 
         var basis = MotifBasis.Of(motif, await grounds.Read(motif.Ground, stop), await MotifBasis.FirstFilm(library, stop), atHand);
-        return MotifRemedies.Of(basis with { Films = await MotifBasis.FilmsOf(motif, library, stop) }, MotifViews.SampleOf(motif), facts);
+        return MotifRemedies.Of(
+            basis with
+            {
+                Films = await MotifBasis.FilmsOf(motif, library, stop),
+            },
+            MotifViews.SampleOf(motif),
+            new MendTerms(null, facts, WeedingEstimate.Bare(await weeding.Read(stop)))
+        );
     }
 }

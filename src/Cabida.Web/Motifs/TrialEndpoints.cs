@@ -8,6 +8,7 @@ using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Web.Inks;
 using Cabida.Web.Runs;
+using Cabida.Web.Weeding;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace Cabida.Web.Motifs;
@@ -109,6 +110,7 @@ internal static class TrialEndpoints
                     ITypefaces faces,
                     AtHand atHand,
                     InkFactsCache facts,
+                    WeedingMemory weeding,
                     CancellationToken stop
                 ) =>
                 {
@@ -126,7 +128,14 @@ internal static class TrialEndpoints
                         film is { Length: > 0 } && await library.Find(DocumentKinds.Film, film, stop) is { } chosen
                             ? chosen.Document
                             : await MotifBasis.FirstFilm(library, stop);
-                    var tried = TypeTrial.Of(MotifBasis.Of(motif, ground, cut, atHand), partId, typefaceId, names, facts);
+                    var tried = TypeTrial.Of(
+                        MotifBasis.Of(motif, ground, cut, atHand),
+                        partId,
+                        typefaceId,
+                        names,
+                        facts,
+                        WeedingEstimate.Bare(await weeding.Read(stop))
+                    );
                     return TypedResults.Ok(
                         new TriedFaceView(
                             typefaceId,

@@ -78,7 +78,7 @@ internal static class GhostEndpoints
                         return TypedResults.Ok(Of(Placed(query, now, run, fitted), now, MotionOf(now, run)));
                     }
 
-                    var findings = offered.OfPiece(run, pieceId, stop) ?? [];
+                    var findings = await offered.OfPiece(run, pieceId, stop) ?? [];
                     return
                         RunMending.Mended(run.Run, findings, [query.Remedy]) is var (changed, motifs)
                         && await RunMending.Read(run, changed, motifs, reader, stop) is { Basis: not null } then

@@ -17,9 +17,9 @@ internal sealed record InSet(
 ) : IQuery
 {
     /// <summary>What is offered for it; nothing where the rule is not known.</summary>
-    public IReadOnlyList<Finding> In(OfferedRemedies offered, Core.Pieces.ReadRun run, CancellationToken stop) =>
+    public async Task<IReadOnlyList<Finding>> In(OfferedRemedies offered, Core.Pieces.ReadRun run, CancellationToken stop) =>
         Enum.TryParse<Rule>(Rule, ignoreCase: true, out var rule) && Enum.IsDefined(rule)
-            ? offered.OfSet(run, rule, Side ?? "", Part ?? "", stop)
+            ? await offered.OfSet(run, rule, Side ?? "", Part ?? "", stop)
             : [];
 }
 
@@ -38,7 +38,7 @@ internal static class RemedyEndpoints
                     OfferedRemedies offered,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { } read && offered.OfPiece(read, pieceId, stop) is { } findings
+                    await reader.Find(id, stop) is { } read && await offered.OfPiece(read, pieceId, stop) is { } findings
                         ? TypedResults.Ok(findings)
                         : TypedResults.NotFound()
             )
@@ -54,7 +54,7 @@ internal static class RemedyEndpoints
                     HttpContext http,
                     OfferedRemedies offered,
                     CancellationToken stop
-                ) => await RunMending.Mend(id, chosen, http, r => offered.OfPiece(r, pieceId, stop) ?? [], stop)
+                ) => await RunMending.Mend(id, chosen, http, async r => await offered.OfPiece(r, pieceId, stop) ?? [], stop)
             )
             .WithName("MendPiece");
 
@@ -68,7 +68,7 @@ internal static class RemedyEndpoints
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { Basis: not null } read
-                        ? TypedResults.Ok(of.In(offered, read, stop))
+                        ? TypedResults.Ok(await of.In(offered, read, stop))
                         : TypedResults.NotFound()
             )
             .WithName("GetSetRemedies");

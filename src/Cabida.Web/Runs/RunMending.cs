@@ -57,7 +57,7 @@ internal static class RunMending
         string id,
         RemediesChosen chosen,
         HttpContext http,
-        Func<ReadRun, IReadOnlyList<Finding>> findings,
+        Func<ReadRun, Task<IReadOnlyList<Finding>>> findings,
         CancellationToken stop
     )
     {
@@ -68,7 +68,7 @@ internal static class RunMending
             return LibraryEndpoints.Problem(new Written<Run>(null, Refusal.Missing), DocumentKinds.Run.Kind);
         }
 
-        var offered = findings(await reader.Read(stored, stop));
+        var offered = await findings(await reader.Read(stored, stop));
         if (
             Mended(stored.Document, offered, chosen.Remedies) is not { Motifs.Count: > 0 } mended
             || EntityTag.Read(http.Request)?.MadeFrom(stored.Revision) is not { } madeFrom

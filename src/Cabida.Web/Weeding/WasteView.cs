@@ -5,7 +5,6 @@ using Cabida.Core.Pieces;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
 using Cabida.Formats.Svg;
-using Cabida.Web.Loads;
 
 namespace Cabida.Web.Weeding;
 
@@ -49,7 +48,7 @@ internal sealed record WasteView(
     private const int MostNumbered = 400;
 
     /// <summary>A piece as waste, film by film and side by side; films without ink are left out.</summary>
-    public static IReadOnlyList<WasteView> Of(ReadRun run, FittedPiece piece, KeptWaste kept, WeedingBook book)
+    public static IReadOnlyList<WasteView> Of(ReadRun run, FittedPiece piece, FilmWasteCache kept, WeedingBook book)
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
         var sides = piece
@@ -65,11 +64,11 @@ internal sealed record WasteView(
         ];
     }
 
-    private static WasteView? Of(ReadRun run, PieceFit fit, int number, string zone, string side, KeptWaste kept, WeedingBook book)
+    private static WasteView? Of(ReadRun run, PieceFit fit, int number, string zone, string side, FilmWasteCache kept, WeedingBook book)
     {
         var (ink, ply) = (fit.Films[number].Ink, fit.Films[number].Film);
         var (film, ways) = (run.Basis!.FilmOf(ply.FilmId), run.Run.SetUp.WaysOf(ply.FilmId));
-        if (kept.Of(fit, number, FilmLimits.Of(film), ply, ways) is not { } waste)
+        if (kept.Of($"{fit.Hash} {number}", ink, ply, fit.Parts, FilmLimits.Of(film), ways) is not { } waste)
         {
             return null;
         }

@@ -1,5 +1,6 @@
 using Cabida.Core.Measures;
 using Cabida.Core.Stock;
+using Cabida.Core.Waste;
 using Cabida.Core.Wording;
 using Cabida.Web.Loads;
 using Cabida.Web.Runs;
@@ -26,7 +27,7 @@ internal static class WeedingEndpoints
                     string pieceId,
                     RunReader reader,
                     FittedPieces fitted,
-                    KeptWaste kept,
+                    FilmWasteCache kept,
                     WeedingMemory memory,
                     CancellationToken stop
                 ) =>
@@ -44,7 +45,7 @@ internal static class WeedingEndpoints
                     TookTyped typed,
                     RunReader reader,
                     FittedPieces fitted,
-                    KeptWaste kept,
+                    FilmWasteCache kept,
                     LoadPlanner planner,
                     WeedingMemory memory,
                     CancellationToken stop
@@ -79,7 +80,7 @@ internal static class WeedingEndpoints
         string key,
         RunReader reader,
         FittedPieces fitted,
-        KeptWaste kept,
+        FilmWasteCache kept,
         CancellationToken stop
     )
     {

@@ -76,7 +76,7 @@ public class FilmChangeTests
     public void Weeding_takes_as_long_as_the_calculations_say()
     {
         // Fourteen bits, of which three are small, and 1,500 of cut: 1.367 minutes.
-        new Weeding(14, 3, 1500, null).Minutes.ShouldBe(1.367, 5e-4);
+        WeedingPace.Usual.MinutesOf(new Weeding(14, 3, 1500, null)).ShouldBe(1.367, 5e-4);
         var ring = Outlines.Without(Outlines.Rectangle(new Box(0, 0, 10, 10)), Outlines.Rectangle(new Box(4, 4, 5.5, 6)));
         Weeding.Of(ring, FilmPurpose.Stays).ShouldBe(new Weeding(2, 1, 40 + 7, 3));
         Weeding.Of(ring, FilmPurpose.PulledOff).Bits.ShouldBe(1);
@@ -92,7 +92,8 @@ public class FilmChangeTests
             "a",
             "block",
             ["HH", "oooooooo"],
-            new InkFactsCache()
+            new InkFactsCache(),
+            WeedingEstimate.Bare(WeedingBook.Empty)
         );
         // HH is limited by the height of 40; eight o are 47 hundredths of an em wide each, limited by 100.
         tried.Names[0].Fit.LetterHeight.ShouldBe(40, 1e-3);

@@ -18,9 +18,6 @@ public class WeedingPaceTests
     ];
 
     [Fact]
-    public void The_products_own_pace_is_that_of_the_worked_example() => new Weeding(14, 3, 1500, null).Minutes.ShouldBe(1.367, 0.0005);
-
-    [Fact]
     public void Five_times_are_waited_for_and_those_of_other_films_do_not_count()
     {
         var slow = Entries(0.1, 0.3, 0.001).ToList();
