@@ -29,11 +29,21 @@ internal static class OverridesLost
             );
         }
 
-        foreach (var gone in own.Mends.Where(m => !MendApplies(m, basis)))
+        foreach (var mend in own.Mends)
         {
-            yield return gone.TypefaceId.Length > 0 && PartOf(gone, basis) is not null
-                ? Phrase.Say($"The typeface chosen for a part of it is no longer here. That part stands in the motif's.")
-                : Phrase.Say($"A part of the motif that was changed for it is no longer there. What is there stands as the motif has it.");
+            if (!IsThere(mend, basis))
+            {
+                yield return Phrase.Say(
+                    $"A part of the motif that was changed for it is no longer there. What is there stands as the motif has it."
+                );
+            }
+            else if (!HasFace(mend, basis))
+            {
+                yield return Phrase.Say(
+                    $"The typeface chosen for a part of it is no longer here. That part stands in the motif's, with whatever else was "
+                        + $"changed of it."
+                );
+            }
         }
 
         if (!FaceApplies(own, basis))
@@ -49,13 +59,13 @@ internal static class OverridesLost
             TwoLines = LinesApply(own, setting) ? own.TwoLines : "",
             Letters = [.. own.Letters.Where(l => LetterApplies(l, setting, basis))],
             TypefaceId = FaceApplies(own, basis) ? own.TypefaceId : "",
-            Mends = [.. own.Mends.Where(m => MendApplies(m, basis))],
+            Mends = [.. own.Mends.Where(m => IsThere(m, basis)).Select(m => HasFace(m, basis) ? m : m with { TypefaceId = "" })],
         };
 
-    private static Part? PartOf(PartMend mend, FitBasis basis) => basis.Motif.AllParts.FirstOrDefault(p => p.Id == mend.PartId);
+    private static bool IsThere(PartMend mend, FitBasis basis) => basis.Motif.AllParts.Any(p => p.Id == mend.PartId);
 
-    private static bool MendApplies(PartMend mend, FitBasis basis) =>
-        PartOf(mend, basis) is not null && (mend.TypefaceId.Length == 0 || basis.Faces.Find(mend.TypefaceId) is not null);
+    private static bool HasFace(PartMend mend, FitBasis basis) =>
+        mend.TypefaceId.Length == 0 || basis.Faces.Find(mend.TypefaceId) is not null;
 
     private static bool FaceApplies(Overrides own, FitBasis basis) =>
         own.TypefaceId.Length == 0 || basis.Faces.Find(own.TypefaceId) is not null;

@@ -1,3 +1,4 @@
+using System.Buffers;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -19,59 +20,58 @@ public static class MeetingPoints
     /// <param name="ink">The area; millimetres.</param>
     public static IReadOnlyList<PlanePoint> Of(Area ink)
     {
-        var rings = Outlines.RingsOf(ink).Select(r => r.Coordinates).ToList();
-        var count = rings.Sum(r => r.Length - 1);
-        var (xs, vertices) = (new double[count], new Vertex[count]);
+        var rings = Outlines.RingsOf(ink).Select(r => r.CoordinateSequence).ToList();
+        var count = rings.Sum(r => r.Count - 1);
+        var (xs, vertices) = (ArrayPool<double>.Shared.Rent(count), ArrayPool<(int Ring, int Index)>.Shared.Rent(count));
         var next = 0;
-        foreach (var ring in rings)
+        for (var ring = 0; ring < rings.Count; ring++)
         {
-            var (along, whole) = (0.0, Length(ring));
-            for (var i = 0; i < ring.Length - 1; i++)
+            for (var i = 0; i < rings[ring].Count - 1; i++)
             {
-                xs[next] = ring[i].X;
-                vertices[next++] = new Vertex(ring, i, along, whole);
-                along += ring[i].Distance(ring[i + 1]);
+                xs[next] = rings[ring].GetX(i);
+                vertices[next++] = (ring, i);
             }
         }
 
-        Array.Sort(xs, vertices);
+        Array.Sort(xs, vertices, 0, count);
         var found = new List<PlanePoint>();
         for (var i = 0; i < count; i++)
         {
             for (var j = i + 1; j < count && xs[j] - xs[i] <= Near; j++)
             {
-                if (vertices[i].Meets(vertices[j]) && vertices[i].At is var at && !found.Exists(f => f.To(at) <= Neighbours))
+                var ((one, a), (other, b)) = (vertices[i], vertices[j]);
+                if (
+                    Math.Abs(rings[one].GetY(a) - rings[other].GetY(b)) <= Near
+                    && At(rings[one], a) is var at
+                    && at.To(At(rings[other], b)) <= Near
+                    && (one != other || !IsShort(rings[one], Math.Min(a, b), Math.Max(a, b)))
+                    && !found.Exists(f => f.To(at) <= Neighbours)
+                )
                 {
                     found.Add(at);
                 }
             }
         }
 
+        ArrayPool<double>.Shared.Return(xs);
+        ArrayPool<(int Ring, int Index)>.Shared.Return(vertices);
         return found;
     }
 
-    private static double Length(Coordinate[] ring)
+    private static PlanePoint At(CoordinateSequence ring, int i) => new(ring.GetX(i), ring.GetY(i));
+
+    /// <summary>Whether the way from one vertex to a later one is short, there or round the other side.</summary>
+    private static bool IsShort(CoordinateSequence ring, int from, int to) =>
+        IsShortWay(ring, from, to) || IsShortWay(ring, to, from + ring.Count - 1);
+
+    private static bool IsShortWay(CoordinateSequence ring, int from, int to)
     {
-        var length = 0.0;
-        for (var i = 1; i < ring.Length; i++)
+        var (last, way) = (ring.Count - 1, 0.0);
+        for (var i = from; i < to && way <= Neighbours; i++)
         {
-            length += ring[i - 1].Distance(ring[i]);
+            way += At(ring, i % last).To(At(ring, (i + 1) % last));
         }
 
-        return length;
-    }
-
-    /// <summary>A vertex of an outline, with how far along that it is.</summary>
-    private readonly record struct Vertex(Coordinate[] Ring, int Index, double Along, double Whole)
-    {
-        public PlanePoint At => new(Ring[Index].X, Ring[Index].Y);
-
-        /// <summary>Whether another is in the same place, and is no neighbour along the same outline.</summary>
-        public bool Meets(Vertex other)
-        {
-            var apart = Math.Abs(other.Along - Along);
-            return Ring[Index].Distance(other.Ring[other.Index]) <= Near
-                && (!ReferenceEquals(other.Ring, Ring) || Math.Min(apart, Whole - apart) > Neighbours);
-        }
+        return way <= Neighbours;
     }
 }

@@ -18,11 +18,8 @@ internal readonly record struct RingPlace(double U, PlanePoint At, PlanePoint In
 /// </summary>
 internal readonly struct RingWalk
 {
-    /// <summary>A curve turns by 5° at a vertex; a disc needs to be rolled round corners sharper than three times that.</summary>
-    private const double Sharp = 3 * Tolerances.InkTurn;
-
-    /// <summary>The tangent of a turn that is small, in radians: off by a thousandth of it.</summary>
-    private const double Small = 0.05;
+    /// <summary>A disc needs to be rolled round corners sharper than this.</summary>
+    private const double Sharp = SegmentGrid.Sharp;
 
     private readonly SegmentGrid grid;
     private readonly int first;
@@ -65,28 +62,29 @@ internal readonly struct RingWalk
         }
 
         // Round the corner: the normal of the edge before, turned on towards this one's.
-        var turn = Turn(element / 2);
+        var turn = edge.Turn;
         var back = side * turn < 0 ? -turn * (1 - (u - element)) : 0;
         var (sin, cos) = Math.SinCos(back);
         return (edge.A, new PlanePoint(side * ((n.X * cos) - (n.Y * sin)), side * ((n.X * sin) + (n.Y * cos))));
     }
 
-    /// <summary>Places all along the ring in order, at most <paramref name="step"/> apart along edges and 15° round corners.</summary>
+    /// <summary>
+    /// Places all along the ring in order, at most a step apart, half of one from a corner, and 15° apart round corners and curves.
+    /// </summary>
     /// <param name="step">The greatest distance between two.</param>
-    /// <param name="near">Edges shorter than this are passed over until the next place is so far on, or 15° round.</param>
     /// <param name="places">Where they are put; what it held is dropped.</param>
-    public void Places(double step, double near, List<RingPlace> places)
+    public void Places(double step, List<RingPlace> places)
     {
         places.Clear();
-        var (since, turned) = (double.PositiveInfinity, 0.0);
+        var (next, turned) = (step / 2, 0.0);
         for (var k = 0; k < count; k++)
         {
             ref readonly var edge = ref grid.Segments[first + k];
-            var turn = side * Turn(k);
+            var turn = side * edge.Turn;
             if (turn > Sharp)
             {
                 Add(places, 2 * k, isCorner: true);
-                (since, turned) = (0, 0);
+                (next, turned) = (step / 2, 0);
             }
             else if (turn < -Sharp)
             {
@@ -96,26 +94,25 @@ internal readonly struct RingWalk
                     Add(places, (2 * k) + ((i + 0.5) / steps), isCorner: false);
                 }
 
-                (since, turned) = (0, 0);
+                (next, turned) = (step / 2, 0);
             }
 
             turned += Math.Abs(turn);
-            if (edge.Length < near && since + (edge.Length / 2) < near && turned < Sharp)
+            next = turned >= Sharp ? Math.Min(next, edge.Length / 2) : next;
+            if (next < edge.Length)
             {
-                since += edge.Length;
-                continue;
+                var n = edge.Inward;
+                n = new(side * n.X, side * n.Y);
+                for (; next < edge.Length; next += step)
+                {
+                    var share = next / edge.Length;
+                    places.Add(new RingPlace((2 * k) + 1 + share, edge.A.Towards(edge.B, share), n));
+                }
+
+                turned = 0;
             }
 
-            var stretches = Math.Max(1, (int)Math.Ceiling(edge.Length / step));
-            var n = edge.Inward;
-            n = new(side * n.X, side * n.Y);
-            for (var i = 0; i < stretches; i++)
-            {
-                var share = (i + 0.5) / stretches;
-                places.Add(new RingPlace((2 * k) + 1 + share, edge.A.Towards(edge.B, share), n));
-            }
-
-            (since, turned) = (edge.Length / stretches / 2, 0);
+            next -= edge.Length;
         }
     }
 
@@ -133,20 +130,5 @@ internal readonly struct RingWalk
         var element = Math.Min((int)u, (2 * count) - 1);
         ref readonly var edge = ref grid.Segments[first + (element / 2)];
         return (rounds * grid.RingLengths[Ring]) + edge.Start + (element % 2 == 1 ? (u - element) * edge.Length : 0);
-    }
-
-    /// <summary>By how much the boundary turns to the left where an edge begins, in radians.</summary>
-    private double Turn(int k)
-    {
-        ref readonly var before = ref grid.Segments[first + ((k + count - 1) % count)];
-        ref readonly var edge = ref grid.Segments[first + k];
-        double ux = before.B.X - before.A.X,
-            uy = before.B.Y - before.A.Y,
-            vx = edge.B.X - edge.A.X,
-            vy = edge.B.Y - edge.A.Y;
-        double cross = (ux * vy) - (uy * vx),
-            dot = (ux * vx) + (uy * vy);
-        // Of a small turn its tangent is near enough, and quicker.
-        return dot > 0 && Math.Abs(cross) < Small * dot ? cross / dot : Math.Atan2(cross, dot);
     }
 }

@@ -9,19 +9,24 @@ namespace Cabida.Core.Geometry;
 internal sealed class RollingDisc
 {
     /// <summary>
-    /// Places along straight edges are looked at so much of the diameter apart: where what a corner or curve leaves of an edge is shorter,
-    /// the discs on both sides of it overlap.
+    /// Places are looked at so much of the diameter apart: where what cannot be touched is shorter, the discs on both sides of it overlap.
     /// </summary>
     public const double StepShare = 0.5;
 
-    /// <summary>Of edges shorter than this share of the diameter not every one is looked at.</summary>
-    private const double NearShare = 0.25;
-
     /// <summary>The ends of stretches are found to this share of the step between places.</summary>
-    private const int Halvings = 8;
+    private const int Halvings = 6;
+
+    private const int MostPlaces = 50_000;
+
+    /// <summary>A ball is begun a little larger than the last one, as far as that was no corner: a large disc need not be shrunk each time.</summary>
+    private const double GuessShare = 1.2;
+
+    private const double LeastGuess = 0.1;
 
     /// <summary>Steps of effort for a place that is looked at.</summary>
     public const int StepsPerPlace = 3;
+
+    private double guess = double.PositiveInfinity;
 
     /// <summary>The places of one ring, used again for the next: made anew they would be collected as often.</summary>
     [ThreadStatic]
@@ -30,7 +35,10 @@ internal sealed class RollingDisc
     private readonly HashSet<int> wide = [];
 
     /// <summary>Its middle wherever it was found to fit; single numbers are finer than any tolerance, and half as many bytes.</summary>
-    private readonly List<(float X, float Y)> fits = [];
+    private readonly List<(float X, float Y)> fits;
+
+    /// <summary>How far apart places are: whatever the diameter, no more is looked at than computed ink has detail for.</summary>
+    private readonly double step;
 
     /// <summary>The radius in which the disc must be empty: facets of a curve stand into one that touches their neighbour.</summary>
     private readonly double empty;
@@ -43,6 +51,9 @@ internal sealed class RollingDisc
     public RollingDisc(SegmentGrid grid, double diameter, bool outside, IReadOnlySet<int>? rings = null)
     {
         (Grid, Diameter, IsOutside) = (grid, diameter, outside);
+        step = Math.Max(StepShare * diameter, Tolerances.Check);
+        // About as many as there are places: grown step by step it would be collected as often.
+        fits = new List<(float X, float Y)>((int)Math.Min(MostPlaces, 1.5 * grid.RingLengths.Sum() / step));
         empty = (diameter / 2 * Math.Cos(Tolerances.InkTurn)) - (Tolerances.Fit / 2);
         for (var ring = 0; ring < grid.Rings.Count; ring++)
         {
@@ -94,7 +105,9 @@ internal sealed class RollingDisc
     public TouchingBall BallAt(RingWalk walk, double u)
     {
         var (p, n) = walk.Place(u);
-        return LocalWidth.Ball(Grid, p, n, Diameter / 2, Diameter / 2);
+        var ball = LocalWidth.Ball(Grid, p, n, Math.Min(guess, Diameter / 2), Diameter / 2);
+        guess = Math.Max(LeastGuess, GuessShare * ball.Radius);
+        return ball;
     }
 
     private bool IsKeptOut(PlanePoint middle) => Grid.KeepsOut(middle, empty, Diameter - empty, IsOutside);
@@ -103,9 +116,8 @@ internal sealed class RollingDisc
 
     private void Roll(RingWalk walk)
     {
-        // Whatever the diameter, no more is looked at than computed ink has detail for.
         var places = Borrowed ??= [];
-        walk.Places(Math.Max(StepShare * Diameter, Tolerances.Check), NearShare * Diameter, places);
+        walk.Places(step, places);
         Effort.Spend(places.Count * StepsPerPlace);
         var narrow = new bool[places.Count];
         var free = -1;

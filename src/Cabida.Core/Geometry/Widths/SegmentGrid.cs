@@ -12,8 +12,11 @@ namespace Cabida.Core.Geometry;
 /// </summary>
 internal sealed class SegmentGrid : IDisposable
 {
-    /// <summary>Curves turn by 5° at a vertex; three times that is a corner.</summary>
-    private static readonly double TanSharpTurn = Math.Tan(3 * Tolerances.InkTurn);
+    /// <summary>A curve turns by 5° at a vertex; more than three times that is a corner. Radians.</summary>
+    public const double Sharp = 3 * Tolerances.InkTurn;
+
+    /// <summary>The tangent of a turn that is small, in radians: off by a thousandth of it.</summary>
+    private const double Small = 0.05;
 
     /// <summary>Shorter stretches are left out, in millimetres.</summary>
     private const double Shortest = 1e-9;
@@ -91,10 +94,13 @@ internal sealed class SegmentGrid : IDisposable
 
     /// <summary>
     /// A boundary segment; <paramref name="Ring"/> numbers the ring it belongs to, <paramref name="Start"/> is how far along it
-    /// A lies, and at a notch the boundary turns sharply into the area there.
+    /// A lies, and by <paramref name="Turn"/> the boundary turns to the left there, in radians.
     /// </summary>
-    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start, double Length, bool StartsAtNotch)
+    public readonly record struct Segment(PlanePoint A, PlanePoint B, int Ring, double Start, double Length, double Turn)
     {
+        /// <summary>Whether the boundary turns sharply into the area where it begins.</summary>
+        public bool StartsAtNotch => Turn < -Sharp;
+
         /// <summary>The unit normal into the area.</summary>
         public PlanePoint Inward => new(-(B.Y - A.Y) / Length, (B.X - A.X) / Length);
     }
@@ -171,26 +177,33 @@ internal sealed class SegmentGrid : IDisposable
             var b = new PlanePoint(points[j].X, points[j].Y);
             if (a.To(b) is var length and > Shortest)
             {
-                var notch = along > 0 && IsNotch(segments[count - 1], b);
-                segments[count++] = new Segment(a, b, RingLengths.Count, along, length, notch);
+                var turn = count > first ? TurnTo(segments[count - 1], a, b) : 0;
+                segments[count++] = new Segment(a, b, RingLengths.Count, along, length, turn);
                 along += length;
             }
+        }
+
+        if (count > first)
+        {
+            ref var begin = ref segments[first];
+            begin = begin with { Turn = TurnTo(segments[count - 1], begin.A, begin.B) };
         }
 
         RingLengths.Add(along);
         Rings.Add((first, count - first, inside));
     }
 
-    /// <summary>Whether the boundary turns right, away from the area on its left, by more than a smooth curve does.</summary>
-    private static bool IsNotch(Segment before, PlanePoint next)
+    /// <summary>By how much the boundary turns to the left from a segment to the next, in radians.</summary>
+    private static double TurnTo(in Segment before, PlanePoint a, PlanePoint b)
     {
         double ux = before.B.X - before.A.X,
             uy = before.B.Y - before.A.Y,
-            vx = next.X - before.B.X,
-            vy = next.Y - before.B.Y;
-        double sine = (ux * vy) - (uy * vx),
-            cosine = (ux * vx) + (uy * vy);
-        return sine < 0 && sine < -TanSharpTurn * cosine;
+            vx = b.X - a.X,
+            vy = b.Y - a.Y;
+        double cross = (ux * vy) - (uy * vx),
+            dot = (ux * vx) + (uy * vy);
+        // Of a small turn its tangent is near enough, and quicker.
+        return dot > 0 && Math.Abs(cross) < Small * dot ? cross / dot : Math.Atan2(cross, dot);
     }
 
     private int Column(double x) => Math.Clamp((int)((x - minX) * perCell), 0, columns - 1);

@@ -20,7 +20,6 @@ internal static class SmallAreas
     /// <summary>Places along an outline are looked at so much of the circle's diameter apart.</summary>
     private const double StepShare = 0.125;
 
-    private const double NearShare = 1 / 16.0;
     private const int Refinings = 16;
 
     /// <summary>The parts, or holes, that are smaller.</summary>
@@ -80,7 +79,7 @@ internal static class SmallAreas
         // A hole is walked with the disc outside the ink.
         var walk = new RingWalk(grid, ring, grid.Rings[ring].IsHole);
         var places = new List<RingPlace>();
-        walk.Places(Math.Max(StepShare * across, Tolerances.Check), NearShare * across, places);
+        walk.Places(Math.Max(StepShare * across, Tolerances.Check), places);
         if (has >= area)
         {
             var looked = 0;
