@@ -100,6 +100,12 @@ internal sealed class MendCase
     public CheckedFit Tried(Func<Overrides, Overrides> change) =>
         Checks.Of(PieceFit.Of(Piece with { Own = change(Own) }, Basis), Basis, terms.Facts, cutter);
 
+    /// <summary>Facts of ink that is looked at by itself.</summary>
+    /// <param name="hash">Tells the ink apart from any other.</param>
+    /// <param name="ink">The ink; millimetres.</param>
+    /// <param name="limits">What its film bears.</param>
+    public InkFacts FactsOf(string hash, NetTopologySuite.Geometries.Geometry ink, FilmLimits limits) => terms.Facts.Of(hash, ink, limits);
+
     /// <summary>Whether a piece as it was tried is rid of the finding.</summary>
     public bool IsMended(CheckedFit tried) => !tried.Findings.Any(f => f.Rule == Finding.Rule && f.Part == Finding.Part);
 

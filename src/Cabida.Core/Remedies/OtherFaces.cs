@@ -1,8 +1,8 @@
-using Cabida.Core.Checking;
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Measures;
 using Cabida.Core.Motifs;
+using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 
@@ -34,6 +34,20 @@ internal sealed class OtherFaces : IMending
             return [];
         }
 
+        // No letter has a stroke, a gap or a dot as large as itself.
+        if (@case is { Film.Limits: var limits, Placed.CapitalHeight: > 0 and var high } && Wanted(@case.Finding.Rule, limits) >= high)
+        {
+            return
+            [
+                PartRemedies.Refused(
+                    @case,
+                    "face",
+                    Phrase.Say($"Set it in another face"),
+                    Phrase.Say($"letters of {Length.Mm(high):fine} cannot keep {Length.Mm(Wanted(@case.Finding.Rule, limits)):fine}.")
+                ),
+            ];
+        }
+
         var nearest = Nearest(@case.Basis, line, part).Take(MostLookedAt).Where(f => Keeps(@case, f.Line));
         foreach (var face in nearest.Take(MostTried).Select(f => f.Line.Face))
         {
@@ -56,6 +70,14 @@ internal sealed class OtherFaces : IMending
         ];
     }
 
+    private static double Wanted(Rule rule, FilmLimits limits) =>
+        rule switch
+        {
+            Rule.ThinStrokes => limits.Stroke,
+            Rule.NarrowGaps => limits.Gap,
+            _ => Math.Min(limits.SpeckAcross, limits.SpeckDisc),
+        };
+
     /// <summary>Whether a line as high as the one there is keeps the rule by itself: what does not is not fitted at all.</summary>
     private static bool Keeps(MendCase @case, LetteringLine line)
     {
@@ -66,7 +88,10 @@ internal sealed class OtherFaces : IMending
 
         var grow = part.Strengthen.At(Scales.Both(@case.Fit.Scale), LengthRange.Margin);
         var formed = new FormedLine(line, height / line.Face.CapitalHeight, LineForm.Plain with { Grow = grow }, @case.Basis.Cache);
-        var facts = new InkFacts(formed.Ink, film.Limits);
+        var key = FormattableString.Invariant(
+            $"line {line.Face.Info.Id} {height:R} {grow:R} {part.Spacing} {part.WordSpacing} {line.Text}"
+        );
+        var facts = @case.FactsOf(key, formed.Ink, film.Limits);
         return @case.Finding.Rule switch
         {
             Rule.ThinStrokes => facts.Strokes.Count == 0,

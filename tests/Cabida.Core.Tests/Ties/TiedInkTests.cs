@@ -118,6 +118,23 @@ public class TiedInkTests
     }
 
     [Fact]
+    public void Of_a_target_every_part_is_an_island_and_each_hangs_on_the_one_around_it()
+    {
+        // Openings from 5 to 10, 15 to 20 and 25 to 30 round one middle: a disc and two rings fall out, one within the other.
+        var ink = Outlines.Join([.. new[] { 10.0, 20, 30 }.Select(r => Disc(0, 0, r).Difference(Disc(0, 0, r - 5)))]);
+        var falling = TiedInk.Falling(ink, stencil: true);
+        falling.Count.ShouldBe(3);
+        var ties = TiesOf(ink, stencil: true);
+        // The rings are large enough for two, the disc of 79 mm² is held once; each tie is as long as one opening is wide.
+        ties.Count.ShouldBe(5);
+        ties.ShouldAllBe(t => Math.Abs(t.From.To(t.To) - 5) < 0.01);
+        TiedInk.Falling(TiedInk.With(ink, ties, stencil: true), stencil: true).ShouldBeEmpty();
+        // A tie as wide as all there is leaves nothing to paint, and is no error.
+        var covered = TiedInk.With(ink, TiesOf(ink, stencil: true, width: 200), stencil: true);
+        covered.Area.ShouldBeLessThan(1);
+    }
+
+    [Fact]
     public void Nothing_and_what_holds_by_itself_is_tied_to_nothing()
     {
         TiedInk.Falling(Outlines.Empty, stencil: true).ShouldBeEmpty();

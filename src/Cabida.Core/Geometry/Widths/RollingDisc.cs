@@ -19,9 +19,9 @@ internal sealed class RollingDisc
     private const int MostPlaces = 50_000;
 
     /// <summary>A ball is begun a little larger than the last one, as far as that was no corner: a large disc need not be shrunk each time.</summary>
-    private const double GuessShare = 1.2;
+    public const double GuessShare = 1.2;
 
-    private const double LeastGuess = 0.1;
+    public const double LeastGuess = 0.1;
 
     /// <summary>Steps of effort for a place that is looked at.</summary>
     public const int StepsPerPlace = 3;

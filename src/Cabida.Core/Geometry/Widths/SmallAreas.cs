@@ -94,19 +94,23 @@ internal static class SmallAreas
             }
         }
 
-        var largest = Largest(grid, walk, places.ConvertAll(p => p.U));
+        var largest = Largest(grid, walk, places.ConvertAll(p => p.U), has);
         return has < area || 2 * largest.Radius < across ? new SmallArea(largest.Centre, has, 2 * largest.Radius, ring) : null;
     }
 
-    /// <summary>The largest ball that touches the outline: the inscribed circle.</summary>
-    private static TouchingBall Largest(SegmentGrid grid, RingWalk walk, List<double> places)
+    /// <summary>The largest ball that touches the outline of an area: the inscribed circle.</summary>
+    private static TouchingBall Largest(SegmentGrid grid, RingWalk walk, List<double> places, double area)
     {
         Effort.Spend(places.Count * RollingDisc.StepsPerPlace);
-        var most = grid.RingLengths[walk.Ring] / 2;
+        // A disc in it has no larger area, and mostly is about as large as the one before.
+        var most = 1.01 * Math.Sqrt(area / Math.PI);
+        var guess = most;
         TouchingBall At(double u)
         {
             var (p, n) = walk.Place(u);
-            return LocalWidth.Ball(grid, p, n, most, most);
+            var ball = LocalWidth.Ball(grid, p, n, guess, most);
+            guess = Math.Clamp(RollingDisc.GuessShare * ball.Radius, Math.Min(RollingDisc.LeastGuess, most), most);
+            return ball;
         }
 
         var (best, at) = (default(TouchingBall), 0);
