@@ -30,6 +30,14 @@ public static class SoundCurves
             .SelectMany(p =>
             {
                 List<LineString> rings = [p.ExteriorRing, .. p.InteriorRings];
+                // Mostly the first that is fitted is sound, and looked at once.
+                var first = rings.ConvertAll(r => Rounded(CurveFitting.Fit(r, tolerance), grid));
+                var flat = first.ConvertAll(Flat);
+                if (IsSound(flat) && flat.Zip(rings, (f, r) => StaysIn(f, r.EnvelopeInternal)).All(stays => stays))
+                {
+                    return first;
+                }
+
                 // A counter's curve and its outside may cross where they lie nearer to one another than the tolerance.
                 if (Finer.Select(f => rings.ConvertAll(r => OfRing(r, tolerance * f, grid))).FirstOrDefault(IsSound) is { } fitted)
                 {
@@ -58,15 +66,14 @@ public static class SoundCurves
     private static Contour OfRing(LineString ring, double tolerance, double grid) =>
         Finer
             .Select(f => Rounded(CurveFitting.Fit(ring, tolerance * f), grid))
-            .FirstOrDefault(c => StaysIn(c, ring.EnvelopeInternal) && IsSound([c]))
+            .FirstOrDefault(c => Flat(c) is var flat && StaysIn(flat, ring.EnvelopeInternal) && IsSound([flat]))
         ?? Rounded(Straight(ring), grid);
 
     /// <summary>Whether rings, the first of them the outside, make an area as they are.</summary>
-    public static bool IsSound(IReadOnlyList<Contour> contours)
-    {
-        var rings = contours.Select(Flat).ToList();
-        return rings.All(r => r.NumPoints >= 4) && new IsValidOp(Outlines.Factory.CreatePolygon(rings[0], [.. rings.Skip(1)])).IsValid;
-    }
+    public static bool IsSound(IReadOnlyList<Contour> contours) => IsSound([.. contours.Select(Flat)]);
+
+    private static bool IsSound(List<LinearRing> rings) =>
+        rings.TrueForAll(r => r.NumPoints >= 4) && new IsValidOp(Outlines.Factory.CreatePolygon(rings[0], [.. rings.Skip(1)])).IsValid;
 
     private static LinearRing Flat(Contour contour)
     {
@@ -74,9 +81,9 @@ public static class SoundCurves
         return points.Count < 3 ? Outlines.Factory.CreateLinearRing() : Outlines.Factory.CreateLinearRing([.. points, points[0].Copy()]);
     }
 
-    private static bool StaysIn(Contour contour, Envelope box)
+    private static bool StaysIn(LinearRing flat, Envelope box)
     {
-        var own = Flat(contour).EnvelopeInternal;
+        var own = flat.EnvelopeInternal;
         return own.MinX >= box.MinX - Beyond
             && own.MaxX <= box.MaxX + Beyond
             && own.MinY >= box.MinY - Beyond

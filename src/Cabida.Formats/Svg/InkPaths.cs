@@ -53,7 +53,7 @@ public sealed class InkPaths
     {
         var tolerance = Tolerances.File / ScaleOf(piece.Motion);
         Fitted Fit() =>
-            new([.. Outlines.RingsOf(piece.Area).Select(r => CurveFitting.Fit(r, tolerance))], piece.Area.Area, piece.Area.Length);
+            new([.. Outlines.RingsOf(piece.Area).Select(r => CurveFitting.Drawn(r, tolerance))], piece.Area.Area, piece.Area.Length);
         return piece.Key.Length == 0 ? Fit() : kept.Get((piece.Key, tolerance), Fit);
     }
 

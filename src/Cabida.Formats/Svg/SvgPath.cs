@@ -7,12 +7,12 @@ namespace Cabida.Formats.Svg;
 /// <summary>Areas as SVG path data: every ring a closed path of lines and cubic Béziers, fitted within a tolerance.</summary>
 public static class SvgPath
 {
-    /// <summary>Path data; with a <paramref name="top"/> y goes down from there, without one it stays as it is.</summary>
+    /// <summary>Path data for drawings; with a <paramref name="top"/> y goes down from there, without one it stays as it is.</summary>
     /// <param name="area">The area; millimetres, y up.</param>
     /// <param name="tolerance">How far the curves may lie from the area's outline.</param>
     /// <param name="top">The height that becomes zero when y is turned down.</param>
     public static string Of(NetTopologySuite.Geometries.Geometry area, double tolerance, double? top = null) =>
-        Of(Outlines.RingsOf(area).Select(r => CurveFitting.Fit(r, tolerance)), top);
+        Of(Outlines.RingsOf(area).Select(r => CurveFitting.Drawn(r, tolerance)), top);
 
     /// <summary>
     /// Path data for cutting: its curves, as they are written, cross nowhere and reach nowhere beyond the area's own box.
