@@ -9,9 +9,7 @@ namespace Cabida.Core.Waste;
 public sealed class FilmWasteCache
 {
     private const long Budget = 48L << 20;
-    private readonly Kept<(string Ink, FilmLimits Limits, WeedWays Ways), FilmWaste?> kept = new(Budget, w =>
-        400 + (w?.Plan?.Bytes ?? 0) + (w?.Bits.Sum(b => 100L + (40L * b.Outline.NumPoints)) ?? 0)
-    );
+    private readonly Kept<(string Ink, FilmLimits Limits, WeedWays Ways), FilmWaste?> kept = new(Budget, w => 400 + (w?.Plan?.Bytes ?? 0));
 
     /// <summary>The waste of a film's ink; null without ink.</summary>
     /// <param name="hash">Tells the ink apart from any other.</param>

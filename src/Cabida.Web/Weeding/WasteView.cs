@@ -83,7 +83,8 @@ internal sealed record WasteView(
             Core.Geometry.Box.Of(ink)!.Value,
             [
                 .. waste
-                    .Bits.Take(MostNumbered)
+                    .BitsOf(ink, film.Purpose)
+                    .Take(MostNumbered)
                     .Select(b => new BitView(b.Number, b.Kind, b.Area, b.At, SvgPath.Of(b.Outline, Tolerances.File))),
             ],
             WeedsView.Of(waste, ways.Box, film.Purpose, book, WeedingKey.OfPiece(run.Id, fit.Piece.Id, side, ply)),
