@@ -32,6 +32,9 @@ internal static class BeforeCutting
         var (fit, checks) = (Medians.Of(each.ConvertAll(e => e.Fit)), Medians.Of(each.ConvertAll(e => e.Checks)));
         Say($"a name of twelve letters: fit {fit:0.00} ms, all its checks {checks:0.00} ms, ratio {checks / fit:0.00}");
 
+        var (drawn, cut) = (Medians.Of(each.ConvertAll(e => e.Drawn)), Medians.Of(each.ConvertAll(e => e.Cut)));
+        Say($"its drawing {drawn:0.00} ms, ratio {drawn / fit:0.00}; its curves in a cut file {cut:0.00} ms, ratio {cut / fit:0.00}");
+
         var many = Enumerable.Range(1000, Many).Select(One).ToList();
         var (fits, all) = (many.Sum(e => e.Fit), many.Sum(e => e.Checks));
         Say($"{Many} names: fits {fits / 1000:0.00} s, all their checks {all / 1000:0.00} s, ratio {all / fits:0.00}");
@@ -48,11 +51,15 @@ internal static class BeforeCutting
         }
     }
 
-    private static (double Fit, double Checks) One(int n)
+    private static (double Fit, double Checks, double Drawn, double Cut) One(int n)
     {
         PieceFit fit = null!;
-        var fitted = Medians.Time(() => fit = PieceFit.Of(new Piece("p", MugRun.Name(n)), Basis));
-        return (fitted, Medians.Time(() => _ = Checks.Of(fit, Basis, new InkFactsCache()).Findings.Count));
+        return (
+            Medians.Time(() => fit = PieceFit.Of(new Piece("p", MugRun.Name(n)), Basis)),
+            Medians.Time(() => _ = Checks.Of(fit, Basis, new InkFactsCache()).Findings.Count),
+            Medians.Time(() => _ = SvgPath.Of(fit.Ink, Tolerances.File).Length),
+            Medians.Time(() => _ = SvgPath.OfCut(fit.Ink, Tolerances.File, 0).Length)
+        );
     }
 
     private static (double Breaks, double File, int Count) Load(WeedBox box)

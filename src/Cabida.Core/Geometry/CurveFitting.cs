@@ -37,7 +37,7 @@ public static class CurveFitting
     /// <param name="tolerance">The greatest distance of the result from the ring.</param>
     public static Contour Fit(LineString ring, double tolerance) => Fitted(ring, tolerance, FitRun);
 
-    /// <summary>The ring as a contour of lines and cubics, for drawings: in about twice as many, and in a tenth of the time.</summary>
+    /// <summary>The ring as a contour of lines and cubics, for drawings: in more than are needed, and quickly.</summary>
     /// <param name="ring">A closed ring; millimetres.</param>
     /// <param name="tolerance">The greatest distance of the result from the ring.</param>
     public static Contour Drawn(LineString ring, double tolerance) => Fitted(ring, tolerance, DrawRun);

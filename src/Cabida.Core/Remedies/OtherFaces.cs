@@ -37,15 +37,8 @@ internal sealed class OtherFaces : IMending
         // No letter has a stroke, a gap or a dot as large as itself.
         if (@case is { Film.Limits: var limits, Placed.CapitalHeight: > 0 and var high } && Wanted(@case.Finding.Rule, limits) >= high)
         {
-            return
-            [
-                PartRemedies.Refused(
-                    @case,
-                    "face",
-                    Phrase.Say($"Set it in another face"),
-                    Phrase.Say($"letters of {Length.Mm(high):fine} cannot keep {Length.Mm(Wanted(@case.Finding.Rule, limits)):fine}.")
-                ),
-            ];
+            var wanted = Length.Mm(Wanted(@case.Finding.Rule, limits));
+            return [Refused(@case, Phrase.Say($"letters of {Length.Mm(high):fine} cannot keep {wanted:fine}."))];
         }
 
         var nearest = Nearest(@case.Basis, line, part).Take(MostLookedAt).Where(f => Keeps(@case, f.Line));
@@ -59,16 +52,11 @@ internal sealed class OtherFaces : IMending
             }
         }
 
-        return
-        [
-            PartRemedies.Refused(
-                @case,
-                "face",
-                Phrase.Say($"Set it in another face"),
-                Phrase.Say($"none of the {MostLookedAt} nearest faces keeps this rule and makes nothing else worse.")
-            ),
-        ];
+        return [Refused(@case, Phrase.Say($"none of the {MostLookedAt} nearest faces keeps this rule and makes nothing else worse."))];
     }
+
+    private static Remedy Refused(MendCase @case, Phrase why) =>
+        PartRemedies.Refused(@case, "face", Phrase.Say($"Set it in another face"), why);
 
     private static double Wanted(Rule rule, FilmLimits limits) =>
         rule switch

@@ -16,11 +16,17 @@ public class CurveFittingTests
                     var plain = Outlines.Rectangle(new Box(0, 0, width, height));
                     var turned = new NetTopologySuite.Geometries.Utilities.AffineTransformation().Rotate(turn).Transform(plain);
                     var rounded = (Polygon)turned.Buffer(radius, 36);
-                    var back = Outlines.Ring(
-                        CurveFlattening.Flatten(CurveFitting.Fit(rounded.ExteriorRing, Tolerances.File), 0.002, Tolerances.InkTurn)
-                    );
-                    return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.005
-                        && Math.Abs(back.Area - rounded.Area) < 0.002 * rounded.Area;
+                    bool Follows(Contour fitted)
+                    {
+                        var back = Outlines.Ring(CurveFlattening.Flatten(fitted, 0.002, Tolerances.InkTurn));
+                        return DiscreteHausdorffDistance.Distance(back, rounded, 0.25) < Tolerances.File + 0.005
+                            && Math.Abs(back.Area - rounded.Area) < 0.002 * rounded.Area;
+                    }
+
+                    // For files and for drawings; of a file in no more than of a drawing.
+                    var file = CurveFitting.Fit(rounded.ExteriorRing, Tolerances.File);
+                    var drawn = CurveFitting.Drawn(rounded.ExteriorRing, Tolerances.File);
+                    return Follows(file) && Follows(drawn) && file.Segments.Count <= drawn.Segments.Count;
                 },
                 iter: 60
             );
@@ -34,8 +40,10 @@ public class CurveFittingTests
                     .Range(0, corners)
                     .Select(i => new PlanePoint(40 * Math.Cos(2 * Math.PI * i / corners), 40 * Math.Sin(2 * Math.PI * i / corners)))
                     .ToList();
-                var fitted = CurveFitting.Fit(Outlines.Ring(points).ExteriorRing, Tolerances.File);
-                return fitted.Segments.All(s => s is LineSegmentTo) && fitted.Segments.Count == corners;
+                var ring = Outlines.Ring(points).ExteriorRing;
+                return new[] { CurveFitting.Fit(ring, Tolerances.File), CurveFitting.Drawn(ring, Tolerances.File) }.All(fitted =>
+                    fitted.Segments.All(s => s is LineSegmentTo) && fitted.Segments.Count == corners
+                );
             });
 
     [Fact]
