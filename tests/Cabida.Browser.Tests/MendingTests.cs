@@ -27,7 +27,7 @@ public sealed class MendingTests : IDisposable
         const string names = InSet + " .finding:nth-of-type(2)";
         page.Press($"{names} button", "What would mend all");
         page.ReadsSoon(names, "mends all 3");
-        page.Press($"{names} .remedies button", "Strengthen by 0.11 mm: mends all 3");
+        page.Press($"{names} .remedies button", "Strengthen by 0.10 mm: mends all 3");
         page.GoneSoonFrom("main", "The names are too thin in 3 of 4");
         page.Click("Undo");
         page.ReadsSoon(InSet, "The names are too thin in 3 of 4");
