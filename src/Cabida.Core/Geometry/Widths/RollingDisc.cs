@@ -18,7 +18,7 @@ internal sealed class RollingDisc
 
     private const int MostPlaces = 50_000;
 
-    /// <summary>A ball is begun a little larger than the last one, as far as that was no corner: a large disc need not be shrunk each time.</summary>
+    /// <summary>A ball is begun a little larger than the last one: a large disc need not be shrunk each time.</summary>
     public const double GuessShare = 1.2;
 
     public const double LeastGuess = 0.1;
