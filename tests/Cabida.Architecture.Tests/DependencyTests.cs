@@ -61,6 +61,7 @@ public class DependencyTests
         ["Proofs"],
         ["Fitting"],
         ["Checking"],
+        ["Layout"],
         ["Loads"],
         ["Pieces"],
         ["Remedies"],

@@ -1,0 +1,16 @@
+using Cabida.Core.Geometry;
+
+namespace Cabida.Core.Layout;
+
+/// <summary>A turn about the origin and then a move: what becomes of a thing that is laid, and never its size.</summary>
+/// <param name="Degrees">The turn to the left.</param>
+/// <param name="X">The move across; millimetres.</param>
+/// <param name="Y">The move up; millimetres.</param>
+public readonly record struct RigidMotion(double Degrees, double X, double Y)
+{
+    /// <summary>It as a change of place.</summary>
+    public Motion Motion => Motion.TurnLeft(Degrees).Moved(X, Y);
+
+    /// <summary>It and then a move.</summary>
+    public RigidMotion Moved(double dx, double dy) => new(Degrees, X + dx, Y + dy);
+}
