@@ -1,4 +1,5 @@
 using Cabida.Core.Checking;
+using Cabida.Core.Cutting;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
@@ -6,6 +7,7 @@ using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Core.Waste;
+using Cabida.Formats.Cutting;
 using Cabida.Formats.Svg;
 
 namespace Cabida.Benchmarks;
@@ -91,19 +93,17 @@ internal static class BeforeCutting
         });
         var file = Medians.Time(() =>
         {
-            var svg = CutSvg.Write(
-                "load",
-                600,
-                1800,
-                "#000000",
-                pieces.Select(p => new CutPiece(p.Fit.Piece.Name, LoadInk.Placed(p.Fit.Ink, p.At, null))),
-                [
-                    .. plans.Select(p => new CutWaste(
+            CutGroup[] groups =
+            [
+                .. pieces.Select(p => CutGroups.OfInk(p.Fit.Piece.Name, LoadInk.Placed(p.Fit.Ink, p.At, null))),
+                .. plans.Select(p =>
+                    CutGroups.OfWaste(
                         p.Box,
                         [.. p.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]
-                    )),
-                ]
-            );
+                    )
+                ),
+            ];
+            var svg = CutSvg.Write(new CutDrawing("load", 600, 1800, [new CutLayer("Film", "#000000", groups)]));
             _ = CutSvgMeasure.Of(svg).NearestWaste;
         });
         return (breaks, file, plans.Sum(p => p.Breaks.Count));

@@ -9,7 +9,7 @@ public class DependencyTests
     private static readonly Assembly[] Outer =
     [
         typeof(Typography.ShippedTypefaces).Assembly,
-        typeof(Formats.Svg.CutSvg).Assembly,
+        typeof(Formats.Cutting.CutSvg).Assembly,
         typeof(Store.CabidaContext).Assembly,
         typeof(Devices.Scanning.IScanner).Assembly,
     ];
@@ -63,6 +63,7 @@ public class DependencyTests
         ["Checking"],
         ["Layout"],
         ["Loads"],
+        ["Cutting"],
         ["Pieces"],
         ["Remedies"],
     ];

@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 
 namespace Cabida.Browser.Tests;
 

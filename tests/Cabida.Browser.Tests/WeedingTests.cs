@@ -1,4 +1,4 @@
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 using OpenQA.Selenium;
 
 namespace Cabida.Browser.Tests;

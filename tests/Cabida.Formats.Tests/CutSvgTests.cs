@@ -1,7 +1,8 @@
 using System.Xml.Linq;
+using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 using Cabida.Typography;
 
 namespace Cabida.Formats.Tests;
@@ -26,7 +27,7 @@ public sealed class CutSvgTests : IDisposable
             60
         );
         var box = Box.Of(ink)!.Value;
-        var read = CutSvgMeasure.Of(CutSvg.Write("t", 900, 300, "#112233", [new("Konstantinos", ink)]));
+        var read = CutSvgMeasure.Of(CutSvg.Write(TestCuts.Of(900, 300, [("Konstantinos", ink)])));
         (read.Width, read.Height).ShouldBe((900, 300));
         var back = read.Used!.Value;
         back.MinX.ShouldBe(box.MinX, 0.03);
@@ -40,7 +41,7 @@ public sealed class CutSvgTests : IDisposable
     public void Names_with_markup_and_control_characters_are_kept_from_harming_the_file()
     {
         var square = Outlines.Rectangle(new Box(0, 0, 10, 10));
-        var svg = CutSvg.Write("<job> & \u0001", 20, 20, "#000000", [new("\"</path>\"", square)]);
+        var svg = CutSvg.Write(TestCuts.Of(20, 20, [("\"</path>\"", square)]) with { Title = "<job> & \u0001" });
         var root = XDocument.Parse(svg).Root!;
         root.Descendants().Count(e => e.Name.LocalName == "path").ShouldBe(1);
         root.Attribute("viewBox")!.Value.ShouldBe("0 0 20 20");
@@ -50,11 +51,11 @@ public sealed class CutSvgTests : IDisposable
     [Fact]
     public void File_names_tell_job_run_load_film_and_mirror()
     {
-        CutSvg
-            .FileName("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false)
-            .ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl.svg");
-        CutSvg.FileName("Łódź / ../x", "  ", 2, 2, "Flex", true).ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored.svg");
-        CutSvg.FileName(new string('a', 300), "r", 1, 1, "f", false).Length.ShouldBeLessThan(80);
+        FileNames
+            .OfLoad("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false)
+            .ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl");
+        FileNames.OfLoad("Łódź / ../x", "  ", 2, 2, "Flex", true).ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored");
+        FileNames.OfLoad(new string('a', 300), "r", 1, 1, "f", false).Length.ShouldBeLessThan(80);
     }
 
     [Theory]
@@ -77,7 +78,7 @@ public sealed class CutSvgTests : IDisposable
     {
         var square = Outlines.Rectangle(new Box(5, 5, 15, 15));
         IReadOnlyList<PlanePoint> way = [new(20, 0), new(19.5, 8.25), new(20, 20)];
-        var svg = CutSvg.Write("t", 60, 40, "#112233", [new("a", square)], [new CutWaste(new Box(0, 0, 40, 20), [way])]);
+        var svg = CutSvg.Write(TestCuts.Of(60, 40, [("a", square)], CutGroups.OfWaste(new Box(0, 0, 40, 20), [way])));
         var read = CutSvgMeasure.Of(svg);
         // What is cut of ink is as it was without them.
         read.Outlines.ShouldBe(1);
@@ -89,7 +90,7 @@ public sealed class CutSvgTests : IDisposable
         read.Used.ShouldBe(new Box(0, 20, 40, 40));
         read.Beyond.ShouldBe(0);
         CutSvgMeasure
-            .Of(CutSvg.Write("t", 30, 40, "#112233", [new("a", square)], [new CutWaste(new Box(0, 0, 40, 20), [])]))
+            .Of(CutSvg.Write(TestCuts.Of(30, 40, [("a", square)], CutGroups.OfWaste(new Box(0, 0, 40, 20), []))))
             .Beyond.ShouldBe(10);
         // An open line among what is filled is still refused.
         Should.Throw<FormatException>(() => CutSvgMeasure.Of(svg.Replace("fill=\"none\"", "fill=\"#000000\"", StringComparison.Ordinal)));

@@ -1,6 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Type;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 using Cabida.Typography;
 using Xunit.Abstractions;
 
@@ -24,7 +24,7 @@ public class FewestNodesTests(ITestOutputHelper output)
             foreach (var name in new[] { "Sagebrown", "Ø&8" })
             {
                 var ink = new LetteringLine(name, face, LineSetting.Plain, new InkCache()).InkAt(14 / face.CapitalHeight);
-                var read = CutSvgMeasure.Of(CutSvg.Write("t", 900, 300, "#112233", [new(name, Outlines.Placed(ink, 1, 40, 60))]));
+                var read = CutSvgMeasure.Of(CutSvg.Write(TestCuts.Of(900, 300, [(name, Outlines.Placed(ink, 1, 40, 60))])));
                 var least = Outlines.RingsOf(ink).Sum(r => Fewest([.. r.Coordinates.SkipLast(1).Select(c => new PlanePoint(c.X, c.Y))]));
                 (held, fewest) = (held + read.Nodes, fewest + least);
                 worst = Math.Max(worst, (double)read.Nodes / least);

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Cabida.Core.Geometry;
+using Cabida.Formats.Cutting;
 using Cabida.Formats.Svg;
 using CsCheck;
 

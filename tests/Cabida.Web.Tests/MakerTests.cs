@@ -1,6 +1,6 @@
 using System.Net;
 using System.Text.Json.Nodes;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 
 namespace Cabida.Web.Tests;
 

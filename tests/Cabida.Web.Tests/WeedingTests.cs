@@ -1,7 +1,7 @@
 using System.Net;
 using System.Text.Json.Nodes;
 using Cabida.Core.Geometry;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 
 namespace Cabida.Web.Tests;
 

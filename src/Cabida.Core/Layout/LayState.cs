@@ -34,6 +34,15 @@ internal sealed class LayState
 
     public LayState Copy() => new(this);
 
+    /// <summary>Gives back loads at the end on which nothing lies.</summary>
+    public void DropEmpty(int least)
+    {
+        while (Places.Count > least && !Load.Contains(Places.Count - 1))
+        {
+            Places.RemoveAt(Places.Count - 1);
+        }
+    }
+
     /// <summary>The ground of a load.</summary>
     public LayGround GroundOf(int load) => problem.Grounds[Places[load]];
 

@@ -87,14 +87,16 @@ public sealed class LayoutSearch
     }
 
     /// <summary>Takes a state that overlaps nowhere, if it is better than all before.</summary>
-    private bool Offer(LayState state)
+    private bool Offer(LayState offered)
     {
+        var state = offered.Copy();
+        state.DropEmpty(problem.Terms.Begun.Count);
         if (best.Places.Count > 0 && !state.Plan().BetterThan(best.Plan()))
         {
             return false;
         }
 
-        best = state.Copy();
+        best = state;
         found(best.Plan());
         return true;
     }

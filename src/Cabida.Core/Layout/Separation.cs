@@ -141,8 +141,9 @@ internal sealed class Separation
             if (problem.Things[i].Item.Pinned is null)
             {
                 var range = RangeOf(i, State.Load[i], State.Turn[i]);
-                State.X[i] = Math.Clamp(State.X[i], Math.Min(range.MinX, range.MaxX), range.MaxX);
-                State.Y[i] = Math.Clamp(State.Y[i], Math.Min(range.MinY, range.MaxY), range.MaxY);
+                // What does not go under the limit at all stands on the ground, beyond it.
+                State.X[i] = Math.Clamp(State.X[i], range.MinX, Math.Max(range.MinX, range.MaxX));
+                State.Y[i] = Math.Clamp(State.Y[i], range.MinY, Math.Max(range.MinY, range.MaxY));
             }
 
             Pose(grown[i], own[i], SpotOf(i));

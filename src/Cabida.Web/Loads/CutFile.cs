@@ -1,15 +1,16 @@
 using System.Globalization;
+using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Waste;
-using Cabida.Formats.Svg;
+using Cabida.Formats.Cutting;
 
 namespace Cabida.Web.Loads;
 
-/// <summary>A cut file that was read back before it is given out.</summary>
-/// <param name="Svg">The file.</param>
-/// <param name="Measured">What it measures.</param>
-/// <param name="Problem">Set when what was read back is not what was computed; the file must not be used then.</param>
-internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Problem)
+/// <summary>A load as it is cut, read back before any file of it is given out.</summary>
+/// <param name="Drawing">What is cut.</param>
+/// <param name="Measured">What it measures as SVG.</param>
+/// <param name="Problem">Set when what was read back is not what was computed; no file must be used then.</param>
+internal sealed record CutFile(CutDrawing Drawing, CutSvgMeasure Measured, string? Problem)
 {
     /// <summary>A file's curves may lie this far from the computed outline: the file's tolerance and the ink's.</summary>
     private const double Allowed = Tolerances.File + Tolerances.Ink;
@@ -27,20 +28,27 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
             $"{plan.Job.Name}, {plan.Run.Run.Name}: load {load.Load.Number} of {plan.Loads.Count}, "
                 + $"{load.Film.Name}{(load.Film.Mirrored ? ", mirrored" : "")}"
         );
-        var svg = CutSvg.Write(
+        var drawing = new CutDrawing(
             title,
             load.ReachWidth,
             load.ReachHeight,
-            load.Film.Colour,
-            load.Pieces.Select(p => new CutPiece(p.Piece.Fit.Piece.Name, p.Ink)),
-            [.. load.Weeds.Plans.Select(Lines)]
+            [
+                new CutLayer(
+                    load.Film.Name,
+                    load.Film.Colour,
+                    [
+                        .. load.Pieces.Select(p => CutGroups.OfInk(p.Piece.Fit.Piece.Name, p.Ink)),
+                        .. load.Weeds.Plans.Select(p => CutGroups.OfWaste(p.Box, BreaksOf(p))),
+                    ]
+                ),
+            ]
         );
-        var measured = CutSvgMeasure.Of(svg);
+        var measured = CutSvgMeasure.Of(CutSvg.Write(drawing));
         var wrong = load
             .Pieces.Where((p, i) => i >= measured.Pieces.Count || Apart(p.Box, measured.Pieces[i], load.ReachHeight) > Allowed)
             .ToList();
         return new CutFile(
-            svg,
+            drawing,
             measured,
             wrong.Count > 0
                     ? $"Read back, {string.Join(", ", wrong.Select(w => w.Piece.Fit.Piece.Name))} did not measure what was computed."
@@ -51,16 +59,13 @@ internal sealed record CutFile(string Svg, CutSvgMeasure Measured, string? Probl
         );
     }
 
-    private static CutWaste Lines(WastePlan plan) =>
-        new(
-            plan.Box,
-            [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])]
-        );
+    private static IReadOnlyList<IReadOnlyList<PlanePoint>> BreaksOf(WastePlan plan) =>
+        [.. plan.Breaks.Select(b => (IReadOnlyList<PlanePoint>)[.. b.Line.Coordinates.Select(c => new PlanePoint(c.X, c.Y))])];
 
     /// <summary>What is wrong in the cuts through waste, read back: missing, elsewhere, or nearer to the ink than planned.</summary>
     private static string? WrongWaste(PlannedLoad load, CutSvgMeasure measured)
     {
-        var wanted = load.Weeds.Plans.Select(Lines).SelectMany(w => w.Breaks.Prepend(w.Box.Corners)).ToList();
+        var wanted = load.Weeds.Plans.SelectMany(p => BreaksOf(p).Prepend(p.Box.Corners)).ToList();
         var off = wanted
             .Where(
                 (line, i) =>

@@ -1,5 +1,5 @@
-using System.Text;
 using Cabida.Core.Checking;
+using Cabida.Formats.Cutting;
 using Cabida.Web.Inks;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -20,6 +20,8 @@ internal static class LoadEndpoints
                 async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> (
                     string id,
                     int number,
+                    CutFormat? format,
+                    SvgUnits? units,
                     LoadPlanner planner,
                     CancellationToken stop
                 ) =>
@@ -32,14 +34,15 @@ internal static class LoadEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var file = CutFile.Of(plan, load);
-                    return file.Problem is { } problem
+                    var cut = CutFile.Of(plan, load);
+                    var file = WrittenCut.Of(cut.Drawing, format ?? CutFormat.Svg, units ?? SvgUnits.Millimetres);
+                    return (cut.Problem ?? file.Problem) is { } problem
                         ? TypedResults.Problem(
                             problem,
                             statusCode: StatusCodes.Status500InternalServerError,
                             title: "The file was not given out"
                         )
-                        : TypedResults.File(Encoding.UTF8.GetBytes(file.Svg), "image/svg+xml", load.FileName);
+                        : TypedResults.File(file.Bytes, file.MediaType, load.FileName + file.Ending);
                 }
             )
             .WithName("GetCutFile");

@@ -7,7 +7,7 @@ using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
-using Cabida.Formats.Svg;
+using Cabida.Formats;
 using Cabida.Store;
 using Cabida.Web.Runs;
 using Cabida.Web.Weeding;
@@ -133,7 +133,7 @@ internal sealed class LoadPlanner(
                     l with
                     {
                         Load = l.Load with { Number = i + 1 },
-                        FileName = CutSvg.FileName(job.Name, run.Run.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
+                        FileName = FileNames.OfLoad(job.Name, run.Run.Name, i + 1, loads.Count, l.Film.Name, l.Film.Mirrored),
                     }
             ),
         ];

@@ -60,7 +60,7 @@ internal sealed record LoadsView(
             load.Film.Purpose,
             load.ReachWidth,
             load.ReachHeight,
-            load.FileName,
+            load.FileName + ".svg",
             [
                 .. load.Pieces.Select(p => new LoadPieceView(
                     p.Piece.Fit.Piece.Id,
@@ -245,7 +245,7 @@ internal sealed record BenchLoad(int Number, string Film, string FileName, int P
         new(
             load.Load.Number,
             load.Film.Name,
-            load.FileName,
+            load.FileName + ".svg",
             load.Pieces.Count,
             load.Film.Purpose,
             WeedsView.Of(load.Weeds, load.Film.Purpose, plan.Book, WeedingKey.OfLoad(plan.Run.Id, load.Load.Number))

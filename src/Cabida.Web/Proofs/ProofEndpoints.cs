@@ -10,6 +10,7 @@ using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Formats.Proofs;
+using Cabida.Formats;
 using Cabida.Formats.Svg;
 using Cabida.Store;
 using Cabida.Web.Inks;
@@ -157,7 +158,7 @@ internal static class ProofEndpoints
                     return TypedResults.File(
                         ProofPdf.Write(sheet),
                         "application/pdf",
-                        CutSvg.SafeName($"{job.Name} {run.Run.Name} proof") + ".pdf"
+                        FileNames.Safe($"{job.Name} {run.Run.Name} proof") + ".pdf"
                     );
                 }
             )
@@ -190,7 +191,7 @@ internal static class ProofEndpoints
                     return TypedResults.File(
                         ShopPicture.Png(seen.Goods, run.Blank?.Material.SeenAgainst ?? "", [.. inks], seen.CanTurn, size ?? 1200),
                         "image/png",
-                        CutSvg.SafeName($"{run.Run.Name} {piece.Name}") + ".png"
+                        FileNames.Safe($"{run.Run.Name} {piece.Name}") + ".png"
                     );
                 }
             )

@@ -100,6 +100,22 @@ public class LayoutSearchTests
     }
 
     [Fact]
+    public void A_last_load_is_emptied_where_all_goes_on_those_before()
+    {
+        // Four squares of 50 and four of 49 × 99 cover 200 × 150 but for hairs; a first plan takes two loads for them.
+        List<LayItem> items = [.. Many(4, 49.9, 49.9, "square"), .. Many(4, 49.9, 99.9, "tall")];
+        List<LayPlace> places = [new(Rectangle(200, 150.2))];
+        var terms = new LayTerms(0, Turning.None);
+        var plans = Plans(items, places, terms, 20_000);
+        plans.ShouldAllBe(p => PlanCheck.Of(items, places, terms, p).Count == 0);
+        plans[^1].Loads.Count.ShouldBe(1);
+        // What could only lie beyond the end of a place is never taken for laid.
+        var narrow = Plans([.. Many(3, 60, 40)], [new(Rectangle(70, 90))], terms);
+        narrow.ShouldAllBe(p => PlanCheck.Of(Many(3, 60, 40), new[] { new LayPlace(Rectangle(70, 90)) }, terms, p).Count == 0);
+        narrow[^1].Loads.Count.ShouldBe(2);
+    }
+
+    [Fact]
     public void What_is_pinned_stays_and_all_else_lies_around_it()
     {
         var pin = new RigidMotion(90, 130, 60);

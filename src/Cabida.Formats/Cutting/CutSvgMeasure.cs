@@ -5,7 +5,7 @@ using System.Xml.Linq;
 using Cabida.Core.Geometry;
 using NetTopologySuite.Operation.Distance;
 
-namespace Cabida.Formats.Svg;
+namespace Cabida.Formats.Cutting;
 
 /// <summary>A cut through waste as a file holds it; millimetres from the upper left, y down.</summary>
 /// <param name="Points">Where it runs.</param>
@@ -30,6 +30,20 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
 
     /// <summary>The ink of each filled path, flattened; millimetres from the upper left, y down.</summary>
     public IReadOnlyList<IReadOnlyList<IReadOnlyList<PlanePoint>>> Rings { get; init; } = [];
+
+    /// <summary>It as all formats are read.</summary>
+    public ReadCut Lines()
+    {
+        PlanePoint Up(PlanePoint p) => new(p.X, Height - p.Y);
+        return new ReadCut(
+            Width,
+            Height,
+            [
+                .. Rings.SelectMany(r => r).Select(r => new ReadLine("", [.. r.Append(r[0]).Select(Up)], true)),
+                .. Waste.Select(w => new ReadLine("", [.. (w.Closed ? w.Points.Append(w.Points[0]) : w.Points).Select(Up)], w.Closed)),
+            ]
+        );
+    }
 
     /// <summary>How near any open cut through waste comes to ink, both as the file has them, in millimetres; null without any.</summary>
     public double? NearestWaste

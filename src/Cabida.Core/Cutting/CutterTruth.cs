@@ -1,0 +1,41 @@
+using Cabida.Core.Geometry;
+
+namespace Cabida.Core.Cutting;
+
+/// <summary>
+/// What a cutter makes of a square (calculations 6.12): how much longer or shorter it cuts across and along, and by how much its axes are
+/// out of square.
+/// </summary>
+/// <param name="Across">What it makes of 1 across.</param>
+/// <param name="Along">What it makes of 1 along.</param>
+/// <param name="Skew">By how much a line along leans across; radians, positive to the right.</param>
+public readonly record struct CutterTruth(double Across, double Along, double Skew)
+{
+    /// <summary>A cutter that makes of everything what it should.</summary>
+    public static CutterTruth True { get; } = new(1, 1, 0);
+
+    /// <summary>From a proving square that was cut and measured.</summary>
+    /// <param name="side">What its sides should be; millimetres.</param>
+    /// <param name="across">What the side across measures.</param>
+    /// <param name="along">What the side along measures.</param>
+    /// <param name="rising">The diagonal from its lower left.</param>
+    /// <param name="falling">The diagonal from its upper left.</param>
+    public static CutterTruth Of(double side, double across, double along, double rising, double falling) =>
+        new(across / side, along / side, Math.Asin(((rising * rising) - (falling * falling)) / (4 * across * along)));
+
+    /// <summary>What the cutter makes of what is written.</summary>
+    public Motion Makes => new(Across, Along * Math.Sin(Skew), 0, 0, Along * Math.Cos(Skew), 0);
+
+    /// <summary>What is written so that the cutter makes what is meant: the inverse.</summary>
+    public Motion Written
+    {
+        get
+        {
+            var (x, y) = (1 / Across, 1 / (Along * Math.Cos(Skew)));
+            return new Motion(x, -Math.Tan(Skew) * x, 0, 0, y, 0);
+        }
+    }
+
+    /// <summary>Whether it makes of everything what it should.</summary>
+    public bool IsTrue => this == True;
+}
