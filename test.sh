@@ -9,11 +9,19 @@ need dotnet "the .NET SDK 10" && need_dotnet 10
 need node "Node 20 or newer" && need_node 20
 need npm "npm, which comes with Node"
 
-if ! command -v chromium > /dev/null || ! command -v chromedriver > /dev/null; then
-  echo "Chromium and its driver are missing; installing Debian's packages."
+# Debian's packages that tests use: a browser, and programs other than ours that open cut files.
+missing=""
+command -v chromium > /dev/null && command -v chromedriver > /dev/null || missing="chromium chromium-driver"
+command -v rsvg-convert > /dev/null || missing="$missing librsvg2-bin"
+command -v pdftoppm > /dev/null || missing="$missing poppler-utils"
+command -v hp2xx > /dev/null || missing="$missing hp2xx"
+/usr/bin/python3 -c "import ezdxf" 2> /dev/null || missing="$missing python3-ezdxf"
+if [ -n "$missing" ]; then
+  echo "Installing Debian's packages that tests use: $missing"
   as_root=""; [ "$(id -u)" = 0 ] || as_root=sudo
-  $as_root apt-get update -q && $as_root apt-get install -y -q --no-install-recommends chromium chromium-driver \
-    || { echo "They could not be installed. Install the packages chromium and chromium-driver and start again." >&2; echo "0 passed, 1 failed"; exit 1; }
+  # shellcheck disable=SC2086 # a word for each package
+  $as_root apt-get update -q && $as_root apt-get install -y -q --no-install-recommends $missing \
+    || { echo "They could not be installed. Install the packages $missing and start again." >&2; echo "0 passed, 1 failed"; exit 1; }
 fi
 
 passed=0

@@ -18,6 +18,9 @@ public static class ArcPath
     private const int MostHalvings = 12;
     private const int Looked = 12;
 
+    /// <summary>Arcs turn by a quarter at most, so that what lies between the places looked at cannot stray: tan(π/8), rounded up.</summary>
+    private const double MostBulge = 0.4143;
+
     /// <summary>Flatter arcs are straight: they lie within a thousandth of a millimetre of their chord.</summary>
     private const double Straight = 1e-3;
 
@@ -38,7 +41,12 @@ public static class ArcPath
                     Add(corners, new Cubic(at, c.Control1, c.Control2, c.End), tolerance, MostHalvings);
                     break;
                 case QuadraticTo q:
-                    Add(corners, new Cubic(at, at.Towards(q.Control, 2.0 / 3), q.End.Towards(q.Control, 2.0 / 3), q.End), tolerance, MostHalvings);
+                    Add(
+                        corners,
+                        new Cubic(at, at.Towards(q.Control, 2.0 / 3), q.End.Towards(q.Control, 2.0 / 3), q.End),
+                        tolerance,
+                        MostHalvings
+                    );
                     break;
                 default:
                     corners.Add(new ArcCorner(at, 0));
@@ -58,7 +66,7 @@ public static class ArcPath
 
     private static void Add(List<ArcCorner> corners, Cubic curve, double tolerance, int halvings)
     {
-        if (Biarc(curve) is { } arcs && (halvings == 0 || Apart(curve, arcs) <= tolerance))
+        if (Biarc(curve) is { } arcs && arcs.All(a => Math.Abs(a.Bulge) < MostBulge) && Apart(curve, arcs) <= tolerance)
         {
             corners.AddRange(arcs.Select(a => new ArcCorner(a.From, a.Bulge)));
             return;
@@ -66,6 +74,7 @@ public static class ArcPath
 
         if (halvings == 0)
         {
+            // What is so short is a line.
             corners.Add(new ArcCorner(curve.A, 0));
             return;
         }

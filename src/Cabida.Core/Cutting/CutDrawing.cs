@@ -76,12 +76,7 @@ public sealed record CutDrawing(string Title, double Width, double Height, IRead
                     {
                         Groups =
                         [
-                            .. layer.Groups.Select(g =>
-                                g with
-                                {
-                                    Lines = [.. g.Lines.Select(l => l with { Path = l.Path.Moved(by) })],
-                                }
-                            ),
+                            .. layer.Groups.Select(g => g with { Lines = [.. g.Lines.Select(l => l with { Path = l.Path.Moved(by) })] }),
                         ],
                     }
                 ),

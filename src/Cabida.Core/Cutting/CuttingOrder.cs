@@ -20,7 +20,9 @@ public static class CuttingOrder
 
     /// <summary>The lines in their order, each turned so that it begins where it is begun.</summary>
     /// <param name="lines">The lines; the first point repeated at the end of a closed one.</param>
-    public static IReadOnlyList<(int Line, IReadOnlyList<PlanePoint> Points)> Of(IReadOnlyList<(IReadOnlyList<PlanePoint> Points, bool IsClosed)> lines)
+    public static IReadOnlyList<(int Line, IReadOnlyList<PlanePoint> Points)> Of(
+        IReadOnlyList<(IReadOnlyList<PlanePoint> Points, bool IsClosed)> lines
+    )
     {
         ArgumentNullException.ThrowIfNull(lines);
         var tour = new Tour([.. lines.Select(l => new Stop(l.Points, l.IsClosed))], Holders(lines));
@@ -53,7 +55,9 @@ public static class CuttingOrder
     /// <summary>For every line the smallest closed one that it lies in, or -1.</summary>
     private static int[] Holders(IReadOnlyList<(IReadOnlyList<PlanePoint> Points, bool IsClosed)> lines)
     {
-        var rings = lines.Select(l => l.IsClosed && l.Points.Count > 3 ? Outlines.Ring([.. l.Points.Take(l.Points.Count - 1)]) : null).ToList();
+        var rings = lines
+            .Select(l => l.IsClosed && l.Points.Count > 3 ? Outlines.Ring([.. l.Points.Take(l.Points.Count - 1)]) : null)
+            .ToList();
         var boxes = lines.Select(l => Box.Around(l.Points.Select(p => new Box(p.X, p.Y, p.X, p.Y)))!.Value).ToList();
         var bySize = Enumerable.Range(0, lines.Count).Where(i => rings[i] is not null).OrderBy(i => rings[i]!.Area).ToList();
         var locators = new NetTopologySuite.Algorithm.Locate.IndexedPointInAreaLocator?[lines.Count];
@@ -300,14 +304,19 @@ public static class CuttingOrder
         private bool Holds(int line, int first, int last) => held[line].Any(k => place[k] >= first && place[k] <= last);
 
         /// <summary>Whether a line is held by any of a stretch of the order.</summary>
-        private bool IsHeld(int line, int first, int last) => holders[line] >= 0 && place[holders[line]] is var p && p >= first && p <= last;
+        private bool IsHeld(int line, int first, int last) =>
+            holders[line] >= 0 && place[holders[line]] is var p && p >= first && p <= last;
 
         private static IReadOnlyList<PlanePoint> Turned(Stop stop, int begun)
         {
             var first = stop.Starts[begun];
-            return !stop.IsClosed ? begun == 0 ? stop.Points : [.. stop.Points.Reverse()]
-                : first == 0 ? stop.Points
-                : [.. stop.Points.Skip(first).Take(stop.Points.Count - 1 - first), .. stop.Points.Take(first + 1)];
+            return !stop.IsClosed
+                ? begun == 0
+                    ? stop.Points
+                    : [.. stop.Points.Reverse()]
+                : first == 0
+                    ? stop.Points
+                    : [.. stop.Points.Skip(first).Take(stop.Points.Count - 1 - first), .. stop.Points.Take(first + 1)];
         }
     }
 }

@@ -15,7 +15,12 @@ public readonly record struct RoomChance(double Uncertainty, double OfTouching)
     public static RoomChance Of(double room, double blank, double cutter, double hand)
     {
         var all = Math.Sqrt((blank * blank) + (cutter * cutter) + (hand * hand));
-        return new RoomChance(all, all > 0 ? Normal(-room / (all / 2)) : room < 0 ? 1 : 0);
+        return new RoomChance(
+            all,
+            all > 0 ? Normal(-room / (all / 2))
+                : room < 0 ? 1
+                : 0
+        );
     }
 
     /// <summary>

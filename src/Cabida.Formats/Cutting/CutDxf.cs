@@ -22,7 +22,7 @@ public static class CutDxf
 {
     /// <summary>How far arcs may lie from the curves that they stand for; millimetres.</summary>
     public const double ArcError = 0.003;
-    private const int LongestOldName = 31;
+    private const int LongestName = 31;
 
     /// <summary>Writes a load.</summary>
     /// <param name="drawing">The load.</param>
@@ -91,17 +91,17 @@ public static class CutDxf
         text.Add(0, "SEQEND").Add(8, layer);
     }
 
-    /// <summary>Names of layers: those of the films as far as the form knows their letters, none twice.</summary>
+    /// <summary>Names of layers: those of the films in ASCII, which all programs read alike; none twice.</summary>
     private static List<string> LayerNames(IReadOnlyList<string> films, DxfForm form)
     {
         var names = new List<string>();
         foreach (var film in films)
         {
-            var plain = form == DxfForm.R12 ? Plain(film) : Escaped(film);
+            var plain = Plain(film, form);
             var name = plain;
             for (var n = 2; names.Contains(name, StringComparer.OrdinalIgnoreCase) || name == "0"; n++)
             {
-                name = string.Create(CultureInfo.InvariantCulture, $"{plain[..Math.Min(plain.Length, LongestOldName - 3)]}_{n}");
+                name = string.Create(CultureInfo.InvariantCulture, $"{plain[..Math.Min(plain.Length, LongestName - 3)]}_{n}");
             }
 
             names.Add(name);
@@ -110,37 +110,40 @@ public static class CutDxf
         return names;
     }
 
-    /// <summary>Capitals, digits and low lines, as the oldest programs know; accents are left out.</summary>
-    private static string Plain(string film)
+    /// <summary>
+    /// Letters, digits, blanks and hyphens, accents left out; of the oldest form capitals, digits and low lines, which are all it knows.
+    /// </summary>
+    private static string Plain(string film, DxfForm form)
     {
+        var isOld = form == DxfForm.R12;
         var letters = film.Normalize(NormalizationForm.FormD)
             .Where(c => CharUnicodeInfo.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)
-            .Select(c => char.IsAsciiLetterOrDigit(c) ? char.ToUpperInvariant(c) : '_');
-        var plain = new string([.. letters]).Trim('_');
-        return plain.Length == 0 ? "FILM" : plain[..Math.Min(plain.Length, LongestOldName)];
+            .SelectMany(c => WithoutStroke.GetValueOrDefault(c) ?? $"{c}")
+            .Select(c =>
+                char.IsAsciiLetterOrDigit(c) ? (isOld ? char.ToUpperInvariant(c) : c)
+                : !isOld && c is ' ' or '-' ? c
+                : '_'
+            );
+        var plain = new string([.. letters]).Trim('_', ' ');
+        return plain.Length == 0 ? (isOld ? "FILM" : "Film") : plain[..Math.Min(plain.Length, LongestName)];
     }
 
-    /// <summary>Without what no layer's name may hold; letters beyond ASCII as the format escapes them.</summary>
-    private static string Escaped(string film)
+    /// <summary>Letters that are not a plain one with an accent, as they are written where there are none.</summary>
+    private static readonly Dictionary<char, string> WithoutStroke = new()
     {
-        const string not = "<>/\\\":;?*|=,`'";
-        var text = new StringBuilder();
-        foreach (var c in film.Normalize().Trim())
-        {
-            if (char.IsControl(c) || not.Contains(c, StringComparison.Ordinal))
-            {
-                text.Append('_');
-            }
-            else if (char.IsAscii(c))
-            {
-                text.Append(c);
-            }
-            else
-            {
-                text.Append(CultureInfo.InvariantCulture, $"\\U+{(int)c:X4}");
-            }
-        }
-
-        return text.Length == 0 ? "Film" : text.ToString();
-    }
+        ['Ł'] = "L",
+        ['ł'] = "l",
+        ['Ø'] = "O",
+        ['ø'] = "o",
+        ['Đ'] = "D",
+        ['đ'] = "d",
+        ['ß'] = "ss",
+        ['Æ'] = "AE",
+        ['æ'] = "ae",
+        ['Œ'] = "OE",
+        ['œ'] = "oe",
+        ['Þ'] = "Th",
+        ['þ'] = "th",
+        ['ı'] = "i",
+    };
 }

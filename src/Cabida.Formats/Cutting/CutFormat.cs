@@ -74,13 +74,20 @@ public sealed record WrittenCut(CutFormat Format, byte[] Bytes, ReadCut Read, st
         };
         // What a knife needs makes lines longer and no longer closed: the file without it is what can be compared.
         var compared = knife is null || format != CutFormat.Hpgl ? read : CutHpglReader.Read(CutHpgl.Write(drawing));
-        return new WrittenCut(format, bytes, read, Wrong(drawing, compared, format == CutFormat.Hpgl ? SizeOffOnGrid : SizeOff));
+        return new WrittenCut(format, bytes, read, WhatIsWrong(drawing, compared, format));
     }
 
     private static (byte[] Bytes, ReadCut Read) Text(string text, Func<string, ReadCut> read) => (Encoding.UTF8.GetBytes(text), read(text));
 
-    private static string? Wrong(CutDrawing drawing, ReadCut read, double off)
+    /// <summary>What of a file that was read is not as it was to be, in words; null where all of it is.</summary>
+    /// <param name="drawing">What was to be written.</param>
+    /// <param name="read">What the file holds.</param>
+    /// <param name="format">Its format.</param>
+    public static string? WhatIsWrong(CutDrawing drawing, ReadCut read, CutFormat format)
     {
+        ArgumentNullException.ThrowIfNull(drawing);
+        ArgumentNullException.ThrowIfNull(read);
+        var off = format == CutFormat.Hpgl ? SizeOffOnGrid : SizeOff;
         var meant = new ReadCut(
             drawing.Width,
             drawing.Height,

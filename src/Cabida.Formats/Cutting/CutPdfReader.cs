@@ -92,7 +92,8 @@ public static partial class CutPdfReader
             begun.Clear();
         }
 
-        PlanePoint Point(int fromEnd) => new(Number(stack[^fromEnd]) / CutPdf.PerMillimetre, Number(stack[^(fromEnd - 1)]) / CutPdf.PerMillimetre);
+        PlanePoint Point(int fromEnd) =>
+            new(Number(stack[^fromEnd]) / CutPdf.PerMillimetre, Number(stack[^(fromEnd - 1)]) / CutPdf.PerMillimetre);
         foreach (var word in content.Split([' ', '\n'], StringSplitOptions.RemoveEmptyEntries))
         {
             switch (word)

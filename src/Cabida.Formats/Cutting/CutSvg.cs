@@ -102,8 +102,7 @@ public static class CutSvg
         );
     }
 
-    private static Contour Scaled(CutLine line, double scale) =>
-        scale == 1 ? line.Path : line.Path.Moved(Motion.Scale(scale, scale));
+    private static Contour Scaled(CutLine line, double scale) => scale == 1 ? line.Path : line.Path.Moved(Motion.Scale(scale, scale));
 
     /// <summary>Without the control characters that no XML document may hold.</summary>
     private static string Printable(string text) => new([.. text.Where(System.Xml.XmlConvert.IsXmlChar)]);

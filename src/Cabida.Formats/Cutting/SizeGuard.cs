@@ -9,7 +9,5 @@ public sealed record SizeGuard(SvgUnits TakenFor, double Width)
     /// <param name="width">The true width; millimetres.</param>
     /// <param name="written">What the numbers stand for.</param>
     public static IReadOnlyList<SizeGuard> Of(double width, SvgUnits written) =>
-        [
-            .. Enum.GetValues<SvgUnits>().Select(u => new SizeGuard(u, width * CutSvg.PerMillimetre(written) / CutSvg.PerMillimetre(u))),
-        ];
+        [.. Enum.GetValues<SvgUnits>().Select(u => new SizeGuard(u, width * CutSvg.PerMillimetre(written) / CutSvg.PerMillimetre(u)))];
 }
