@@ -16,6 +16,27 @@ public sealed record Cutter(
     string Note = ""
 )
 {
+    /// <summary>Its carriers; none for one mat that is as large as the reach.</summary>
+    [MaxLength(50)]
+    public IReadOnlyList<Carrier> Carriers { get; init; } = [];
+
+    /// <summary>What it does without a carrier.</summary>
+    public Rollers Rollers { get; init; } = Rollers.None;
+
+    /// <summary>What its blade asks for.</summary>
+    public Blade Blade { get; init; } = Blade.Usual;
+
+    /// <summary>How it moves.</summary>
+    public CutterPace Pace { get; init; } = CutterPace.Usual;
+
+    /// <summary>What its program takes the numbers of an SVG for.</summary>
+    public SvgNumbers SvgNumbers { get; init; }
+
+    /// <summary>Its carriers, or the one that stands for what it reaches.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IReadOnlyList<Carrier> CarriersOr =>
+        Carriers.Count > 0 ? Carriers : [new Carrier(Carrier.Plain, "Mat", ReachWidth, ReachLength, ReachWidth, ReachLength)];
+
     /// <summary>What it reaches of a sheet of a film, across and along, in millimetres; null where that cannot be read.</summary>
     public (double Width, double Height)? ReachOf(Film film)
     {

@@ -80,6 +80,9 @@ public sealed record Film(
     /// <summary>The colour its pattern is drawn in, as <c>#rrggbb</c>; empty for none.</summary>
     public string PatternColour { get; init; } = "";
 
+    /// <summary>How pieces of it may be turned.</summary>
+    public FilmDirection Direction { get; init; }
+
     /// <summary>The heat it is pressed at, as typed; empty when it is not pressed or not known.</summary>
     public string PressedAt { get; init; } = "";
 
@@ -87,6 +90,19 @@ public sealed record Film(
     [System.Text.Json.Serialization.JsonIgnore]
     public StrainLimits Gives =>
         Material is FilmMaterial.Vinyl or FilmMaterial.HeatTransfer ? new StrainLimits(0.03, 0.005) : new StrainLimits(0.003, 0.001);
+}
+
+/// <summary>How pieces of a film may be turned when they are laid out.</summary>
+public enum FilmDirection
+{
+    /// <summary>By quarters: it looks the same either way.</summary>
+    Quarters,
+
+    /// <summary>By any angle.</summary>
+    Any,
+
+    /// <summary>Not at all: it is patterned or brushed.</summary>
+    OneWay,
 }
 
 /// <summary>The patterns that ship with the application, for films that are printed.</summary>

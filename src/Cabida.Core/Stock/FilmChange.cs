@@ -46,6 +46,18 @@ public static class FilmChange
             );
         }
 
+        if (from.Direction != to.Direction)
+        {
+            changes.Add(
+                to.Direction switch
+                {
+                    FilmDirection.OneWay => Phrase.Say($"It has a direction: pieces of it are not turned on a load."),
+                    FilmDirection.Any => Phrase.Say($"Pieces of it may be turned by any angle on a load."),
+                    _ => Phrase.Say($"Pieces of it may be turned by quarters on a load."),
+                }
+            );
+        }
+
         if (from.Material != to.Material)
         {
             changes.Add(

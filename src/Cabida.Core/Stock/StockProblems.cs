@@ -48,8 +48,124 @@ public static class StockProblems
             .. Named(cutter.Name),
             .. Read("reachWidth", cutter.ReachWidth, LengthRange.Object),
             .. Read("reachLength", cutter.ReachLength, LengthRange.Object),
+            .. cutter.Carriers.SelectMany((c, i) => Of(c).Select(f => Within($"carriers.{i}", f))),
+            .. cutter.Carriers.GroupBy(c => c.Id).Where(g => g.Count() > 1).Select(_ => Finding.Unusable("carriers", Twice)),
+            .. Optional("rollers.width", cutter.Rollers.Width, LengthRange.Object),
+            .. Optional("rollers.longest", cutter.Rollers.Longest, StockItem.RollLength),
+            .. Optional("rollers.lead", cutter.Rollers.Lead, LengthRange.Margin),
+            .. Optional("rollers.tail", cutter.Rollers.Tail, LengthRange.Margin),
+            .. Of(cutter.Rollers.Proved).Select(f => Within("rollers.proved", f)),
+            .. Optional("blade.offset", cutter.Blade.Offset, BladeLengths),
+            .. Optional("blade.overcut", cutter.Blade.Overcut, BladeLengths),
         ];
     }
+
+    /// <summary>Problems of what there is of a film.</summary>
+    public static IReadOnlyList<Finding> Of(FilmStock stock)
+    {
+        ArgumentNullException.ThrowIfNull(stock);
+        return
+        [
+            .. Optional("edgeMargin", stock.EdgeMargin, LengthRange.Margin),
+            .. Optional("thickness", stock.Thickness, Thicknesses),
+            .. stock.Items.SelectMany((item, i) => Of(item).Select(f => Within($"items.{i}", f))),
+            .. stock.Items.GroupBy(i => i.Id).Where(g => g.Count() > 1).Select(_ => Finding.Unusable("items", Twice)),
+        ];
+    }
+
+    private static readonly LengthRange BladeLengths = new(Length.Zero, Length.Mm(10));
+    private static readonly LengthRange Thicknesses = new(Length.Mm(0.01), Length.Mm(50));
+    private static readonly Phrase Twice = Phrase.Say($"Two of them are told apart by the same id.");
+
+    private static List<Finding> Of(StockItem item)
+    {
+        var rectangle = item.Outline.Count == 0;
+        IEnumerable<Finding> lengths = rectangle
+            ?
+            [
+                .. Read("width", item.Width, LengthRange.Object),
+                .. Read("length", item.Length, item.Form == StockForm.Roll ? StockItem.RollLength : LengthRange.Object),
+            ]
+            : [];
+        return
+        [
+            .. lengths,
+            .. rectangle || item.Shape().Problem is not { } crossed ? [] : (Finding[])[Finding.Unusable("outline", crossed)],
+            .. rectangle || item.Form == StockForm.OffCut
+                ? []
+                : (Finding[])[Finding.Unusable("form", Phrase.Say($"Only an off-cut has an outline of its own."))],
+        ];
+    }
+
+    private static List<Finding> Of(Carrier carrier) =>
+        [
+            .. Named(carrier.Name),
+            .. Read("width", carrier.Width, LengthRange.Object),
+            .. Read("length", carrier.Length, LengthRange.Object),
+            .. Read("reachWidth", carrier.ReachWidth, LengthRange.Object),
+            .. Read("reachLength", carrier.ReachLength, LengthRange.Object),
+            .. Optional("left", carrier.Left, LengthRange.Margin),
+            .. Optional("foot", carrier.Foot, LengthRange.Margin),
+            .. Optional("thickness", carrier.Thickness, Thicknesses),
+            .. Beyond(carrier),
+            .. Of(carrier.Proved).Select(f => Within("proved", f)),
+        ];
+
+    /// <summary>A reach that goes beyond its carrier.</summary>
+    private static IEnumerable<Finding> Beyond(Carrier carrier)
+    {
+        double Of(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
+        double Begins(TypedLength typed, double nominal, double reach) =>
+            typed.IsEmpty ? Math.Max(0, (nominal - reach) / 2) : typed.OrZero(LengthRange.Margin).Millimetres;
+        foreach (
+            var (field, nominal, reach, begins) in ((string, TypedLength, TypedLength, TypedLength)[])
+                [
+                    ("reachWidth", carrier.Width, carrier.ReachWidth, carrier.Left),
+                    ("reachLength", carrier.Length, carrier.ReachLength, carrier.Foot),
+                ]
+        )
+        {
+            var end = Begins(begins, Of(nominal), Of(reach)) + Of(reach);
+            if (Of(nominal) > 0 && Of(reach) > 0 && end > Of(nominal) + 1e-6)
+            {
+                yield return Finding.Unusable(
+                    field,
+                    Phrase.Say($"It would end at {Length.Mm(end)}, and the carrier ends at {Length.Mm(Of(nominal))}.")
+                );
+            }
+        }
+    }
+
+    private static List<Finding> Of(ProvingSquare square)
+    {
+        if (square.IsNone)
+        {
+            return [];
+        }
+
+        var found = square.Fields.SelectMany(f => Read(f.Field, f.Typed, f.Range)).ToList();
+        double Of(TypedLength typed, LengthRange range) => typed.OrZero(range).Millimetres;
+        // The diagonals of what the sides make, at the most: sides and diagonals of different squares do not go together.
+        var sum = Math.Pow(Of(square.Across, ProvingSquare.Sides), 2) + Math.Pow(Of(square.Along, ProvingSquare.Sides), 2);
+        var diagonals = Math.Pow(Of(square.Rising, ProvingSquare.Diagonals), 2) + Math.Pow(Of(square.Falling, ProvingSquare.Diagonals), 2);
+        return found.Count > 0 || Math.Abs((diagonals / 2) - sum) < SquareOff * sum
+            ? found
+            :
+            [
+                Finding.Unusable(
+                    "rising",
+                    Phrase.Say($"These diagonals do not belong to these sides: one of the four was read wrongly, or is of another square.")
+                ),
+            ];
+    }
+
+    /// <summary>By this share the squares of sides and diagonals may differ (they are equal in every parallelogram): 0.7 of 141.</summary>
+    private const double SquareOff = 0.01;
+
+    private static Finding Within(string path, Finding finding) => finding with { Fields = [.. finding.Fields.Select(f => $"{path}.{f}")] };
+
+    private static IEnumerable<Finding> Optional(string field, TypedLength typed, LengthRange range) =>
+        typed.IsEmpty ? [] : Read(field, typed, range);
 
     private static IEnumerable<Finding> Named(string name) =>
         string.IsNullOrWhiteSpace(name) ? [Finding.Unusable("name", Phrase.Say($"Give it a name, so that it can be found again."))] : [];
