@@ -28,9 +28,14 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
     {
         ArgumentNullException.ThrowIfNull(carrier);
         ArgumentNullException.ThrowIfNull(item);
-        if (Read(carrier.ReachWidth, LengthRange.Object) is not { } width || Read(carrier.ReachLength, LengthRange.Object) is not { } length)
+        if (
+            Read(carrier.ReachWidth, LengthRange.Object) is not { } width
+            || Read(carrier.ReachLength, LengthRange.Object) is not { } length
+        )
         {
-            return Outcome<LoadGround>.Fail(Phrase.Say($"What is reached on {carrier.Name:strong} is not known. Type both of its lengths."));
+            return Outcome<LoadGround>.Fail(
+                Phrase.Say($"What is reached on {carrier.Name:strong} is not known. Type both of its lengths.")
+            );
         }
 
         var nominalWidth = Read(carrier.Width, LengthRange.Object) ?? width;
