@@ -55,8 +55,15 @@ public static class DocumentKinds
     public static DocumentKind<WeedingBook> WeedingBook { get; } =
         new(new RowKind<WeedingBook>("weeding", new Forms(Forms.Same), _ => "Weeding", _ => []));
 
+    /// <summary>
+    /// What there is of each film, under the film's id. It names the film and does not hold it: of a film that is taken away it comes back
+    /// with the film.
+    /// </summary>
+    public static DocumentKind<FilmStock> FilmStock { get; } = new(new RowKind<FilmStock>("stock", Forms.First, _ => "Stock", _ => []));
+
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<DocumentKind> All { get; } = [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook];
+    public static IReadOnlyList<DocumentKind> All { get; } =
+    [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook, FilmStock];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

@@ -24,6 +24,7 @@ internal static class Views
         services.AddScoped<IViews<Graphic, GraphicView>>(s => s.GetRequiredService<GraphicViews>());
         services.AddScoped<IViews<Film, FilmView>, FilmViews>();
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
+        services.AddScoped<IViews<FilmStock, FilmStockView>, FilmStockViews>();
         services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();
         services.AddScoped<Proofs.WorkshopMark>();
         services.AddScoped<RunCards>();

@@ -20,12 +20,17 @@ internal static class LoadEndpoints
                 async Task<Results<FileContentHttpResult, NotFound, ProblemHttpResult>> (
                     string id,
                     int number,
-                    CutFormat? format,
-                    SvgUnits? units,
+                    string? format,
+                    string? units,
                     LoadPlanner planner,
                     CancellationToken stop
                 ) =>
                 {
+                    if (WantedFile.Of(format, units) is { Problem: { } unknown })
+                    {
+                        return TypedResults.Problem(unknown, statusCode: StatusCodes.Status422UnprocessableEntity);
+                    }
+
                     if (
                         await planner.Plan(id, stop) is not { } plan
                         || plan.Loads.FirstOrDefault(l => l.Load.Number == number) is not { } load
@@ -35,7 +40,8 @@ internal static class LoadEndpoints
                     }
 
                     var cut = CutFile.Of(plan, load);
-                    var file = WrittenCut.Of(cut.Drawing, format ?? CutFormat.Svg, units ?? SvgUnits.Millimetres);
+                    var wanted = WantedFile.Of(format, units).Wanted!;
+                    var file = WrittenCut.Of(cut.Drawing, wanted.Format, wanted.Units);
                     return (cut.Problem ?? file.Problem) is { } problem
                         ? TypedResults.Problem(
                             problem,

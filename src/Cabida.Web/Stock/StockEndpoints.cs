@@ -44,6 +44,53 @@ internal static class StockEndpoints
             TypedLength.Mm(292),
             TypedLength.Mm(292)
         ));
+        MapFilmStock(api.MapGroup("/stock").WithTags("Stock"));
+    }
+
+    /// <summary>What there is of films: made for a film when it is first wanted.</summary>
+    private static void MapFilmStock(RouteGroupBuilder group)
+    {
+        group
+            .MapGet(
+                "",
+                async Task<Ok<Listing<FilmStockView>>> (
+                    Listings listings,
+                    IViews<FilmStock, FilmStockView> views,
+                    CancellationToken stop
+                ) => TypedResults.Ok(await listings.Of(DocumentKinds.FilmStock, s => views.Of(s, stop), stop))
+            )
+            .WithName("ListStock");
+        group
+            .MapPost(
+                "/{filmId}",
+                async Task<Results<Ok<FilmStockView>, NotFound>> (
+                    string filmId,
+                    Cabida.Store.Library library,
+                    IViews<FilmStock, FilmStockView> views,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await library.Find(DocumentKinds.Film, filmId, stop) is null)
+                    {
+                        return TypedResults.NotFound();
+                    }
+
+                    if (await library.Find(DocumentKinds.FilmStock, filmId, stop) is null)
+                    {
+                        // Where another makes it at the same time, theirs stands.
+                        await library.Make(
+                            new UnitOfWork("Keep stock").Put(DocumentKinds.FilmStock, filmId, new FilmStock(filmId, []), 0),
+                            stop
+                        );
+                    }
+
+                    return await library.Find(DocumentKinds.FilmStock, filmId, stop) is { } stored
+                        ? TypedResults.Ok(await views.Of(stored, stop))
+                        : TypedResults.NotFound();
+                }
+            )
+            .WithName("BeginStock");
+        group.MapLibrary<FilmStock, FilmStockView>(DocumentKinds.FilmStock);
     }
 
     private static void Map<T, TView>(RouteGroupBuilder group, DocumentKind<T> kind, string name, Func<string, T> fresh)

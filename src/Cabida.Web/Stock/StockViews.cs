@@ -1,5 +1,7 @@
 using Cabida.Core.Findings;
+using Cabida.Core.Geometry;
 using Cabida.Core.Stock;
+using Cabida.Formats.Svg;
 using Cabida.Store;
 using Cabida.Web.Library;
 
@@ -29,6 +31,54 @@ internal sealed record CutterView(
     IReadOnlyList<Finding> Problems,
     IReadOnlyList<string> UsedBy
 );
+
+/// <summary>A stock item as it is drawn; a shape that cannot be read is null.</summary>
+/// <param name="Id">The item.</param>
+/// <param name="Path">Its shape as path data, y up, from its lower left.</param>
+/// <param name="Width">Its width; millimetres.</param>
+/// <param name="Length">Its length.</param>
+/// <param name="Area">Its area; square millimetres.</param>
+internal sealed record StockShape(string Id, string? Path, double? Width, double? Length, double? Area)
+{
+    public static StockShape Of(StockItem item)
+    {
+        if (item.Shape().ValueOrDefault is not { } shape || Box.Of(shape) is not { } box)
+        {
+            return new StockShape(item.Id, null, null, null, null);
+        }
+
+        return new StockShape(item.Id, SvgPath.Of(shape, Tolerances.File), box.Width, box.Height, shape.Area);
+    }
+}
+
+/// <summary>What there is of a film, drawn, with what is wrong in it.</summary>
+internal sealed record FilmStockView(
+    string Id,
+    int Revision,
+    DateTime ChangedAt,
+    FilmStock Stock,
+    IReadOnlyList<StockShape> Shapes,
+    IReadOnlyList<Finding> Problems
+);
+
+internal sealed class FilmStockViews : IViews<FilmStock, FilmStockView>
+{
+    public Task<FilmStockView> Of(Stored<FilmStock> stored, CancellationToken stop) =>
+        Task.FromResult(
+            new FilmStockView(
+                stored.Id,
+                stored.Revision,
+                stored.ChangedAt,
+                stored.Document,
+                [.. stored.Document.Items.Select(StockShape.Of)],
+                StockProblems.Of(stored.Document)
+            )
+        );
+
+    /// <summary>The film is the one under whose id it is kept.</summary>
+    public Task<FilmStock> Tidy(FilmStock incoming, FilmStock stored, CancellationToken stop) =>
+        Task.FromResult(incoming with { FilmId = stored.FilmId });
+}
 
 internal sealed class FilmViews(Cabida.Store.Library library) : IViews<Film, FilmView>
 {

@@ -6,7 +6,7 @@ namespace Cabida.Core.Tests.Layout;
 
 public class LayoutSearchTests
 {
-    private const long FewMoves = 1500;
+    private const long FewMoves = 700;
 
     private static NetTopologySuite.Geometries.Polygon Rectangle(double width, double height, double x = 0, double y = 0) =>
         Outlines.Rectangle(new Box(x, y, x + width, y + height));

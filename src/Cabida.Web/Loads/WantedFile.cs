@@ -1,0 +1,34 @@
+using Cabida.Formats.Cutting;
+
+namespace Cabida.Web.Loads;
+
+/// <summary>In which format a load is asked for.</summary>
+/// <param name="Format">The format.</param>
+/// <param name="Units">What the numbers of an SVG stand for.</param>
+internal sealed record WantedFile(CutFormat Format, SvgUnits Units)
+{
+    private static readonly Dictionary<string, CutFormat> Formats = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["svg"] = CutFormat.Svg,
+        ["dxf"] = CutFormat.Dxf,
+        ["dxf-r12"] = CutFormat.DxfOld,
+        ["hpgl"] = CutFormat.Hpgl,
+        ["pdf"] = CutFormat.Pdf,
+    };
+
+    private static readonly Dictionary<string, SvgUnits> AllUnits = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["mm"] = SvgUnits.Millimetres,
+        ["96"] = SvgUnits.Per96,
+        ["90"] = SvgUnits.Per90,
+        ["72"] = SvgUnits.Per72,
+    };
+
+    /// <summary>What is asked for, SVG in millimetres unless said; or why it cannot be given.</summary>
+    public static (WantedFile? Wanted, string? Problem) Of(string? format, string? units) =>
+        !Formats.TryGetValue(format ?? "svg", out var kind)
+            ? (null, $"There is no format {format}. There are {string.Join(", ", Formats.Keys)}.")
+        : !AllUnits.TryGetValue(units ?? "mm", out var numbers)
+            ? (null, $"Units of {units} are not known. There are {string.Join(", ", AllUnits.Keys)}, the last three to the inch.")
+        : (new WantedFile(kind, numbers), null);
+}
