@@ -171,7 +171,7 @@ internal sealed class BottomLeft
             stretches.Clear();
             if (!ground.IsBox)
             {
-                Gather(NoFitOf(OutsideOf(ground), laying.OwnBands.Value).At(row), 0, low, high);
+                Gather(NoFitOf(OutsideOf(ground), laying.OwnBands).At(row), 0, low, high);
             }
 
             foreach (var (bands, at, x) in on.Laid)
@@ -286,6 +286,9 @@ internal sealed class BottomLeft
     /// <summary>A thing at a turn, in bands.</summary>
     private sealed class Laying
     {
+        private readonly Func<Bands> own;
+        private Bands? ownBands;
+
         public Laying(LayThing thing, double turn, double height)
         {
             var rings = Turned(thing.Grown, turn);
@@ -293,15 +296,15 @@ internal sealed class BottomLeft
             var count = Math.Max(1, (int)Math.Ceiling(((maxY - minY) / height) - 1e-9));
             Grown = Bands.Of(rings, height, minY, count);
             Own = thing.ExtentAt(turn);
-            OwnBands = new(() => Bands.Of(Turned(thing.Own, turn), height, minY, count));
+            own = () => Bands.Of(Turned(thing.Own, turn), height, minY, count);
         }
 
         public Bands Grown { get; }
 
         public Extent Own { get; }
 
-        /// <summary>Its own shape, in the bands of the grown one.</summary>
-        public Lazy<Bands> OwnBands { get; }
+        /// <summary>Its own shape, in the bands of the grown one; made when a ground first asks for it.</summary>
+        public Bands OwnBands => ownBands ??= own();
 
         /// <summary>How far the grown shape begins below its own.</summary>
         public double Pad => Own.MinY - Grown.Foot;

@@ -55,11 +55,21 @@ internal static class Collision
     }
 
     /// <summary>
-    /// How much they overlap, as far as their discs tell: more than nothing, and growing with depth. A root of an area, weighed by how
-    /// bulky both are.
+    /// How much they overlap: more than nothing, and growing with depth. Of convex shapes the least way out, of others as far as their
+    /// discs tell; a root of an area, weighed by how bulky both are.
     /// </summary>
     public static double Amount(PosedShape a, PosedShape b)
     {
+        if (a.Shape.IsConvex && b.Shape.IsConvex)
+        {
+            var (least, wide) = (
+                NearShare * Math.Max(a.Shape.Diameter, b.Shape.Diameter),
+                2 * Math.Min(a.Shape.PoleRadii[0], b.Shape.PoleRadii[0])
+            );
+            var way = Deep(Math.Min(WayOut(a, b), WayOut(b, a)), least);
+            return Math.Sqrt(((way * wide) + (least * least)) * a.Shape.Bulk * b.Shape.Bulk);
+        }
+
         var near = (float)(NearShare * Math.Max(a.Shape.Diameter, b.Shape.Diameter));
         var (nears, squared, twice) = (Vector256.Create(near), Vector256.Create(near * near), Vector256.Create(2 * near));
         var sum = Vector256<float>.Zero;
@@ -83,6 +93,30 @@ internal static class Collision
         }
 
         return Math.Sqrt(((near * near) + Vector256.Sum(sum)) * a.Shape.Bulk * b.Shape.Bulk);
+    }
+
+    /// <summary>
+    /// How far a convex shape must be moved at least to lie beyond one of another's edges (separating axes; Gottschalk, Lin and Manocha
+    /// 1996).
+    /// </summary>
+    private static double WayOut(PosedShape a, PosedShape b)
+    {
+        var least = double.MaxValue;
+        for (var i = 0; i < a.Xs.Length; i++)
+        {
+            var j = a.Next[i];
+            var (ux, uy) = (a.Xs[j] - a.Xs[i], a.Ys[j] - a.Ys[i]);
+            var most = double.MinValue;
+            for (var k = 0; k < b.Xs.Length; k++)
+            {
+                var c = (ux * (b.Ys[k] - a.Ys[i])) - (uy * (b.Xs[k] - a.Xs[i]));
+                most = Math.Max(most, a.Shape.IsLeft ? c : -c);
+            }
+
+            least = Math.Min(least, most / Math.Sqrt((ux * ux) + (uy * uy)));
+        }
+
+        return least;
     }
 
     /// <summary>Whether any discs overlap, by more than their places are rounded.</summary>

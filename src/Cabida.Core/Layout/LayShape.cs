@@ -30,8 +30,8 @@ internal sealed class LayShape
     private static readonly double[] Away = [0.05, 0.1, 0.2, 0.4];
 
     /// <summary>Found when they are first looked at: a first plan does without.</summary>
-    private readonly Lazy<Circle[]> poles;
-    private readonly Lazy<float[]> poleRadii;
+    private Circle[]? poles;
+    private float[]? poleRadii;
 
     private LayShape(Area area, PlanePoint middle)
     {
@@ -39,17 +39,6 @@ internal sealed class LayShape
         PolygonStarts = [0, .. Running(polygons.Select(p => 1 + p.NumInteriorRings))];
         Rings = [.. Outlines.RingsOf(area).Select(r => Points(r, middle))];
         Area = area.Area;
-        poles = new(() => [.. Layout.Poles.Of(Rings, Area)]);
-        poleRadii = new(() =>
-        {
-            var radii = new float[(Poles.Length + Lanes - 1) / Lanes * Lanes];
-            for (var i = 0; i < Poles.Length; i++)
-            {
-                radii[i] = (float)Poles[i].Radius;
-            }
-
-            return radii;
-        });
         Radius = Rings.SelectMany(r => r).Max(p => p.To(default));
         var box = Box.Of(area)!.Value;
         Diameter = Math.Sqrt((box.Width * box.Width) + (box.Height * box.Height));
@@ -57,6 +46,8 @@ internal sealed class LayShape
         [
             .. Rings.SelectMany(Corners).Where(c => c.Turn > Sharply).OrderByDescending(c => c.Turn).Take(MostSharp).Select(c => c.At),
         ];
+        IsLeft = Rings[0].Zip([.. Rings[0].Skip(1), Rings[0][0]], (p, q) => (p.X * q.Y) - (q.X * p.Y)).Sum() > 0;
+        IsConvex = Rings.Length == 1 && area.ConvexHull().Area <= Area * (1 + 1e-9);
         Bulk = Math.Sqrt(area.ConvexHull().Area);
     }
 
@@ -67,10 +58,10 @@ internal sealed class LayShape
     public int[] PolygonStarts { get; }
 
     /// <summary>Discs within it, the largest first.</summary>
-    public Circle[] Poles => poles.Value;
+    public Circle[] Poles => poles ??= [.. Layout.Poles.Of(Rings, Area)];
 
     /// <summary>Their radii, filled up with none to a multiple of the lanes that are worked out at once.</summary>
-    public float[] PoleRadii => poleRadii.Value;
+    public float[] PoleRadii => poleRadii ??= Filled([.. Poles.Select(p => (float)p.Radius)]);
 
     /// <summary>Its area.</summary>
     public double Area { get; }
@@ -86,6 +77,12 @@ internal sealed class LayShape
 
     /// <summary>The root of its hull's area: how hard it is to move past others.</summary>
     public double Bulk { get; }
+
+    /// <summary>Whether its first ring goes round to the left.</summary>
+    public bool IsLeft { get; }
+
+    /// <summary>Whether it is its own hull.</summary>
+    public bool IsConvex { get; }
 
     /// <summary>How many corners it has.</summary>
     public int CornerCount => Rings.Sum(r => r.Length);
@@ -161,6 +158,12 @@ internal sealed class LayShape
         var simple =
             away == 0 ? TopologyPreservingSimplifier.Simplify(area, Tolerances.Fit / 1000) : DouglasPeuckerSimplifier.Simplify(area, away);
         return simple.IsEmpty ? area : simple;
+    }
+
+    private static float[] Filled(float[] radii)
+    {
+        Array.Resize(ref radii, (radii.Length + Lanes - 1) / Lanes * Lanes);
+        return radii;
     }
 
     /// <summary>The corners of a ring, each with how far its outline turns there, either way; radians.</summary>

@@ -168,7 +168,7 @@ public sealed class LayoutSearch
 
             failures++;
             step = Math.Max(LastStep, step / 2);
-            from = failures % 2 == 1 ? best : Stirred(separation.State);
+            from = failures % 2 == 1 ? separation.State : Stirred(separation.State);
         }
     }
 
