@@ -77,7 +77,7 @@ internal sealed class Bands
         for (var row = 0; row < count; row++)
         {
             var (low, high) = (foot + (row * height) + Touching, foot + ((row + 1) * height) - Touching);
-            foreach (var spans in (List<double>[])[Spans(rings, low), Spans(rings, high)])
+            foreach (var spans in (List<double>[])[Rings.Spans(rings, low), Rings.Spans(rings, high)])
             {
                 for (var i = 0; i + 1 < spans.Count; i += 2)
                 {
@@ -94,28 +94,6 @@ internal sealed class Bands
         y <= low.Y ? low.X
         : y >= high.Y ? high.X
         : low.X + ((high.X - low.X) * (y - low.Y) / (high.Y - low.Y));
-
-    /// <summary>Where a level line enters and leaves.</summary>
-    private static List<double> Spans(IReadOnlyList<PlanePoint[]> rings, double y)
-    {
-        var crossings = new List<double>();
-        foreach (var ring in rings)
-        {
-            var a = ring[^1];
-            foreach (var b in ring)
-            {
-                if (a.Y > y != b.Y > y)
-                {
-                    crossings.Add(a.X + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y)));
-                }
-
-                a = b;
-            }
-        }
-
-        crossings.Sort();
-        return crossings;
-    }
 
     /// <summary>Stretches as a list of where each begins and ends; those that overlap are one.</summary>
     internal static double[] Merged(List<(double From, double To)> stretches)

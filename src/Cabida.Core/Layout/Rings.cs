@@ -43,6 +43,28 @@ internal static class Rings
         return Hold(rings, at) ? Math.Sqrt(nearest) : -Math.Sqrt(nearest);
     }
 
+    /// <summary>Where a level line enters and leaves what they enclose, in order.</summary>
+    public static List<double> Spans(IReadOnlyList<PlanePoint[]> rings, double y)
+    {
+        var crossings = new List<double>();
+        foreach (var ring in rings)
+        {
+            var a = ring[^1];
+            foreach (var b in ring)
+            {
+                if (a.Y > y != b.Y > y)
+                {
+                    crossings.Add(a.X + ((b.X - a.X) * (y - a.Y) / (b.Y - a.Y)));
+                }
+
+                a = b;
+            }
+        }
+
+        crossings.Sort();
+        return crossings;
+    }
+
     private static double SquaredToEdge(PlanePoint p, PlanePoint a, PlanePoint b)
     {
         var (dx, dy) = (b.X - a.X, b.Y - a.Y);

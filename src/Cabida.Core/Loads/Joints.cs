@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Layout;
 using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Loads;
@@ -48,22 +49,7 @@ internal sealed class Joints
     /// <summary>A joint at a place, with what it crosses.</summary>
     public Joint At(double at)
     {
-        var spans = new List<double>();
-        foreach (var ring in rings)
-        {
-            var a = ring[^1];
-            foreach (var b in ring)
-            {
-                if (a.Y > at != b.Y > at)
-                {
-                    spans.Add(a.X + ((b.X - a.X) * (at - a.Y) / (b.Y - a.Y)));
-                }
-
-                a = b;
-            }
-        }
-
-        spans.Sort();
+        var spans = Rings.Spans(rings, at);
         var crosses = 0.0;
         for (var i = 0; i + 1 < spans.Count; i += 2)
         {
