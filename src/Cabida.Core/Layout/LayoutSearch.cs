@@ -10,18 +10,22 @@ public sealed class LayoutSearch
     /// <summary>More things than this are only placed, not separated: every pair of them would have to be kept.</summary>
     private const int MostSeparated = 600;
     private const int Rounds = 12;
+    private const double Scatter = 0.4;
+    private const double StepGrowth = 1.5;
     private const double FirstStep = 0.03;
     private const double LastStep = 0.001;
     private const int MostFailures = 100;
 
+    private readonly IReadOnlyList<LayItem> items;
     private readonly LayProblem problem;
     private readonly Action<LayPlan> found;
     private readonly SearchRandom random;
     private LayState best;
 
-    private LayoutSearch(LayProblem problem, Action<LayPlan> found, int seed)
+    private LayoutSearch(IReadOnlyList<LayItem> items, LayProblem problem, Action<LayPlan> found)
     {
-        (this.problem, this.found, random, best) = (problem, found, new SearchRandom(seed), new LayState(problem));
+        (this.items, this.problem, this.found) = (items, problem, found);
+        (random, best) = (new SearchRandom(problem.Terms.Seed), new LayState(problem));
     }
 
     /// <summary>Searches until nothing better is likely, or until it is stopped.</summary>
@@ -50,7 +54,7 @@ public sealed class LayoutSearch
             return;
         }
 
-        var search = new LayoutSearch(new LayProblem(items, places, terms), found, terms.Seed);
+        var search = new LayoutSearch(items, new LayProblem(items, places, terms), found);
         try
         {
             search.Begin(stop);
@@ -82,23 +86,31 @@ public sealed class LayoutSearch
         // And orders near the first: each thing a little earlier or later.
         for (var n = 0; n < Rounds && all.Count <= MostSeparated; n++)
         {
-            Offer(fill.Of([.. all.OrderByDescending(i => keys[0](i) * (1 + (0.4 * (random.Share() - 0.5))))], stop));
+            Offer(fill.Of([.. all.OrderByDescending(i => keys[0](i) * (1 + (Scatter * (random.Share() - 0.5))))], stop));
         }
     }
 
-    /// <summary>Takes a state that overlaps nowhere, if it is better than all before.</summary>
+    /// <summary>Takes a state, if it is better than all before and stands the exact check.</summary>
     private bool Offer(LayState offered)
     {
         var state = offered.Copy();
         state.DropEmpty(problem.Terms.Begun.Count);
-        if (best.Places.Count > 0 && !state.Plan().BetterThan(best.Plan()))
+        var plan = state.Plan();
+        if ((best.Places.Count > 0 && !plan.BetterThan(best.Plan())) || !IsSound(plan))
         {
             return false;
         }
 
         best = state;
-        found(best.Plan());
+        found(plan);
         return true;
+    }
+
+    /// <summary>Whether a plan has no fault but what lies in how things are pinned: that is the maker's.</summary>
+    private bool IsSound(LayPlan plan)
+    {
+        var pinned = items.Where(i => i.Pinned is not null).Select(i => i.Id).ToHashSet();
+        return PlanCheck.Of(items, problem.Places, problem.Terms, plan).All(f => pinned.Contains(f.Id) && pinned.Contains(f.Other));
     }
 
     private void Improve(long moves, CancellationToken stop)
@@ -138,9 +150,16 @@ public sealed class LayoutSearch
             }
         }
 
+        var loads = new Dictionary<string, int>(StringComparer.Ordinal);
         foreach (var i in waiting)
         {
             var load = random.Below(state.Places.Count);
+            // What is kept together comes to one load.
+            if (problem.Things[i].Item.Group is { Length: > 0 } group && !loads.TryAdd(group, load))
+            {
+                load = loads[group];
+            }
+
             var box = state.GroundOf(load).Box;
             (state.Load[i], state.Turn[i]) = (load, problem.Things[i].Turns[0]);
             (state.X[i], state.Y[i]) = (box.MinX + (random.Share() * box.Width), box.MinY + (random.Share() * box.Height));
@@ -162,7 +181,7 @@ public sealed class LayoutSearch
             stop.ThrowIfCancellationRequested();
             if (separation.Try(from, best.Length() * (1 - step), stop) && Offer(separation.State))
             {
-                (from, failures, step) = (best, 0, Math.Min(FirstStep, step * 1.5));
+                (from, failures, step) = (best, 0, Math.Min(FirstStep, step * StepGrowth));
                 continue;
             }
 
@@ -189,6 +208,11 @@ public sealed class LayoutSearch
 
         var a = large[random.Below(large.Count)];
         var b = large[random.Below(large.Count)];
+        if (stirred.Load[a] != stirred.Load[b] && (problem.Things[a].Item.Group.Length > 0 || problem.Things[b].Item.Group.Length > 0))
+        {
+            return stirred;
+        }
+
         (stirred.Load[a], stirred.Load[b]) = (stirred.Load[b], stirred.Load[a]);
         (stirred.X[a], stirred.X[b]) = (stirred.X[b], stirred.X[a]);
         (stirred.Y[a], stirred.Y[b]) = (stirred.Y[b], stirred.Y[a]);

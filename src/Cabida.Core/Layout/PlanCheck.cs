@@ -100,7 +100,6 @@ public static class PlanCheck
             yield return new PlanFault(PlanFaultKind.Turned, item.Id, item.Id, 0);
         }
 
-        // What is pinned lies where the maker wants it, also where it should not.
         var there = Outlines.Moved(item.Outline, laid.At.Motion);
         var left = Outlines
             .RingsOf(Outlines.Without(there, Outlines.Grown(ground, Tolerances.Fit, Tolerances.Fit / 10)))

@@ -10,7 +10,4 @@ public readonly record struct RigidMotion(double Degrees, double X, double Y)
 {
     /// <summary>It as a change of place.</summary>
     public Motion Motion => Motion.TurnLeft(Degrees).Moved(X, Y);
-
-    /// <summary>It and then a move.</summary>
-    public RigidMotion Moved(double dx, double dy) => new(Degrees, X + dx, Y + dy);
 }

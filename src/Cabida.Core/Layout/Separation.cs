@@ -14,6 +14,9 @@ internal sealed class Separation
     private const int MostIdle = 25;
     private const double Slack = 1e-9;
     private const int Strikes = 2;
+
+    /// <summary>What is not less than this share of the least overlap is no gain worth waiting for more.</summary>
+    private const double Gain = 0.98;
     private const double MostGrowth = 2;
     private const double LeastGrowth = 1.2;
     private const double Decay = 0.95;
@@ -32,6 +35,9 @@ internal sealed class Separation
     private readonly List<LoadMembers> members = [];
     private readonly bool turnsFreely;
     private readonly Turned[] turns;
+
+    /// <summary>What is kept together stays on its load, so that it stays together.</summary>
+    private readonly bool[] staysOn;
     private readonly long mostMoves;
     private double limit;
 
@@ -40,6 +46,7 @@ internal sealed class Separation
         mostMoves = most;
         (this.problem, this.random, count) = (problem, random, problem.Things.Count);
         turnsFreely = problem.Terms.Turning == Turning.Any;
+        staysOn = [.. problem.Things.Select(t => t.Item.Group.Length > 0)];
         turns = [.. LayProblem.TurnsOf(problem.Terms.Turning).Select(t => new Turned(t))];
         grown = [.. problem.Things.Select(t => new PosedShape(t.Grown))];
         triedGrown = [.. problem.Things.Select(t => new PosedShape(t.Grown))];
@@ -92,7 +99,7 @@ internal sealed class Separation
 
                 if (total < least)
                 {
-                    idle = total < 0.98 * least ? 0 : idle + 1;
+                    idle = total < Gain * least ? 0 : idle + 1;
                     (best, least) = (State.Copy(), total);
                 }
                 else
@@ -103,7 +110,7 @@ internal sealed class Separation
                 Weigh();
             }
 
-            strike = least < 0.98 * leastThen ? -1 : strike;
+            strike = least < Gain * leastThen ? -1 : strike;
             Take(best);
         }
 
@@ -277,12 +284,12 @@ internal sealed class Separation
             throw new OperationCanceledException();
         }
 
-        var best = new Best(Refined);
+        var best = new BestSpots(Refined);
         var now = SpotOf(i);
         best.Add(now, AmountAt(i, now, double.MaxValue) + (groundWeights[i] * Beyond(i, now)));
         for (var n = 0; n < Anywhere; n++)
         {
-            var load = members.Count == 1 ? 0 : random.Below(members.Count);
+            var load = staysOn[i] ? now.Load : random.Below(members.Count);
             var turn = turnsFreely ? new Turned(random.Share() * 360) : turns[random.Below(turns.Length)];
             var range = RangeOf(i, load, turn.Degrees);
             if (range.IsNone)
@@ -312,7 +319,7 @@ internal sealed class Separation
 
         for (var n = 0; n < AtCorners; n++)
         {
-            var load = members.Count == 1 ? 0 : random.Below(members.Count);
+            var load = staysOn[i] ? now.Load : random.Below(members.Count);
             var turn = turnsFreely ? now.Turn : turns[random.Below(turns.Length)];
             var range = RangeOf(i, load, turn.Degrees);
             if (!range.IsNone && AtCorner(i, load, turn, range) is { } spot2 && range.Holds(spot2))
@@ -340,7 +347,7 @@ internal sealed class Separation
     }
 
     /// <summary>A place at which a sharp corner of a thing meets that of another, or a corner of the ground's box.</summary>
-    private Spot? AtCorner(int i, int load, Turned turn, Range range)
+    private Spot? AtCorner(int i, int load, Turned turn, SpotRange range)
     {
         var mine = problem.Things[i].Grown.Sharp;
         var j = members[load].Any(random);
@@ -360,7 +367,7 @@ internal sealed class Separation
         return new Spot(load, turn, at.X - own.X, at.Y - own.Y);
     }
 
-    private void Look(int i, Spot spot, Best best) => best.Add(spot, AmountAt(i, spot, best.Worst));
+    private void Look(int i, Spot spot, BestSpots best) => best.Add(spot, AmountAt(i, spot, best.Worst));
 
     private void Put(int i, Spot spot)
     {
@@ -464,68 +471,10 @@ internal sealed class Separation
     }
 
     /// <summary>Where the middle of a thing may lie, so that its box lies in that of the ground and within the limit.</summary>
-    private Range RangeOf(int i, int load, double turn)
+    private SpotRange RangeOf(int i, int load, double turn)
     {
         var (box, extent) = (State.GroundOf(load).Box, problem.Things[i].ExtentAt(turn));
         var top = load == State.Places.Count - 1 ? Math.Min(box.MaxY, box.MinY + limit) : box.MaxY;
-        return new Range(box.MinX - extent.MinX, box.MinY - extent.MinY, box.MaxX - extent.MaxX, top - extent.MaxY);
-    }
-
-    private readonly record struct Spot(int Load, Turned Turn, double X, double Y)
-    {
-        public Geometry.PlanePoint Of(Geometry.PlanePoint p) =>
-            new((Turn.Cos * p.X) - (Turn.Sin * p.Y) + X, (Turn.Sin * p.X) + (Turn.Cos * p.Y) + Y);
-    }
-
-    /// <summary>A turn with its sine and cosine; quarters are exact.</summary>
-    private readonly record struct Turned
-    {
-        public Turned(double degrees)
-        {
-            var by = Geometry.Motion.TurnLeft(degrees);
-            (Degrees, Sin, Cos) = (degrees, by.D, by.A);
-        }
-
-        public double Degrees { get; }
-
-        public double Sin { get; }
-
-        public double Cos { get; }
-    }
-
-    private readonly record struct Range(double MinX, double MinY, double MaxX, double MaxY)
-    {
-        public bool IsNone => MaxX < MinX || MaxY < MinY;
-
-        public bool Holds(Spot spot) => spot.X >= MinX && spot.X <= MaxX && spot.Y >= MinY && spot.Y <= MaxY;
-
-        public Spot Within(Spot spot) => spot with { X = Math.Clamp(spot.X, MinX, MaxX), Y = Math.Clamp(spot.Y, MinY, MaxY) };
-    }
-
-    /// <summary>The few best places seen.</summary>
-    private sealed class Best(int most)
-    {
-        private readonly List<(Spot Spot, double Amount)> all = [];
-
-        public IReadOnlyList<(Spot Spot, double Amount)> All => all;
-
-        /// <summary>More than this is not kept.</summary>
-        public double Worst => all.Count < most ? double.MaxValue : all[^1].Amount;
-
-        public void Add(Spot spot, double amount)
-        {
-            if (amount >= Worst)
-            {
-                return;
-            }
-
-            if (all.Count == most)
-            {
-                all.RemoveAt(most - 1);
-            }
-
-            var at = all.FindIndex(s => s.Amount > amount);
-            all.Insert(at < 0 ? all.Count : at, (spot, amount));
-        }
+        return new SpotRange(box.MinX - extent.MinX, box.MinY - extent.MinY, box.MaxX - extent.MaxX, top - extent.MaxY);
     }
 }

@@ -146,6 +146,17 @@ public class LayoutSearchTests
 
         byGroup["4"].ShouldNotContain(-1);
         plan.NotLaid.ShouldBeEmpty();
+        // And stays so as plans become better: three of a row go on a load, with others of no row around them.
+        List<LayItem> rows = [.. Grouped(1, 3), .. Grouped(2, 3), .. Grouped(3, 3), .. Many(6, 40, 30, "single")];
+        var better = Plans(rows, [new(Rectangle(190, 140))], new LayTerms(2));
+        foreach (var found in better)
+        {
+            found
+                .Loads.SelectMany((l, n) => l.Items.Select(i => (Row: i.Id.Piece.Split('-')[0], Load: n)))
+                .Where(i => i.Row.StartsWith('g'))
+                .GroupBy(i => i.Row)
+                .ShouldAllBe(g => g.Select(i => i.Load).Distinct().Count() == 1);
+        }
     }
 
     [Fact]
