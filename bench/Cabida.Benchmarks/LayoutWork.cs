@@ -14,18 +14,11 @@ internal static class LayoutWork
     private const double ScissorsRoom = 3;
     private static readonly int[] Sizes = [10, 20, 40, 60];
 
-    private static readonly string[] Names =
-    [
-        .. "Ada Ignacy Bo Wilhelmina Oluwaseun Agnieszka Cy Jean-Baptiste Þórdís Marguerite Ike Konstantinos Nguyễn Rosalind Ottoline Pip ".Split(
-            ' ',
-            StringSplitOptions.RemoveEmptyEntries
-        ),
-        .. "Theodora Sven Maximilian Una Bartholomew Ewa Clementine Dag Evangeline Finn Guinevere Hal Isadora Jo Katarzyna Lev Magdalena ".Split(
-            ' ',
-            StringSplitOptions.RemoveEmptyEntries
-        ),
-        .. "Ned Ophelia Quy Radegund Søren Tatiana Ulrich".Split(' ', StringSplitOptions.RemoveEmptyEntries),
-    ];
+    private static readonly string[] Names = (
+        "Ada Ignacy Bo Wilhelmina Oluwaseun Agnieszka Cy Jean-Baptiste Þórdís Marguerite Ike Konstantinos Nguyễn Rosalind Ottoline "
+        + "Pip Theodora Sven Maximilian Una Bartholomew Ewa Clementine Dag Evangeline Finn Guinevere Hal Isadora Jo Katarzyna Lev "
+        + "Magdalena Ned Ophelia Quy Radegund Søren Tatiana Ulrich"
+    ).Split(' ');
 
     public static void Report(double seconds)
     {

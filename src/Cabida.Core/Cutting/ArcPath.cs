@@ -18,7 +18,9 @@ public static class ArcPath
     private const int MostHalvings = 12;
     private const int Looked = 12;
 
-    /// <summary>Arcs turn by a quarter at most, so that what lies between the places looked at cannot stray: tan(π/8), rounded up.</summary>
+    /// <summary>
+    /// Arcs turn by a quarter at most, so that what lies between the places looked at cannot stray: tan(π/8), rounded up.
+    /// </summary>
     private const double MostBulge = 0.4143;
 
     /// <summary>Flatter arcs are straight: they lie within a thousandth of a millimetre of their chord.</summary>

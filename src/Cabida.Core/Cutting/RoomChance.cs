@@ -24,8 +24,8 @@ public readonly record struct RoomChance(double Uncertainty, double OfTouching)
     }
 
     /// <summary>
-    /// The standard normal distribution, by its continued fraction in the tails and its series about zero (Abramowitz and Stegun 26.2.11 and
-    /// 26.2.14): to 1e-10.
+    /// The standard normal distribution, by its continued fraction in the tails and its series about zero (Abramowitz and Stegun 26.2.11
+    /// and 26.2.14): to 1e-10.
     /// </summary>
     public static double Normal(double x)
     {

@@ -105,7 +105,9 @@ internal sealed class Joints
         public int CompareTo(Cost other) => (Crossed, Near, Sections).CompareTo((other.Crossed, other.Near, other.Sections));
     }
 
-    /// <summary>The cheapest way from the first place to the last in steps no longer than the reach, and of equal ones the evenest.</summary>
+    /// <summary>
+    /// The cheapest way from the first place to the last in steps no longer than the reach, and of equal ones the evenest.
+    /// </summary>
     private sealed class Cheapest
     {
         private readonly List<double> places;

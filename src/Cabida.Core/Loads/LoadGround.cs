@@ -81,7 +81,8 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
         return end <= lead
             ? Outcome<LoadGround>.Fail(
                 Phrase.Say(
-                    $"{Measures.Length.Mm(box.Height)} of it are left, and lead and tail take {Measures.Length.Mm(lead + tail)}: nothing is cut of it."
+                    $"{Measures.Length.Mm(box.Height)} of it are left, and lead and tail take "
+                        + $"{Measures.Length.Mm(lead + tail)}: nothing is cut of it."
                 )
             )
             : Of(new Box(0, 0, width, box.Height), new Box(0, lead, width, end), stock, margin, item.Form == StockForm.Roll, lead, tail);

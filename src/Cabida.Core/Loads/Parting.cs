@@ -108,7 +108,8 @@ public sealed record Parting(IReadOnlyList<Joint> Joints, IReadOnlyList<Section>
     private static bool Fits(Area ink, double reach, bool across) => Box.Of(ink) is { } box && (across ? box.Width : box.Height) <= reach;
 
     /// <summary>
-    /// Where the marks of a stretch of a joint lie: one at each end of it, on the joint where the waste has room, else as near to it as it has.
+    /// Where the marks of a stretch of a joint lie: one at each end of it, on the joint where the waste has room, else as near to it as
+    /// it has.
     /// </summary>
     private static List<PlanePoint> MarksOf(
         NetTopologySuite.Geometries.Prepared.IPreparedGeometry taken,

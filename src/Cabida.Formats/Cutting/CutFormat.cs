@@ -1,5 +1,6 @@
 using System.Text;
 using Cabida.Core.Cutting;
+using Cabida.Core.Stock;
 
 namespace Cabida.Formats.Cutting;
 
@@ -61,7 +62,7 @@ public sealed record WrittenCut(CutFormat Format, byte[] Bytes, ReadCut Read, st
     /// <param name="format">The format.</param>
     /// <param name="units">What the numbers of an SVG stand for.</param>
     /// <param name="knife">What a knife asks for, written into HPGL; null leaves it to the cutter.</param>
-    public static WrittenCut Of(CutDrawing drawing, CutFormat format, SvgUnits units = SvgUnits.Millimetres, DragKnife? knife = null)
+    public static WrittenCut Of(CutDrawing drawing, CutFormat format, SvgNumbers units = SvgNumbers.Millimetres, DragKnife? knife = null)
     {
         var (bytes, read) = format switch
         {
@@ -95,9 +96,8 @@ public sealed record WrittenCut(CutFormat Format, byte[] Bytes, ReadCut Read, st
         );
         if (read.Lines.Count != meant.Lines.Count || read.Outlines != meant.Outlines)
         {
-            return FormattableString.Invariant(
-                $"Read back, it has {read.Outlines} outlines and {read.Lines.Count} lines instead of {meant.Outlines} and {meant.Lines.Count}."
-            );
+            return FormattableString.Invariant($"Read back, it has {read.Outlines} outlines and {read.Lines.Count} lines instead of ")
+                + FormattableString.Invariant($"{meant.Outlines} and {meant.Lines.Count}.");
         }
 
         if (read.Width is { } width && Math.Max(Math.Abs(width - drawing.Width), Math.Abs(read.Height!.Value - drawing.Height)) > off)

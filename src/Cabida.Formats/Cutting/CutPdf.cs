@@ -44,7 +44,8 @@ public static class CutPdf
         {
             file.Put(
                 number,
-                $"[/Separation /{Name(film.Film)} /DeviceRGB << /FunctionType 2 /Domain [0 1] /C0 [1 1 1] /C1 [{Colour(film.Colour)}] /N 1 >>]"
+                $"[/Separation /{Name(film.Film)} /DeviceRGB << /FunctionType 2 /Domain [0 1] /C0 [1 1 1] "
+                    + $"/C1 [{Colour(film.Colour)}] /N 1 >>]"
             );
         }
 

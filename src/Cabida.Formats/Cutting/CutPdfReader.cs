@@ -6,7 +6,9 @@ using Cabida.Core.Geometry;
 
 namespace Cabida.Formats.Cutting;
 
-/// <summary>Reads back what <see cref="CutPdf"/> writes: pages, their boxes and the paths of their contents, through the table of objects.</summary>
+/// <summary>
+/// Reads back what <see cref="CutPdf"/> writes: pages, their boxes and the paths of their contents, through the table of objects.
+/// </summary>
 public static partial class CutPdfReader
 {
     /// <summary>Reads a file, a load for each page.</summary>

@@ -1,25 +1,10 @@
 using System.Xml.Linq;
 using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Stock;
 using Cabida.Formats.Svg;
 
 namespace Cabida.Formats.Cutting;
-
-/// <summary>What the numbers of an SVG stand for, as a cutter's program may take them.</summary>
-public enum SvgUnits
-{
-    /// <summary>Millimetres.</summary>
-    Millimetres,
-
-    /// <summary>96 to the inch.</summary>
-    Per96,
-
-    /// <summary>90 to the inch.</summary>
-    Per90,
-
-    /// <summary>72 to the inch.</summary>
-    Per72,
-}
 
 /// <summary>
 /// A load as SVG at true size: width and height in millimetres, and a view box in the units that the cutter's program takes numbers for.
@@ -32,20 +17,20 @@ public static class CutSvg
     private static readonly XNamespace Ns = "http://www.w3.org/2000/svg";
 
     /// <summary>How many units a millimetre has.</summary>
-    public static double PerMillimetre(SvgUnits units) =>
+    public static double PerMillimetre(SvgNumbers units) =>
         units switch
         {
-            SvgUnits.Millimetres => 1,
-            SvgUnits.Per96 => 96 / Inch,
-            SvgUnits.Per90 => 90 / Inch,
-            SvgUnits.Per72 => 72 / Inch,
+            SvgNumbers.Millimetres => 1,
+            SvgNumbers.Per96 => 96 / Inch,
+            SvgNumbers.Per90 => 90 / Inch,
+            SvgNumbers.Per72 => 72 / Inch,
             _ => throw new ArgumentOutOfRangeException(nameof(units)),
         };
 
     /// <summary>Writes a load.</summary>
     /// <param name="drawing">The load.</param>
     /// <param name="units">What its numbers stand for.</param>
-    public static string Write(CutDrawing drawing, SvgUnits units = SvgUnits.Millimetres)
+    public static string Write(CutDrawing drawing, SvgNumbers units = SvgNumbers.Millimetres)
     {
         ArgumentNullException.ThrowIfNull(drawing);
         var scale = PerMillimetre(units);

@@ -2,7 +2,9 @@ using Cabida.Core.Cutting;
 
 namespace Cabida.Formats.Cutting;
 
-/// <summary>What a file of the form of 2000 must hold around its lines: tables, blocks and the root of its objects, each with a handle.</summary>
+/// <summary>
+/// What a file of the form of 2000 must hold around its lines: tables, blocks and the root of its objects, each with a handle.
+/// </summary>
 internal static class Dxf2000
 {
     // The handles of what others point to.

@@ -1,3 +1,4 @@
+using Cabida.Core.Stock;
 using Cabida.Formats.Cutting;
 
 namespace Cabida.Web.Loads;
@@ -5,7 +6,7 @@ namespace Cabida.Web.Loads;
 /// <summary>In which format a load is asked for.</summary>
 /// <param name="Format">The format.</param>
 /// <param name="Units">What the numbers of an SVG stand for.</param>
-internal sealed record WantedFile(CutFormat Format, SvgUnits Units)
+internal sealed record WantedFile(CutFormat Format, SvgNumbers Units)
 {
     private static readonly Dictionary<string, CutFormat> Formats = new(StringComparer.OrdinalIgnoreCase)
     {
@@ -16,12 +17,12 @@ internal sealed record WantedFile(CutFormat Format, SvgUnits Units)
         ["pdf"] = CutFormat.Pdf,
     };
 
-    private static readonly Dictionary<string, SvgUnits> AllUnits = new(StringComparer.OrdinalIgnoreCase)
+    private static readonly Dictionary<string, SvgNumbers> AllUnits = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["mm"] = SvgUnits.Millimetres,
-        ["96"] = SvgUnits.Per96,
-        ["90"] = SvgUnits.Per90,
-        ["72"] = SvgUnits.Per72,
+        ["mm"] = SvgNumbers.Millimetres,
+        ["96"] = SvgNumbers.Per96,
+        ["90"] = SvgNumbers.Per90,
+        ["72"] = SvgNumbers.Per72,
     };
 
     /// <summary>What is asked for, SVG in millimetres unless said; or why it cannot be given.</summary>

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Stock;
 using Cabida.Core.Type;
 using Cabida.Formats.Cutting;
 using Cabida.Typography;
@@ -67,7 +68,7 @@ public sealed class CutFilesTests : IDisposable
             CutGroups.OfMark(new PlanePoint(170, 100), 6)
         );
 
-    private string Written(CutDrawing drawing, CutFormat format, SvgUnits units = SvgUnits.Millimetres)
+    private string Written(CutDrawing drawing, CutFormat format, SvgNumbers units = SvgNumbers.Millimetres)
     {
         var file = WrittenCut.Of(drawing, format, units);
         file.Problem.ShouldBeNull();
@@ -77,15 +78,15 @@ public sealed class CutFilesTests : IDisposable
     }
 
     [Theory]
-    [InlineData(CutFormat.Svg, SvgUnits.Millimetres)]
-    [InlineData(CutFormat.Svg, SvgUnits.Per96)]
-    [InlineData(CutFormat.Svg, SvgUnits.Per90)]
-    [InlineData(CutFormat.Svg, SvgUnits.Per72)]
-    [InlineData(CutFormat.Dxf, SvgUnits.Millimetres)]
-    [InlineData(CutFormat.DxfOld, SvgUnits.Millimetres)]
-    [InlineData(CutFormat.Hpgl, SvgUnits.Millimetres)]
-    [InlineData(CutFormat.Pdf, SvgUnits.Millimetres)]
-    public void Every_format_comes_back_as_it_was_written(CutFormat format, SvgUnits units)
+    [InlineData(CutFormat.Svg, SvgNumbers.Millimetres)]
+    [InlineData(CutFormat.Svg, SvgNumbers.Per96)]
+    [InlineData(CutFormat.Svg, SvgNumbers.Per90)]
+    [InlineData(CutFormat.Svg, SvgNumbers.Per72)]
+    [InlineData(CutFormat.Dxf, SvgNumbers.Millimetres)]
+    [InlineData(CutFormat.DxfOld, SvgNumbers.Millimetres)]
+    [InlineData(CutFormat.Hpgl, SvgNumbers.Millimetres)]
+    [InlineData(CutFormat.Pdf, SvgNumbers.Millimetres)]
+    public void Every_format_comes_back_as_it_was_written(CutFormat format, SvgNumbers units)
     {
         var file = WrittenCut.Of(Whole, format, units);
         file.Problem.ShouldBeNull();
@@ -156,7 +157,7 @@ public sealed class CutFilesTests : IDisposable
     public void Other_programs_draw_the_same_of_svg_pdf_and_hpgl()
     {
         var svg = Drawn(Written(Inked, CutFormat.Svg));
-        foreach (var units in new[] { SvgUnits.Per96, SvgUnits.Per90, SvgUnits.Per72 })
+        foreach (var units in new[] { SvgNumbers.Per96, SvgNumbers.Per90, SvgNumbers.Per72 })
         {
             Apart(svg, Drawn(Written(Inked, CutFormat.Svg, units))).ShouldBeLessThanOrEqualTo(1);
         }
@@ -204,9 +205,9 @@ public sealed class CutFilesTests : IDisposable
     [Fact]
     public void The_size_guard_says_what_a_wrong_assumption_would_show() =>
         SizeGuard
-            .Of(292, SvgUnits.Millimetres)
+            .Of(292, SvgNumbers.Millimetres)
             .Select(g => (g.TakenFor, Math.Round(g.Width, 2)))
-            .ShouldBe([(SvgUnits.Millimetres, 292), (SvgUnits.Per96, 77.26), (SvgUnits.Per90, 82.41), (SvgUnits.Per72, 103.01)]);
+            .ShouldBe([(SvgNumbers.Millimetres, 292), (SvgNumbers.Per96, 77.26), (SvgNumbers.Per90, 82.41), (SvgNumbers.Per72, 103.01)]);
 
     [Fact]
     public void Hpgl_cuts_inner_outlines_first_and_writes_what_a_knife_asks_for()
