@@ -17,9 +17,6 @@ internal sealed class Separation
 
     /// <summary>What is not less than this share of the least overlap is no gain worth waiting for more.</summary>
     private const double Gain = 0.98;
-    private const double MostGrowth = 2;
-    private const double LeastGrowth = 1.2;
-    private const double Decay = 0.95;
 
     private readonly LayProblem problem;
     private readonly SearchRandom random;
@@ -28,10 +25,7 @@ internal sealed class Separation
     private readonly PosedShape[] own;
     private readonly PosedShape[] triedGrown;
     private readonly PosedShape[] triedOwn;
-    private readonly double[] weights;
-    private readonly double[] groundWeights;
-    private readonly double[] amounts;
-    private readonly double[] groundAmounts;
+    private readonly Overlaps overlaps;
     private readonly List<LoadMembers> members = [];
     private readonly bool turnsFreely;
     private readonly Turned[] turns;
@@ -54,8 +48,7 @@ internal sealed class Separation
         var boxes = problem.Grounds.All(g => g.IsBox);
         own = [.. problem.Things.Select((t, i) => boxes || ReferenceEquals(t.Own, t.Grown) ? grown[i] : new PosedShape(t.Own))];
         triedOwn = [.. problem.Things.Select((t, i) => ReferenceEquals(own[i], grown[i]) ? triedGrown[i] : new PosedShape(t.Own))];
-        (weights, amounts) = (new double[count * count], new double[count * count]);
-        (groundWeights, groundAmounts) = (new double[count], new double[count]);
+        overlaps = new Overlaps(count);
         State = new LayState(problem);
     }
 
@@ -81,9 +74,8 @@ internal sealed class Separation
             return false;
         }
 
-        Array.Fill(weights, 1);
-        Array.Fill(groundWeights, 1);
-        var (best, least) = (State.Copy(), Total());
+        overlaps.WeighAlike();
+        var (best, least) = (State.Copy(), overlaps.Total());
         for (var strike = 0; strike < Strikes && least > 0; strike++)
         {
             var (idle, leastThen) = (0, least);
@@ -91,7 +83,7 @@ internal sealed class Separation
             {
                 stop.ThrowIfCancellationRequested();
                 MoveAll(stop);
-                var total = Total();
+                var total = overlaps.Total();
                 if (total == 0)
                 {
                     return true;
@@ -107,7 +99,7 @@ internal sealed class Separation
                     idle++;
                 }
 
-                Weigh();
+                overlaps.Weigh();
             }
 
             strike = least < Gain * leastThen ? -1 : strike;
@@ -115,21 +107,6 @@ internal sealed class Separation
         }
 
         return least == 0;
-    }
-
-    private double Total()
-    {
-        var total = 0.0;
-        for (var i = 0; i < count; i++)
-        {
-            total += groundAmounts[i];
-            for (var j = 0; j < i; j++)
-            {
-                total += amounts[(i * count) + j];
-            }
-        }
-
-        return total;
     }
 
     /// <summary>Takes a state over and works all overlaps out.</summary>
@@ -157,7 +134,7 @@ internal sealed class Separation
             members[State.Load[i]].Add(i, grown[i]);
         }
 
-        Array.Clear(amounts);
+        overlaps.Clear();
         for (var i = 0; i < count; i++)
         {
             if (State.Load[i] >= 0)
@@ -181,7 +158,7 @@ internal sealed class Separation
     /// <summary>Works out what a thing overlaps.</summary>
     private void Measure(int i)
     {
-        groundAmounts[i] = problem.Things[i].Item.Pinned is null ? Standing(own[i], State.Load[i]) + Beyond(i, SpotOf(i)) : 0;
+        overlaps.SetGround(i, problem.Things[i].Item.Pinned is null ? Standing(own[i], State.Load[i]) + Beyond(i, SpotOf(i)) : 0);
         for (var j = 0; j < count; j++)
         {
             if (j == i)
@@ -193,7 +170,7 @@ internal sealed class Separation
                 State.Load[j] == State.Load[i] && !BothPinned(i, j) && Collision.Of(grown[i], grown[j])
                     ? Collision.Amount(grown[i], grown[j])
                     : 0;
-            (amounts[(i * count) + j], amounts[(j * count) + i]) = (amount, amount);
+            overlaps.Set(i, j, amount);
         }
     }
 
@@ -215,64 +192,20 @@ internal sealed class Separation
 
     private bool BothPinned(int i, int j) => problem.Things[i].Item.Pinned is not null && problem.Things[j].Item.Pinned is not null;
 
-    private bool Overlaps(int i)
-    {
-        if (groundAmounts[i] > 0)
-        {
-            return true;
-        }
-
-        for (var j = 0; j < count; j++)
-        {
-            if (amounts[(i * count) + j] > 0)
-            {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     private void MoveAll(CancellationToken stop)
     {
         var order = Enumerable
             .Range(0, count)
-            .Where(i => State.Load[i] >= 0 && problem.Things[i].Item.Pinned is null && Overlaps(i))
+            .Where(i => State.Load[i] >= 0 && problem.Things[i].Item.Pinned is null && overlaps.Any(i))
             .ToList();
         random.Shuffle(order);
         foreach (var i in order)
         {
-            if (Overlaps(i))
+            if (overlaps.Any(i))
             {
                 stop.ThrowIfCancellationRequested();
                 Move(i);
             }
-        }
-    }
-
-    private void Weigh()
-    {
-        var most = 0.0;
-        foreach (var amount in amounts)
-        {
-            most = Math.Max(most, amount);
-        }
-
-        foreach (var amount in groundAmounts)
-        {
-            most = Math.Max(most, amount);
-        }
-
-        double Weighed(double weight, double amount) =>
-            amount > 0 ? weight * (LeastGrowth + ((MostGrowth - LeastGrowth) * amount / most)) : Math.Max(1, weight * Decay);
-        for (var i = 0; i < weights.Length; i++)
-        {
-            weights[i] = Weighed(weights[i], amounts[i]);
-        }
-
-        for (var i = 0; i < count; i++)
-        {
-            groundWeights[i] = Weighed(groundWeights[i], groundAmounts[i]);
         }
     }
 
@@ -286,7 +219,7 @@ internal sealed class Separation
 
         var best = new BestSpots(Refined);
         var now = SpotOf(i);
-        best.Add(now, AmountAt(i, now, double.MaxValue) + (groundWeights[i] * Beyond(i, now)));
+        best.Add(now, AmountAt(i, now, double.MaxValue) + (overlaps.GroundWeight(i) * Beyond(i, now)));
         for (var n = 0; n < Anywhere; n++)
         {
             var load = staysOn[i] ? now.Load : random.Below(members.Count);
@@ -453,7 +386,7 @@ internal sealed class Separation
     {
         var (shape, shapeOwn) = (triedGrown[i], triedOwn[i]);
         Pose(shape, shapeOwn, spot);
-        var sum = groundWeights[i] * Standing(shapeOwn, spot.Load);
+        var sum = overlaps.GroundWeight(i) * Standing(shapeOwn, spot.Load);
         var there = members[spot.Load];
         for (var row = 0; sum < most && there.Meeting(row, shape, out var met); row++)
         {
@@ -462,7 +395,7 @@ internal sealed class Separation
                 var j = there.Next(row, ref met);
                 if (j != i && Collision.Of(shape, grown[j]))
                 {
-                    sum += weights[(i * count) + j] * Collision.Amount(shape, grown[j]);
+                    sum += overlaps.Weight(i, j) * Collision.Amount(shape, grown[j]);
                 }
             }
         }
