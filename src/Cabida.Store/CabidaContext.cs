@@ -31,6 +31,12 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
     /// <summary>Long work.</summary>
     public DbSet<WorkRow> Works => Set<WorkRow>();
 
+    /// <summary>How plans came to lie.</summary>
+    public DbSet<LayoutRow> Layouts => Set<LayoutRow>();
+
+    /// <summary>Files of released loads.</summary>
+    public DbSet<CutFileRow> CutFiles => Set<CutFileRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -54,6 +60,8 @@ public sealed class CabidaContext(DbContextOptions<CabidaContext> options) : DbC
         modelBuilder.Entity<PictureRow>().HasKey(p => p.Id);
         modelBuilder.Entity<OutlinesRow>().HasKey(p => p.Id);
         modelBuilder.Entity<TypefaceRow>().HasKey(p => p.Id);
+        modelBuilder.Entity<LayoutRow>().HasKey(l => new { l.PlanId, l.Key });
+        modelBuilder.Entity<CutFileRow>().HasKey(f => f.Id);
         modelBuilder.Entity<WorkRow>().HasIndex(w => new { w.Kind, w.State });
         modelBuilder.Entity<ReferenceRow>(e =>
         {

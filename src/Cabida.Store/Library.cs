@@ -423,7 +423,8 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     /// <summary>What is lacking, in words: “the film Navy”.</summary>
     private static string Said(Dangling to) => $"the {to.To.Kind} {(to.Name.Length > 0 ? to.Name : to.To.Id)}";
 
-    private static string FreshId() => Guid.NewGuid().ToString("N")[..12];
+    /// <summary>An id that nothing has yet.</summary>
+    public static string FreshId() => Guid.NewGuid().ToString("N")[..12];
 
     private DateTime Now => clock.GetUtcNow().UtcDateTime;
 }

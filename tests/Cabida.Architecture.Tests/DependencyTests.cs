@@ -65,6 +65,7 @@ public class DependencyTests
         ["Loads"],
         ["Cutting"],
         ["Pieces"],
+        ["Plans"],
         ["Remedies"],
     ];
 

@@ -13,6 +13,25 @@ internal sealed class LayState
         Array.Fill(Load, -1);
     }
 
+    /// <summary>A plan as a state; it is of the things of the problem.</summary>
+    public static LayState Of(LayProblem problem, LayPlan plan)
+    {
+        var state = new LayState(problem);
+        var indices = problem.Things.Select((t, i) => (t.Item.Id, i)).ToDictionary(t => t.Id, t => t.i);
+        for (var load = 0; load < plan.Loads.Count; load++)
+        {
+            state.Places.Add(plan.Loads[load].Place);
+            foreach (var laid in plan.Loads[load].Items)
+            {
+                var (i, at) = (indices[laid.Id], problem.Inward(laid.At));
+                (state.Load[i], state.Turn[i]) = (load, at.Degrees);
+                (state.X[i], state.Y[i]) = problem.Things[i].MiddleAt(at);
+            }
+        }
+
+        return state;
+    }
+
     private LayState(LayState other)
     {
         problem = other.problem;

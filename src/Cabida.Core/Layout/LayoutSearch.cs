@@ -34,14 +34,16 @@ public sealed class LayoutSearch
     /// <param name="terms">How.</param>
     /// <param name="found">Told every plan that is better than all before.</param>
     /// <param name="stop">Ends it; what was found stands.</param>
-    /// <param name="moves">Ends it after so many moves, so that it ends at the same place on any machine.</param>
+    /// <param name="moves">Ends it after so many moves, so that it ends at the same place on any machine; after 0, with the first plans.</param>
+    /// <param name="from">A plan to go on from, instead of first plans; one that is not sound is not.</param>
     public static void Run(
         IReadOnlyList<LayItem> items,
         IReadOnlyList<LayPlace> places,
         LayTerms terms,
         Action<LayPlan> found,
         CancellationToken stop,
-        long moves = long.MaxValue
+        long moves = long.MaxValue,
+        LayPlan? from = null
     )
     {
         ArgumentNullException.ThrowIfNull(items);
@@ -57,8 +59,12 @@ public sealed class LayoutSearch
         var search = new LayoutSearch(items, new LayProblem(items, places, terms), found);
         try
         {
-            search.Begin(stop);
-            if (items.Count is > 1 and <= MostSeparated)
+            if (from is null || !search.GoOn(from))
+            {
+                search.Begin(stop);
+            }
+
+            if (moves > 0 && items.Count is > 1 and <= MostSeparated)
             {
                 search.Improve(moves, stop);
             }
@@ -67,6 +73,18 @@ public sealed class LayoutSearch
         {
             // What was found stands.
         }
+    }
+
+    /// <summary>Takes a plan for the best there is, unless it is of other things or not sound.</summary>
+    private bool GoOn(LayPlan from)
+    {
+        if (from.Loads.Count == 0 || !IsSound(from))
+        {
+            return false;
+        }
+
+        best = LayState.Of(problem, from);
+        return true;
     }
 
     private void Begin(CancellationToken stop)

@@ -60,12 +60,14 @@ public sealed record LoadPlan(double ReachWidth, double ReachHeight, IReadOnlyLi
     /// <param name="reachHeight">The length that can be cut; millimetres.</param>
     /// <param name="scissorsRoom">The least distance between pieces, or their weed boxes.</param>
     /// <param name="weeds">What weed boxes need around them.</param>
+    /// <param name="mayTurn">Whether what is too wide may be turned a quarter.</param>
     public static LoadPlan Of(
         IReadOnlyList<LoadItem> items,
         double reachWidth,
         double reachHeight,
         double scissorsRoom,
-        WeedRoom weeds = default
+        WeedRoom weeds = default,
+        bool mayTurn = true
     )
     {
         ArgumentNullException.ThrowIfNull(items);
@@ -80,7 +82,7 @@ public sealed record LoadPlan(double ReachWidth, double ReachHeight, IReadOnlyLi
             {
                 wanted.Add(upright);
             }
-            else if (turned.Within(across, along))
+            else if (mayTurn && turned.Within(across, along))
             {
                 wanted.Add(turned);
             }

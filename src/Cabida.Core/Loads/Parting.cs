@@ -29,7 +29,7 @@ public sealed record Parting(IReadOnlyList<Joint> Joints, IReadOnlyList<Section>
     public const double UsualLap = 1;
 
     /// <summary>How far marks keep from ink; millimetres.</summary>
-    private const double MarkClear = 1;
+    public const double MarkClear = 1;
     private const double Step = 0.5;
 
     /// <summary>The best joints for ink, upright ones from the left and then those across from the foot; or why there are none.</summary>

@@ -87,6 +87,13 @@ public sealed record RunSetUp(
         return Weeding.FirstOrDefault(w => w.FilmId == id)?.Ways ?? WeedWays.Usual;
     }
 
+    /// <summary>Whether its first side lies behind clear goods and is seen through them: it is then cut the other way round.</summary>
+    public bool SeenThrough { get; init; }
+
+    /// <summary>Whether a side lies behind clear goods and is seen through them.</summary>
+    /// <param name="side">The side, the first being 0.</param>
+    public bool IsSeenThrough(int side) => side == 0 ? SeenThrough : side <= Sides.Count && Sides[side - 1].SeenThrough;
+
     /// <summary>The films that it names, its own first.</summary>
     public IEnumerable<string> NamedFilms() => Films.Prepend(Film).OfType<Pin>().Select(p => p.Id).Distinct(StringComparer.Ordinal);
 

@@ -24,7 +24,15 @@ public sealed record WeedingTook(
     [property: Range(0, 1_000_000)] int Small,
     [property: Range(0, 1e9)] double CutLength,
     [property: Range(0.01, 10_000)] double Minutes
-);
+)
+{
+    /// <summary>Words as long as may be noted.</summary>
+    public static string Shortened(string words)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        return words.Length <= DocumentGate.LongestName ? words : words[..DocumentGate.LongestName];
+    }
+}
 
 /// <summary>What the workshop remembers of weeding: how each film was last cut for it, and how long it really took.</summary>
 public sealed record WeedingBook

@@ -38,8 +38,11 @@ public sealed record WrittenCut(CutFormat Format, byte[] Bytes, ReadCut Read, st
     private const double LengthOff = 0.001;
 
     /// <summary>What its kind of file is called on the web.</summary>
-    public string MediaType =>
-        Format switch
+    public string MediaType => MediaTypeOf(Format);
+
+    /// <summary>What a kind of file is called on the web.</summary>
+    public static string MediaTypeOf(CutFormat format) =>
+        format switch
         {
             CutFormat.Svg => "image/svg+xml",
             CutFormat.Dxf or CutFormat.DxfOld => "image/vnd.dxf",

@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Motifs;
+using Cabida.Core.Plans;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 
@@ -61,9 +62,16 @@ public static class DocumentKinds
     /// </summary>
     public static DocumentKind<FilmStock> FilmStock { get; } = new(new RowKind<FilmStock>("stock", Forms.First, _ => "Stock", _ => []));
 
+    /// <summary>How pieces of a film are cut together. It names film, cutter and runs and holds none of them.</summary>
+    public static DocumentKind<CutPlan> Plan { get; } = new(new RowKind<CutPlan>("plan", Forms.First, _ => "Plan", _ => []));
+
+    /// <summary>Released loads: they hold all that they were made from and refer to nothing.</summary>
+    public static DocumentKind<ReleasedLoad> Load { get; } =
+        new(new RowKind<ReleasedLoad>("load", Forms.First, l => $"{l.Name}, load {l.Number} of {l.Of}", _ => []));
+
     /// <summary>All of them.</summary>
     public static IReadOnlyList<DocumentKind> All { get; } =
-    [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook, FilmStock];
+    [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook, FilmStock, Plan, Load];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

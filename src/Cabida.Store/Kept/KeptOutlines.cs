@@ -1,4 +1,3 @@
-using System.IO.Compression;
 using System.Security.Cryptography;
 using System.Text;
 using Cabida.Core.Motifs;
@@ -21,18 +20,12 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
         var id = Convert.ToHexStringLower(SHA256.HashData(json).AsSpan(0, 16));
         if (!await db.Outlines.AsNoTracking().AnyAsync(o => o.Id == id, stop))
         {
-            using var packed = new MemoryStream();
-            await using (var brotli = new BrotliStream(packed, CompressionLevel.Fastest))
-            {
-                await brotli.WriteAsync(json, stop);
-            }
-
             db.Outlines.Add(
                 new OutlinesRow
                 {
                     Id = id,
                     Form = Forms.Current,
-                    Packed = packed.ToArray(),
+                    Packed = Packing.Pack(json),
                     AddedAt = clock.GetUtcNow().UtcDateTime,
                 }
             );
@@ -50,9 +43,7 @@ public sealed class KeptOutlines(CabidaContext db, TimeProvider clock)
             return null;
         }
 
-        using var brotli = new BrotliStream(new MemoryStream(row.Packed), CompressionMode.Decompress);
-        using var json = new MemoryStream();
-        brotli.CopyTo(json);
-        return new GraphicOutlines(id, DocumentJson.Read<List<GraphicPiece>>(Forms, row.Form, Encoding.UTF8.GetString(json.ToArray())));
+        var json = Encoding.UTF8.GetString(Packing.Unpack(row.Packed));
+        return new GraphicOutlines(id, DocumentJson.Read<List<GraphicPiece>>(Forms, row.Form, json));
     }
 }

@@ -1,11 +1,13 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Motifs;
+using Cabida.Core.Plans;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Web.Blanks;
 using Cabida.Web.Graphics;
 using Cabida.Web.Jobs;
 using Cabida.Web.Motifs;
+using Cabida.Web.Plans;
 using Cabida.Web.Runs;
 using Cabida.Web.Stock;
 
@@ -25,6 +27,8 @@ internal static class Views
         services.AddScoped<IViews<Film, FilmView>, FilmViews>();
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
         services.AddScoped<IViews<FilmStock, FilmStockView>, FilmStockViews>();
+        services.AddScoped<IViews<CutPlan, PlanView>, PlanViews>();
+        services.AddScoped<IViews<ReleasedLoad, ReleasedView>, ReleasedViews>();
         services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();
         services.AddScoped<Proofs.WorkshopMark>();
         services.AddScoped<RunCards>();

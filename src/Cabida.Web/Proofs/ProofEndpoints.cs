@@ -225,7 +225,7 @@ internal static class ProofEndpoints
     private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run, InkFactsCache facts)
     {
         var (fit, verdict) = (piece.Fit, run.Run.Verdicts.Of(piece.Fit.Piece));
-        var (revision, zone, seen) = (run.Run.SetUp.Blank?.Revision ?? 0, laid.Zone, SeenOf(piece, run));
+        var (zone, seen) = (laid.Zone, SeenNow.HashOf(piece, run));
         return new ProofPieceView(
             fit.Piece.Id,
             fit.Piece.Name,
@@ -237,7 +237,7 @@ internal static class ProofEndpoints
             SvgPath.Of(zone, Tolerances.File),
             fit.LetterHeight,
             [.. fit.Concessions.Select(c => c.Message)],
-            Proofing.StateOf(verdict, seen, piece.Hash, revision),
+            SeenNow.StateOf(run, piece, seen),
             verdict?.Words ?? "",
             Proofing.Since(run.Run.Verdicts.Shown, fit.Piece.Id, seen),
             seen,
@@ -256,19 +256,6 @@ internal static class ProofEndpoints
                     : Box.Of(fit.Ink)
             )
             .OfType<Box>();
-    }
-
-    /// <summary>Tells apart all that the customer sees and gets of a piece.</summary>
-    internal static string SeenOf(FittedPiece piece, ReadRun run)
-    {
-        var on = run.SurfaceOf(piece.Fit.Piece);
-        return SeenHash.Of(
-            piece.Hash,
-            piece.Films.Select(f => on.Basis.FilmOf(f.Film.FilmId)),
-            run.Run.SetUp.Blank!.Id,
-            run.Blank!,
-            on.Sheet
-        );
     }
 
     /// <summary>Why a piece is not offered to the customer: what stops it, or that nothing of it can be set.</summary>

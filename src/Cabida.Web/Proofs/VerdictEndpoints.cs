@@ -84,7 +84,7 @@ internal static class VerdictEndpoints
                                             p =>
                                             {
                                                 stop.ThrowIfCancellationRequested();
-                                                return ProofEndpoints.SeenOf(fitted.Of(run, p), run);
+                                                return SeenNow.HashOf(fitted.Of(run, p), run);
                                             }
                                         )
                                     ),
@@ -136,7 +136,7 @@ internal static class VerdictEndpoints
         foreach (var piece in run.Run.Pieces.Where(p => seen.ContainsKey(p.Id)))
         {
             var made = fitted.Of(run, piece);
-            var now = ProofEndpoints.SeenOf(made, run);
+            var now = SeenNow.HashOf(made, run);
             if (now == seen[piece.Id] && CheckedPiece.MayBeCut(run, made, facts))
             {
                 verdicts.Add((piece.Id, new Verdict(true, "", made.Hash, run.Run.SetUp.Blank?.Revision ?? 0) { Seen = now }));

@@ -2,7 +2,6 @@ using Cabida.Core.Measures;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
 using Cabida.Core.Wording;
-using Cabida.Web.Loads;
 using Cabida.Web.Runs;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -10,9 +9,9 @@ namespace Cabida.Web.Weeding;
 
 /// <summary>What weeding something took, as typed; nothing typed takes it back.</summary>
 /// <param name="Key">What was weeded.</param>
-/// <param name="PieceId">The piece; null for a load.</param>
+/// <param name="PieceId">The piece.</param>
 /// <param name="Minutes">The minutes.</param>
-internal sealed record TookTyped(string Key, string? PieceId, string Minutes);
+internal sealed record TookTyped(string Key, string PieceId, string Minutes);
 
 /// <summary>Pieces as waste, and what weeding them took.</summary>
 internal static class WeedingEndpoints
@@ -46,7 +45,6 @@ internal static class WeedingEndpoints
                     RunReader reader,
                     FittedPieces fitted,
                     FilmWasteCache kept,
-                    LoadPlanner planner,
                     WeedingMemory memory,
                     CancellationToken stop
                 ) =>
@@ -57,10 +55,7 @@ internal static class WeedingEndpoints
                         throw new NotWorkableException(unread);
                     }
 
-                    var found = typed.PieceId is { } pieceId
-                        ? await OfPiece(id, pieceId, typed.Key, reader, fitted, kept, stop)
-                        : await OfLoad(id, typed.Key, planner, stop);
-                    if (found is not { } of)
+                    if (await OfPiece(id, typed.PieceId, typed.Key, reader, fitted, kept, stop) is not { } of)
                     {
                         return TypedResults.NotFound();
                     }
@@ -97,7 +92,7 @@ internal static class WeedingEndpoints
             ? null
             : new(
                 key,
-                Shortened($"{run.Run.Name}: {piece.Name}"),
+                WeedingTook.Shortened($"{run.Run.Name}: {piece.Name}"),
                 waste.Purpose,
                 waste.Weeds.Bits,
                 waste.Weeds.Small,
@@ -105,21 +100,4 @@ internal static class WeedingEndpoints
                 0
             );
     }
-
-    /// <summary>What there is to weed of a load.</summary>
-    private static async Task<WeedingTook?> OfLoad(string id, string key, LoadPlanner planner, CancellationToken stop) =>
-        await planner.Plan(id, stop) is { } plan && plan.Loads.FirstOrDefault(l => WeedingKey.OfLoad(id, l.Load.Number) == key) is { } load
-            ? new(
-                key,
-                Shortened($"{plan.Run.Run.Name}: load {load.Load.Number}"),
-                load.Film.Purpose,
-                load.Weeds.Weeding.Bits,
-                load.Weeds.Weeding.Small,
-                load.Weeds.Weeding.CutLength,
-                0
-            )
-            : null;
-
-    private static string Shortened(string words) =>
-        words.Length <= Core.Documents.DocumentGate.LongestName ? words : words[..Core.Documents.DocumentGate.LongestName];
 }

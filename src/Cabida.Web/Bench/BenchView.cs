@@ -5,78 +5,31 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Pieces;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
-using Cabida.Formats.Svg;
+using Cabida.Core.Plans;
 using Cabida.Web.Inks;
+using Cabida.Web.Plans;
 using Cabida.Web.Runs;
 using Cabida.Web.Weeding;
 
-namespace Cabida.Web.Loads;
+namespace Cabida.Web.Bench;
 
-/// <summary>A piece on a load; millimetres from the reach's lower left, y up.</summary>
-internal sealed record LoadPieceView(string PieceId, string Name, string InkPath, Box Box, bool Turned);
-
-/// <summary>A load with what its file measured when it was read back.</summary>
-internal sealed record LoadView(
-    int Number,
-    string Film,
-    string Colour,
-    FilmPattern Pattern,
-    string PatternColour,
-    bool Mirrored,
-    FilmPurpose Purpose,
-    double ReachWidth,
-    double ReachHeight,
-    string FileName,
-    IReadOnlyList<LoadPieceView> Pieces,
-    Box Used,
-    int Outlines,
-    double FileWidth,
-    double FileHeight,
-    WeedsView Weeds
-);
-
-/// <summary>The loads of a run.</summary>
-internal sealed record LoadsView(
-    IReadOnlyList<Finding> Lacks,
-    double ScissorsRoom,
-    string Cutter,
-    IReadOnlyList<LoadView> Loads,
-    IReadOnlyList<HeldPiece> Held
+/// <summary>A run with its pieces and how each of its films is laid.</summary>
+/// <param name="Run">The run.</param>
+/// <param name="All">Its pieces, fitted.</param>
+/// <param name="Plans">Its plans, a film each.</param>
+/// <param name="Released">Released loads on which something of it lies.</param>
+/// <param name="Lacks">What is lacking.</param>
+internal sealed record BenchRun(
+    ReadRun Run,
+    IReadOnlyList<FittedPiece> All,
+    IReadOnlyList<LaidPlan> Plans,
+    IReadOnlyList<ReleasedLoad> Released,
+    IReadOnlyList<Finding> Lacks
 )
 {
-    public static LoadsView Of(PlannedRun plan) =>
-        new(plan.Lacks, plan.ScissorsRoom, plan.Run.Cutter?.Name ?? "", [.. plan.Loads.Select(l => ViewOf(plan, l))], plan.Held);
-
-    private static LoadView ViewOf(PlannedRun plan, PlannedLoad load)
-    {
-        var measured = CutFile.Of(plan, load).Measured;
-        return new LoadView(
-            load.Load.Number,
-            load.Film.Name,
-            load.Film.Colour,
-            load.Film.Pattern,
-            load.Film.PatternColour,
-            load.Film.Mirrored,
-            load.Film.Purpose,
-            load.ReachWidth,
-            load.ReachHeight,
-            load.FileName + ".svg",
-            [
-                .. load.Pieces.Select(p => new LoadPieceView(
-                    p.Piece.Fit.Piece.Id,
-                    p.Piece.Fit.Piece.Name,
-                    SvgPath.Of(p.Ink, Tolerances.File),
-                    p.Box,
-                    p.Turned
-                )),
-            ],
-            Box.Around(load.Pieces.Select(p => p.Box).Concat(load.Weeds.Plans.Select(p => p.Box)))!.Value,
-            measured.Outlines,
-            measured.Width,
-            measured.Height,
-            WeedsView.Of(load.Weeds, load.Film.Purpose, plan.Book, WeedingKey.OfLoad(plan.Run.Id, load.Load.Number))
-        );
-    }
+    /// <summary>The loads of all its films; those of the first film come first.</summary>
+    public IReadOnlyList<(LaidPlan Plan, CutLoad Load, int Number)> Loads { get; } =
+        [.. Plans.SelectMany(p => p.Loads.Select(l => (p, l))).Select((l, i) => (l.p, l.l, i + 1))];
 }
 
 /// <summary>A side of a piece as the bench needs it, measured from the blank's own edges.</summary>
@@ -135,14 +88,14 @@ internal sealed record BenchView(
     GoodsView Goods,
     IReadOnlyList<BenchLoad> Loads,
     IReadOnlyList<BenchSurface> Surfaces,
-    IReadOnlyList<HeldPiece> Held
+    IReadOnlyList<HeldBack> Held
 )
 {
-    public static BenchView Of(PlannedRun plan, DrawnInks inks, InkFactsCache facts)
+    public static BenchView Of(BenchRun plan, DrawnInks inks, InkFactsCache facts, WeedingBook book)
     {
         var run = plan.Run;
         var loadOf = plan
-            .Loads.SelectMany(l => l.Pieces.Select(p => (Key: (p.Piece.Fit.Piece.Id, p.Side), l.Load.Number)))
+            .Loads.SelectMany(l => l.Load.Pieces.Select(p => (Key: (p.Thing.Id.Piece, p.Thing.Id.Side), l.Number)))
             .ToLookup(p => p.Key, p => p.Number);
         var surfaces = plan
             .All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance)
@@ -152,13 +105,13 @@ internal sealed record BenchView(
             plan.Lacks,
             run.Blank?.Name ?? "",
             string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
-            [.. plan.Loads.Select(l => l.Film).Distinct()],
-            run.Cutter?.Name ?? "",
+            [.. plan.Plans.Where(p => p.Loads.Count > 0).Select(p => p.Read.Film!)],
+            plan.Plans.Select(p => p.Read.Cutter?.Name).FirstOrDefault() ?? "",
             run.Surface?.Wall is not null,
             GoodsView.Of(run.Blank?.Material),
-            [.. plan.Loads.Select(l => BenchLoad.Of(plan, l))],
+            [.. plan.Loads.Select(l => BenchLoad.Of(l.Plan, l.Load, l.Number, book))],
             surfaces,
-            plan.Held
+            [.. plan.Plans.SelectMany(p => p.Read.Runs).SelectMany(r => r.Held).DistinctBy(h => h.Piece)]
         );
     }
 
@@ -241,13 +194,13 @@ internal sealed record BenchView(
 /// <param name="Weeds">How it is weeded.</param>
 internal sealed record BenchLoad(int Number, string Film, string FileName, int Pieces, FilmPurpose Purpose, WeedsView Weeds)
 {
-    public static BenchLoad Of(PlannedRun plan, PlannedLoad load) =>
+    public static BenchLoad Of(LaidPlan plan, CutLoad load, int number, WeedingBook book) =>
         new(
-            load.Load.Number,
-            load.Film.Name,
+            number,
+            plan.Read.Film!.Name,
             load.FileName + ".svg",
             load.Pieces.Count,
-            load.Film.Purpose,
-            WeedsView.Of(load.Weeds, load.Film.Purpose, plan.Book, WeedingKey.OfLoad(plan.Run.Id, load.Load.Number))
+            plan.Read.Film.Purpose,
+            WeedsView.Of(load.Weeds, plan.Read.Film.Purpose, book, WeedingKey.OfLoad(plan.Read.Id, load.Number))
         );
 }

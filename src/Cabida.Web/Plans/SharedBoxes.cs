@@ -1,7 +1,7 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Waste;
 
-namespace Cabida.Web.Loads;
+namespace Cabida.Web.Plans;
 
 /// <summary>Keeps weed boxes that pieces of a load share, with their breaks, by all that they follow from. Bounded in bytes.</summary>
 internal sealed class SharedBoxes

@@ -1,7 +1,7 @@
 using Cabida.Core.Stock;
 using Cabida.Formats.Cutting;
 
-namespace Cabida.Web.Loads;
+namespace Cabida.Web.Plans;
 
 /// <summary>In which format a load is asked for.</summary>
 /// <param name="Format">The format.</param>
@@ -24,6 +24,10 @@ internal sealed record WantedFile(CutFormat Format, SvgNumbers Units)
         ["90"] = SvgNumbers.Per90,
         ["72"] = SvgNumbers.Per72,
     };
+
+    /// <summary>Whether it is what a kept file was made as.</summary>
+    public bool Is(string format, string units) =>
+        Formats.GetValueOrDefault(format) == Format && (Format != CutFormat.Svg || AllUnits.GetValueOrDefault(units) == Units);
 
     /// <summary>What is asked for, SVG in millimetres unless said; or why it cannot be given.</summary>
     public static (WantedFile? Wanted, string? Problem) Of(string? format, string? units) =>

@@ -1,0 +1,117 @@
+using Cabida.Core.Fitting;
+using Cabida.Core.Geometry;
+using Cabida.Core.Layout;
+using Cabida.Core.Loads;
+using Cabida.Core.Motifs;
+using Cabida.Core.Pieces;
+using Cabida.Core.Stock;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Core.Plans;
+
+/// <summary>A thing that is cut of one film: the ink of one side and copy of a piece, or a section of it.</summary>
+/// <param name="Id">What it is.</param>
+/// <param name="Run">The run it is of.</param>
+/// <param name="Piece">The piece.</param>
+/// <param name="Fit">The side of it.</param>
+/// <param name="Number">Which of the films of that side.</param>
+/// <param name="Film">The film as its run has it.</param>
+/// <param name="Ink">The ink as it is cut, mirrored where it is; millimetres, y up.</param>
+/// <param name="InkKey">Tells its ink apart from any other.</param>
+/// <param name="IsMirrored">Whether it is mirrored.</param>
+/// <param name="Ways">How its waste is cut.</param>
+public sealed record CutThing(
+    ItemId Id,
+    ReadRun Run,
+    FittedPiece Piece,
+    PieceFit Fit,
+    int Number,
+    Film Film,
+    Area Ink,
+    string InkKey,
+    bool IsMirrored,
+    WeedWays Ways
+)
+{
+    /// <summary>The section it is; null for what is whole.</summary>
+    public Section? Section { get; init; }
+
+    /// <summary>The name of its piece.</summary>
+    public string Name => Piece.Fit.Piece.Name;
+
+    /// <summary>Whether it is more than was ordered.</summary>
+    public bool IsSpare => Id.Copy >= PlanSpare.First;
+
+    /// <summary>The film and layer that its ink names.</summary>
+    public FilmPly Ply => Fit.Films[Number].Film;
+
+    /// <summary>How its ink comes from the coordinates of its side to how it is cut, before it is laid.</summary>
+    public Motion AsCut => IsMirrored ? Motion.Flip : Motion.None;
+
+    /// <summary>The box of its ink.</summary>
+    public Box Box { get; } = Box.Of(Ink) ?? throw new ArgumentException("There is no ink.", nameof(Ink));
+
+    /// <summary>All that a run has cut of a film: sides and copies of its pieces, spares not among them.</summary>
+    /// <param name="run">A run that lacks nothing.</param>
+    /// <param name="pieces">Its pieces, fitted.</param>
+    /// <param name="filmId">The film.</param>
+    /// <param name="copies">How many of a piece.</param>
+    public static IEnumerable<CutThing> Of(
+        ReadRun run,
+        IEnumerable<FittedPiece> pieces,
+        string filmId,
+        Func<FittedPiece, IEnumerable<int>> copies
+    )
+    {
+        ArgumentNullException.ThrowIfNull(run);
+        ArgumentNullException.ThrowIfNull(pieces);
+        ArgumentNullException.ThrowIfNull(copies);
+        return pieces.SelectMany(p =>
+        {
+            var one = p.Fits.SelectMany((fit, side) => OfSide(run, p, fit, side, filmId)).ToList();
+            return copies(p).SelectMany(copy => one.Select(t => t with { Id = t.Id with { Copy = copy } }));
+        });
+    }
+
+    /// <summary>The film that ink without a name of its own is cut of, or the one it names.</summary>
+    public static string FilmIdOf(ReadRun run, string named)
+    {
+        ArgumentNullException.ThrowIfNull(run);
+        return string.IsNullOrEmpty(named) ? run.Run.SetUp.Film?.Id ?? "" : named;
+    }
+
+    /// <summary>Whether a side of a run is mirrored in a film: cut from the back, or seen through what it lies behind, but not both.</summary>
+    public static bool Mirrors(ReadRun run, Film film, int side)
+    {
+        ArgumentNullException.ThrowIfNull(run);
+        ArgumentNullException.ThrowIfNull(film);
+        return film.Mirrored != run.Run.SetUp.IsSeenThrough(side);
+    }
+
+    private static IEnumerable<CutThing> OfSide(ReadRun run, FittedPiece piece, PieceFit fit, int side, string filmId)
+    {
+        for (var number = 0; number < fit.Films.Count; number++)
+        {
+            var layer = fit.Films[number];
+            if (layer.Ink.IsEmpty || FilmIdOf(run, layer.Film.FilmId) != filmId)
+            {
+                continue;
+            }
+
+            var film = run.Basis!.FilmOf(layer.Film.FilmId);
+            var mirrored = Mirrors(run, film, side);
+            yield return new CutThing(
+                new ItemId(run.Id, piece.Fit.Piece.Id, layer.Film.FilmId, side, layer.Film.Ply, 1, 0),
+                run,
+                piece,
+                fit,
+                number,
+                film,
+                mirrored ? Outlines.Moved(layer.Ink, Motion.Flip) : layer.Ink,
+                FormattableString.Invariant($"{fit.Hash} {number}{(mirrored ? " m" : "")}"),
+                mirrored,
+                run.Run.SetUp.WaysOf(layer.Film.FilmId)
+            );
+        }
+    }
+}

@@ -1,0 +1,74 @@
+using Cabida.Core.Checking;
+using Cabida.Core.Plans;
+using Cabida.Store;
+using Cabida.Web.Inks;
+using Cabida.Web.Plans;
+using Cabida.Web.Runs;
+using Cabida.Web.Weeding;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Cabida.Web.Bench;
+
+internal static class BenchEndpoints
+{
+    public static void MapBench(this RouteGroupBuilder api) =>
+        api.MapGet(
+                "/runs/{id}/bench",
+                async Task<Results<Ok<BenchView>, NotFound>> (
+                    string id,
+                    BenchReader reader,
+                    DrawnInks inks,
+                    InkFactsCache facts,
+                    WeedingMemory memory,
+                    CancellationToken stop
+                ) =>
+                    await reader.Find(id, stop) is { } run
+                        ? TypedResults.Ok(BenchView.Of(run, inks, facts, await memory.Read(stop)))
+                        : TypedResults.NotFound()
+            )
+            .WithTags("Bench")
+            .WithName("GetBench");
+}
+
+/// <summary>Reads runs for the bench.</summary>
+internal sealed class BenchReader(
+    Cabida.Store.Library library,
+    LibraryIndex index,
+    RunReader runs,
+    FittedPieces fitted,
+    PlanReader plans,
+    PlanLayer layer,
+    ReleasedLoads released
+)
+{
+    public async Task<BenchRun?> Find(string id, CancellationToken stop)
+    {
+        if (await runs.Find(id, stop) is not { } run)
+        {
+            return null;
+        }
+
+        if (run.Basis is null)
+        {
+            return new BenchRun(run, [], [], [], run.Lacks);
+        }
+
+        var laid = new List<LaidPlan>();
+        foreach (var plan in RunPlans.Of(run))
+        {
+            // A plan that nobody looked at yet is as it would be begun.
+            var stored =
+                await library.Find(DocumentKinds.Plan, plan.Id, stop)
+                ?? new Stored<CutPlan>(plan.Id, 0, default, default, new CutPlan(plan.FilmId) { Runs = [id] });
+            laid.Add(await layer.Lay(await plans.Read(stored, stop), stop));
+        }
+
+        var all = run.Run.Pieces.Select(p =>
+        {
+            stop.ThrowIfCancellationRequested();
+            return fitted.Of(run, p);
+        });
+        var cut = (await released.All(index, library, stop)).Select(l => l.Load).Where(l => l.RunIds().Contains(id));
+        return new BenchRun(run, [.. all], laid, [.. cut], [.. laid.SelectMany(l => l.Read.Lacks).DistinctBy(l => l.Message.ToString())]);
+    }
+}
