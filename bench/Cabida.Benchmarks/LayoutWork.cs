@@ -50,7 +50,7 @@ internal static class LayoutWork
         var jigsaw = Jigsaw.Of(count, convex, 7 * count);
         var items = jigsaw.Items(turned, 3);
         var place = new LayPlace(Outlines.Rectangle(new Box(0, 0, jigsaw.Width, 4 * jigsaw.Height)), IsRoll: true);
-        var terms = new LayTerms(0, turned ? Turning.Quarter : Turning.None);
+        var terms = new LayTerms(0, turned ? LayTurning.Quarter : LayTurning.None);
         var (plan, first, firstAfter) = Search(items, [place], terms, seconds);
         var density = jigsaw.Height / plan.Length;
         Say(

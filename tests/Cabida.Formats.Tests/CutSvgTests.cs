@@ -54,8 +54,8 @@ public sealed class CutSvgTests : IDisposable
         FileNames
             .OfLoad("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false)
             .ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl");
-        FileNames.OfLoad("Łódź / ../x", "  ", 2, 2, "Flex", true).ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored");
-        FileNames.OfLoad(new string('a', 300), "r", 1, 1, "f", false).Length.ShouldBeLessThan(80);
+        FileNames.OfLoad("Łódź / ../x", "  ", 2, 2, "Flex", "mirrored").ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored");
+        FileNames.OfLoad(new string('a', 300), "r", 1, 1, "f", "").Length.ShouldBeLessThan(80);
     }
 
     [Theory]

@@ -1,4 +1,6 @@
 import { Navigate, Route, Routes } from 'react-router';
+import { CuttingPage } from './cutting/CuttingPage';
+import { ReleasedPage } from './cutting/ReleasedPage';
 import { Header } from './frame/Header';
 import { JobsPage } from './jobs/JobsPage';
 import { JobPage } from './jobs/JobPage';
@@ -28,6 +30,9 @@ export function App() {
           <Route path="/motifs/:id" element={<MotifPage />} />
           <Route path="/motifs/:id/try/:partId" element={<TrialPage />} />
           <Route path="/stock" element={<StockPage />} />
+          <Route path="/cutting" element={<CuttingPage />} />
+          <Route path="/cutting/:filmId" element={<CuttingPage />} />
+          <Route path="/cutting/loads/:id" element={<ReleasedPage />} />
           <Route
             path="*"
             element={

@@ -28,7 +28,7 @@ public sealed record LayItem(ItemId Id, Area Outline, string Kind = "", string G
 }
 
 /// <summary>How things may be turned: the direction of a film.</summary>
-public enum Turning
+public enum LayTurning
 {
     /// <summary>Not at all: patterned or brushed.</summary>
     None,

@@ -13,7 +13,7 @@ public sealed record LayPlace(Area Ground, int Count = int.MaxValue, bool IsRoll
 /// <param name="Turning">How they may be turned.</param>
 /// <param name="UseHoles">Whether small things may lie in the holes of large ones.</param>
 /// <param name="Seed">What random choices begin with: the same seed gives the same plans.</param>
-public sealed record LayTerms(double ScissorsRoom, Turning Turning = Turning.Quarter, bool UseHoles = false, int Seed = 1)
+public sealed record LayTerms(double ScissorsRoom, LayTurning Turning = LayTurning.Quarter, bool UseHoles = false, int Seed = 1)
 {
     /// <summary>The place of each load on which something is pinned, and of those before it.</summary>
     public IReadOnlyList<int> Begun { get; init; } = [];

@@ -51,11 +51,11 @@ internal sealed class LayProblem
     public RigidMotion Inward(RigidMotion at) => Outward(at);
 
     /// <summary>The turns that are tried of a thing.</summary>
-    public static IReadOnlyList<double> TurnsOf(Turning turning) =>
+    public static IReadOnlyList<double> TurnsOf(LayTurning turning) =>
         turning switch
         {
-            Turning.None => [0],
-            Turning.Quarter => [0, 90, 180, 270],
+            LayTurning.None => [0],
+            LayTurning.Quarter => [0, 90, 180, 270],
             _ => [.. Enumerable.Range(0, TurnsOfAny).Select(i => i * 360.0 / TurnsOfAny)],
         };
 }

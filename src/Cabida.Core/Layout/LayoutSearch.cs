@@ -149,7 +149,7 @@ public sealed class LayoutSearch
 
         var state = best.Copy();
         var last = state.Places.Count - 1;
-        var free = problem.Terms.Turning == Turning.Any;
+        var free = problem.Terms.Turning == LayTurning.Any;
         bool MayLie(int i) => state.Places.Any(p => problem.Things[i].MayLieOn(problem.Grounds[p], free));
         List<int> waiting = [.. Enumerable.Range(0, state.Load.Length).Where(i => state.Load[i] < 0 && MayLie(i))];
         if (waiting.Count == 0)

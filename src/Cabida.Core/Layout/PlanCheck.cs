@@ -113,11 +113,11 @@ public static class PlanCheck
         }
     }
 
-    private static double Turn(double degrees, Turning turning) =>
+    private static double Turn(double degrees, LayTurning turning) =>
         turning switch
         {
-            Turning.None => Math.Abs(Math.IEEERemainder(degrees, 360)),
-            Turning.Quarter => Math.Abs(Math.IEEERemainder(degrees, 90)),
+            LayTurning.None => Math.Abs(Math.IEEERemainder(degrees, 360)),
+            LayTurning.Quarter => Math.Abs(Math.IEEERemainder(degrees, 90)),
             _ => 0,
         };
 

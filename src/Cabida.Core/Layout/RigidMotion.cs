@@ -9,5 +9,6 @@ namespace Cabida.Core.Layout;
 public readonly record struct RigidMotion(double Degrees, double X, double Y)
 {
     /// <summary>It as a change of place.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
     public Motion Motion => Motion.TurnLeft(Degrees).Moved(X, Y);
 }

@@ -39,7 +39,7 @@ internal sealed class Separation
     {
         mostMoves = most;
         (this.problem, this.random, count) = (problem, random, problem.Things.Count);
-        turnsFreely = problem.Terms.Turning == Turning.Any;
+        turnsFreely = problem.Terms.Turning == LayTurning.Any;
         staysOn = [.. problem.Things.Select(t => t.Item.Group.Length > 0)];
         turns = [.. LayProblem.TurnsOf(problem.Terms.Turning).Select(t => new Turned(t))];
         grown = [.. problem.Things.Select(t => new PosedShape(t.Grown))];

@@ -22,7 +22,7 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
 {
     /// <summary>The place of a stock item on a carrier, or why there is none.</summary>
     /// <param name="carrier">The carrier.</param>
-    /// <param name="item">What lies on it, its lower left in the lower left of the carrier.</param>
+    /// <param name="item">What lies on it, its lower left in the lower left of the carrier; what is larger lies in its middle.</param>
     /// <param name="margin">What stays clear along the stock's edges.</param>
     public static Outcome<LoadGround> On(Carrier carrier, StockItem item, double margin)
     {
@@ -42,11 +42,19 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
         var nominalLength = Read(carrier.Length, LengthRange.Object) ?? length;
         var left = Read(carrier.Left, LengthRange.Margin) ?? Math.Max(0, (nominalWidth - width) / 2);
         var foot = Read(carrier.Foot, LengthRange.Margin) ?? Math.Max(0, (nominalLength - length) / 2);
-        return item.Shape() is { Ok: true } shape
+        // What is larger than the carrier hangs over its edges alike.
+        double Over(double nominal, double size) => Math.Min(0, (nominal - size) / 2);
+        return item.Shape() is { Ok: true } shape && Box.Of(shape.Value) is { } box
             ? Of(
                 new Box(-left, -foot, nominalWidth - left, nominalLength - foot),
                 new Box(0, 0, width, length),
-                Outlines.Moved(shape.Value, Motion.Move(-left, -foot)),
+                Outlines.Moved(
+                    shape.Value,
+                    Motion.Move(
+                        Over(nominalWidth, box.Width) - left,
+                        (item.Form == StockForm.Roll ? 0 : Over(nominalLength, box.Height)) - foot
+                    )
+                ),
                 margin,
                 item.Form == StockForm.Roll,
                 0,

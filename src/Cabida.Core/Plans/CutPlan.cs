@@ -101,7 +101,7 @@ public sealed record CutPlan([property: MaxLength(DocumentGate.LongestName)] str
     public LayWay Way { get; init; }
 
     /// <summary>How things may be turned; null for what the film allows.</summary>
-    public Turning? Turning { get; init; }
+    public LayTurning? Turning { get; init; }
 
     /// <summary>Whether small things may lie in the holes of large ones.</summary>
     public bool UseHoles { get; init; }

@@ -80,14 +80,6 @@ public sealed record CutThing(
         return string.IsNullOrEmpty(named) ? run.Run.SetUp.Film?.Id ?? "" : named;
     }
 
-    /// <summary>Whether a side of a run is mirrored in a film: cut from the back, or seen through what it lies behind, but not both.</summary>
-    public static bool Mirrors(ReadRun run, Film film, int side)
-    {
-        ArgumentNullException.ThrowIfNull(run);
-        ArgumentNullException.ThrowIfNull(film);
-        return film.Mirrored != run.Run.SetUp.IsSeenThrough(side);
-    }
-
     private static IEnumerable<CutThing> OfSide(ReadRun run, FittedPiece piece, PieceFit fit, int side, string filmId)
     {
         for (var number = 0; number < fit.Films.Count; number++)
@@ -99,7 +91,7 @@ public sealed record CutThing(
             }
 
             var film = run.Basis!.FilmOf(layer.Film.FilmId);
-            var mirrored = Mirrors(run, film, side);
+            var mirrored = MirrorWords.Mirrors(film, run.Run.SetUp.IsSeenThrough(side));
             yield return new CutThing(
                 new ItemId(run.Id, piece.Fit.Piece.Id, layer.Film.FilmId, side, layer.Film.Ply, 1, 0),
                 run,

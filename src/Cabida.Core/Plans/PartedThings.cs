@@ -32,7 +32,7 @@ public sealed record PartedThings(
         CutPlan plan,
         IReadOnlyList<CutThing> things,
         IReadOnlyList<PlanPlace> places,
-        Turning turning,
+        LayTurning turning,
         CancellationToken stop
     )
     {
@@ -84,14 +84,7 @@ public sealed record PartedThings(
             {
                 parted.Add(new PartedThing(thing, parting, lapped, isByHand));
                 all.AddRange(
-                    parting.Sections.Select(s =>
-                        thing with
-                        {
-                            Id = thing.Id with { Section = s.Number },
-                            Ink = s.Ink,
-                            Section = s,
-                        }
-                    )
+                    parting.Sections.Select(s => thing with { Id = thing.Id with { Section = s.Number }, Ink = s.Ink, Section = s })
                 );
             }
         }
@@ -100,12 +93,12 @@ public sealed record PartedThings(
     }
 
     /// <summary>Whether a box lies in that of any place, turned as it may be.</summary>
-    private static bool IsHeld(Box box, IReadOnlyList<PlanPlace> places, Turning turning) =>
+    private static bool IsHeld(Box box, IReadOnlyList<PlanPlace> places, LayTurning turning) =>
         places
             .Select(p => Box.Of(p.Ground.Ground)!.Value)
             .Any(b =>
                 (box.Width <= b.Width && box.Height <= b.Height)
-                || (turning != Turning.None && box.Width <= b.Height && box.Height <= b.Width)
-                || (turning == Turning.Any && Math.Max(box.Width, box.Height) <= Math.Sqrt((b.Width * b.Width) + (b.Height * b.Height)))
+                || (turning != LayTurning.None && box.Width <= b.Height && box.Height <= b.Width)
+                || (turning == LayTurning.Any && Math.Max(box.Width, box.Height) <= Math.Sqrt((b.Width * b.Width) + (b.Height * b.Height)))
             );
 }

@@ -33,7 +33,9 @@ public static class PlanLaying
         }
 
         var fresh = Fresh(problem, stop);
-        return kept is not null && (kept.NotLaid.Count, kept.Loads.Count).CompareTo((fresh.NotLaid.Count, fresh.Loads.Count)) <= 0 ? kept : fresh;
+        return kept is not null && (kept.NotLaid.Count, kept.Loads.Count).CompareTo((fresh.NotLaid.Count, fresh.Loads.Count)) <= 0
+            ? kept
+            : fresh;
     }
 
     /// <summary>Looks for better layouts, from one that was found, until nothing better is likely or it is stopped.</summary>
@@ -60,8 +62,7 @@ public static class PlanLaying
 
         // On the places that are used now: what else there is was tried before it.
         var used = from.Loads.Select(l => l.StockId).ToHashSet(StringComparer.Ordinal);
-        var places =
-            problem.Alternatives().FirstOrDefault(a => used.All(u => a.Any(i => problem.Places[i].Item.Id == u)))
+        var places = problem.Alternatives().FirstOrDefault(a => used.All(u => a.Any(i => problem.Places[i].Item.Id == u)))
             ?? [.. Enumerable.Range(0, problem.Places.Count)];
         var (items, begun) = Pinned(problem, places, from);
         var better = from.Better;
@@ -195,7 +196,8 @@ public static class PlanLaying
         PlanLayout? before
     )
     {
-        int? IndexOf(string stockId) => places.Select((p, i) => (p, i)).Where(p => problem.Places[p.p].Item.Id == stockId).Select(p => (int?)p.i).FirstOrDefault();
+        int? IndexOf(string stockId) =>
+            places.Select((p, i) => (p, i)).Where(p => problem.Places[p.p].Item.Id == stockId).Select(p => (int?)p.i).FirstOrDefault();
         var loads = new SortedDictionary<int, int>();
         var pins = new Dictionary<ItemId, (int, RigidMotion)>();
         foreach (var hand in problem.Plan.ByHand)

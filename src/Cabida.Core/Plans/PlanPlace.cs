@@ -65,12 +65,32 @@ public sealed record PlanPlaces(IReadOnlyList<PlanPlace> Places, IReadOnlyList<F
         return new PlanPlaces(places, problems);
     }
 
+    /// <summary>The carrier to begin with: the smallest on which every thing lies whole, else the largest.</summary>
+    /// <param name="cutter">The cutter.</param>
+    /// <param name="things">What is to be cut.</param>
+    public static Carrier FirstCarrier(Cutter cutter, IReadOnlyList<CutThing> things)
+    {
+        ArgumentNullException.ThrowIfNull(cutter);
+        ArgumentNullException.ThrowIfNull(things);
+        static double Read(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
+        bool Holds(Carrier carrier)
+        {
+            var (width, length) = (Read(carrier.ReachWidth), Read(carrier.ReachLength));
+            return things.All(t => (t.Box.Width <= width && t.Box.Height <= length) || (t.Box.Width <= length && t.Box.Height <= width));
+        }
+
+        var bySize = cutter.CarriersOr.OrderBy(c => Read(c.ReachWidth) * Read(c.ReachLength)).ToList();
+        return bySize.Find(Holds) ?? bySize[^1];
+    }
+
     /// <summary>The carrier of a plan; null for the rollers, or where it is gone and there is no other.</summary>
     public static Carrier? CarrierOf(CutPlan plan, Cutter cutter)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(cutter);
-        return plan.CarrierId == CutPlan.Rollers ? null : cutter.CarriersOr.FirstOrDefault(c => c.Id == plan.CarrierId) ?? cutter.CarriersOr[0];
+        return plan.CarrierId == CutPlan.Rollers
+            ? null
+            : cutter.CarriersOr.FirstOrDefault(c => c.Id == plan.CarrierId) ?? cutter.CarriersOr[0];
     }
 
     /// <summary>A stock item in words.</summary>
@@ -96,9 +116,7 @@ public sealed record PlanPlaces(IReadOnlyList<PlanPlace> Places, IReadOnlyList<F
     private static StockItem Usual(Film film) => new(CutPlan.ToBuy, StockForm.Sheet, film.Width, film.Length) { Count = MostBought };
 
     private static Outcome<LoadGround> GroundOf(CutPlan plan, Cutter cutter, StockItem item, double margin) =>
-        CarrierOf(plan, cutter) is { } carrier
-            ? LoadGround.On(carrier, item, margin)
-            : LoadGround.Between(cutter.Rollers, item, margin);
+        CarrierOf(plan, cutter) is { } carrier ? LoadGround.On(carrier, item, margin) : LoadGround.Between(cutter.Rollers, item, margin);
 
     /// <summary>The loads that are made of an item; of a roll, full ones and then what is left of it.</summary>
     private static IEnumerable<PlanPlace> PlacesOf(StockItem item, LoadGround ground)

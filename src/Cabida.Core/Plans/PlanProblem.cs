@@ -81,15 +81,15 @@ public sealed class PlanProblem
     }
 
     /// <summary>How things of a plan may be turned: as chosen, as far as the film's direction allows.</summary>
-    public static Turning TurningOf(CutPlan plan, Film film)
+    public static LayTurning TurningOf(CutPlan plan, Film film)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(film);
         var most = film.Direction switch
         {
-            FilmDirection.OneWay => Turning.None,
-            FilmDirection.Any => Turning.Any,
-            _ => Turning.Quarter,
+            FilmDirection.OneWay => LayTurning.None,
+            FilmDirection.Any => LayTurning.Any,
+            _ => LayTurning.Quarter,
         };
         return plan.Turning is { } chosen && chosen < most ? chosen : most;
     }
@@ -106,7 +106,10 @@ public sealed class PlanProblem
         var chosen = Where(p => !p.IsToBuy && Plan.StockIds.Contains(p.Item.Id)).ToList();
         if (chosen.Count > 0)
         {
-            return [[.. chosen, .. bought]];
+            return
+            [
+                [.. chosen, .. bought],
+            ];
         }
 
         var pinned = Plan.ByHand.Select(h => h.Pinned?.StockId).OfType<string>().ToHashSet(StringComparer.Ordinal);
@@ -118,7 +121,10 @@ public sealed class PlanProblem
         ];
         if (pinned.Count > 0)
         {
-            return [[.. usual.OrderByDescending(i => pinned.Contains(Places[i].Item.Id))]];
+            return
+            [
+                [.. usual.OrderByDescending(i => pinned.Contains(Places[i].Item.Id))],
+            ];
         }
 
         var area = Items.Sum(i => i.Outline.Area);
@@ -135,7 +141,9 @@ public sealed class PlanProblem
 
     private LayItem ItemOf(CutThing thing, Silhouettes silhouettes)
     {
-        var marks = (thing.Section?.Marks ?? []).Select(m => (Area)Outlines.Rectangle(new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2))).ToList();
+        var marks = (thing.Section?.Marks ?? [])
+            .Select(m => (Area)Outlines.Rectangle(new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2)))
+            .ToList();
         var ink = marks.Count == 0 ? thing.Ink : Outlines.Join([thing.Ink, .. marks]);
         var section = thing.Section is null
             ? ""
@@ -163,7 +171,10 @@ public sealed class PlanProblem
     private string KeyOf()
     {
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"{Terms.ScissorsRoom:R} {Terms.Turning} {Terms.UseHoles} {Terms.Seed} {IsInRows} {Weeds}\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"{Terms.ScissorsRoom:R} {Terms.Turning} {Terms.UseHoles} {Terms.Seed} {IsInRows} {Weeds}\n"
+        );
         foreach (var item in Items)
         {
             var pin = Plan.HandOf(item.Id)?.Pinned;

@@ -55,21 +55,24 @@ public static class PlanRows
 
             // What is boxed by itself takes the room of its box by its outline.
             var plan = LoadPlan.Of(
-                [.. left.Select(i => new LoadItem(Text(i), boxes[i].Width + (2 * OwnMargin(problem, i)), boxes[i].Height + (2 * OwnMargin(problem, i))))],
+                [
+                    .. left.Select(i => new LoadItem(
+                        Text(i),
+                        boxes[i].Width + (2 * OwnMargin(problem, i)),
+                        boxes[i].Height + (2 * OwnMargin(problem, i))
+                    )),
+                ],
                 on.Width,
                 on.Height,
                 problem.Terms.ScissorsRoom,
                 problem.Weeds,
-                problem.Terms.Turning != Turning.None
+                problem.Terms.Turning != LayTurning.None
             );
             var taken = plan.Loads.Take(place.Count).ToList();
             // Rows go from the top down; all of them are brought to the foot, where a roll begins and the rest of a sheet is kept whole.
             double FootOf(Load load) => load.Placements.Min(p => p.Box.MinY) - problem.Weeds.AboveBelow - problem.Weeds.AtEnds;
             loads.AddRange(
-                taken.Select(l => new PlanLoad(
-                    place.Item.Id,
-                    [.. l.Placements.Select(p => Placed(problem, on.Moved(0, -FootOf(l)), p))]
-                ))
+                taken.Select(l => new PlanLoad(place.Item.Id, [.. l.Placements.Select(p => Placed(problem, on.Moved(0, -FootOf(l)), p))]))
             );
             var there = taken.SelectMany(l => l.Placements).Select(p => Number(p.PieceId)).ToHashSet();
             left.RemoveAll(there.Contains);

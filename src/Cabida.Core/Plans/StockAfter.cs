@@ -66,13 +66,7 @@ public static class StockAfter
     /// <param name="kept">The off-cuts that are kept.</param>
     /// <param name="note">Where they come from.</param>
     /// <param name="freshId">Ids for them.</param>
-    public static FilmStock Of(
-        FilmStock stock,
-        IReadOnlyList<Load> loads,
-        IReadOnlyList<LeftOver> kept,
-        string note,
-        Func<string> freshId
-    )
+    public static FilmStock Of(FilmStock stock, IReadOnlyList<Load> loads, IReadOnlyList<LeftOver> kept, string note, Func<string> freshId)
     {
         ArgumentNullException.ThrowIfNull(stock);
         ArgumentNullException.ThrowIfNull(loads);
@@ -89,7 +83,12 @@ public static class StockAfter
 
             var item = items[index];
             items[index] =
-                item.Form == StockForm.Roll ? Shorter(item, taken.Sum(l => l.CutOff)) : item with { Count = Math.Max(0, item.Count - taken.Count()) };
+                item.Form == StockForm.Roll
+                    ? Shorter(item, taken.Sum(l => l.CutOff))
+                    : item with
+                    {
+                        Count = Math.Max(0, item.Count - taken.Count()),
+                    };
         }
 
         // Of sheets that are used up it stays known what they were; an off-cut that is used is gone, and so is a roll's last bit.
@@ -97,10 +96,7 @@ public static class StockAfter
         items.AddRange(
             kept.Select(k => new StockItem(freshId(), StockForm.OffCut, Typed(k.Box.Width), Typed(k.Box.Height)) { Note = note })
         );
-        return stock with
-        {
-            Items = items,
-        };
+        return stock with { Items = items };
     }
 
     private static StockItem Shorter(StockItem roll, double by)
@@ -111,8 +107,5 @@ public static class StockAfter
 
     /// <summary>A length as it is noted: never more than there is.</summary>
     private static TypedLength Typed(double millimetres) =>
-        new(
-            (Math.Floor((millimetres / Rounded) + 1e-9) * Rounded).ToString("0.#", CultureInfo.InvariantCulture),
-            LengthUnit.Millimetre
-        );
+        new((Math.Floor((millimetres / Rounded) + 1e-9) * Rounded).ToString("0.#", CultureInfo.InvariantCulture), LengthUnit.Millimetre);
 }

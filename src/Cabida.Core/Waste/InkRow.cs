@@ -41,16 +41,14 @@ public sealed record InkRow(IReadOnlyList<InkWord> Words)
 
     /// <summary>It with left and right exchanged; words run from left to right again.</summary>
     public InkRow Mirrored() =>
-        new(
-            [
-                .. Words
-                    .Reverse()
-                    .Select(w => new InkWord([.. w.Units.Reverse().Select(u => new InkUnit(Outlines.Moved(u.Ink, Motion.Flip)))])
-                    {
-                        Inner = [.. w.Inner.Select(r => r.Mirrored())],
-                    }),
-            ]
-        );
+        new([
+            .. Words
+                .Reverse()
+                .Select(w => new InkWord([.. w.Units.Reverse().Select(u => new InkUnit(Outlines.Moved(u.Ink, Motion.Flip)))])
+                {
+                    Inner = [.. w.Inner.Select(r => r.Mirrored())],
+                }),
+        ]);
 
     /// <summary>The box of it.</summary>
     public Box Box => Geometry.Box.Around(Units.Select(u => u.Box))!.Value;

@@ -57,8 +57,7 @@ internal sealed class BenchReader(
         foreach (var plan in RunPlans.Of(run))
         {
             // A plan that nobody looked at yet is as it would be begun.
-            var stored =
-                await library.Find(DocumentKinds.Plan, plan.Id, stop)
+            var stored = await library.Find(DocumentKinds.Plan, plan.Id, stop)
                 ?? new Stored<CutPlan>(plan.Id, 0, default, default, new CutPlan(plan.FilmId) { Runs = [id] });
             laid.Add(await layer.Lay(await plans.Read(stored, stop), stop));
         }

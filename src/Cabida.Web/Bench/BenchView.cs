@@ -3,9 +3,9 @@ using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Pieces;
+using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
-using Cabida.Core.Plans;
 using Cabida.Web.Inks;
 using Cabida.Web.Plans;
 using Cabida.Web.Runs;
@@ -29,7 +29,7 @@ internal sealed record BenchRun(
 {
     /// <summary>The loads of all its films; those of the first film come first.</summary>
     public IReadOnlyList<(LaidPlan Plan, CutLoad Load, int Number)> Loads { get; } =
-        [.. Plans.SelectMany(p => p.Loads.Select(l => (p, l))).Select((l, i) => (l.p, l.l, i + 1))];
+    [.. Plans.SelectMany(p => p.Loads.Select(l => (p, l))).Select((l, i) => (l.p, l.l, i + 1))];
 }
 
 /// <summary>A side of a piece as the bench needs it, measured from the blank's own edges.</summary>

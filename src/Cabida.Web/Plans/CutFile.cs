@@ -145,7 +145,11 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
     {
         var wanted = load
             .Weeds.Plans.SelectMany(p => BreaksOf(p).Prepend(p.Box.Corners))
-            .Concat(load.Pieces.SelectMany(p => p.Marks).SelectMany(m => CutGroups.OfMark(m, Parting.MarkSize).Lines).Select(l => l.Points(Rounded)))
+            .Concat(
+                load.Pieces.SelectMany(p => p.Marks)
+                    .SelectMany(m => CutGroups.OfMark(m, Parting.MarkSize).Lines)
+                    .Select(l => l.Points(Rounded))
+            )
             .ToList();
         var off = wanted
             .Where(

@@ -128,17 +128,7 @@ internal static class CuttingEndpoints
             .WithName("GetCutting");
 
     private static ReleasedCard CardOf(string id, ReleasedLoad load) =>
-        new(
-            id,
-            load.Name,
-            load.Number,
-            load.Of,
-            load.Film.Name,
-            load.Film.Colour,
-            load.ReleasedAt,
-            load.Items.Count,
-            load.Cuts.Count
-        );
+        new(id, load.Name, load.Number, load.Of, load.Film.Name, load.Film.Colour, load.ReleasedAt, load.Items.Count, load.Cuts.Count);
 
     private static WaitingFilm? OfFilm(Stored<Film> film, IReadOnlyList<WaitingRun> runs, CutAlready cut)
     {

@@ -116,7 +116,8 @@ internal static class LoadEndpoints
                     var wanted = WantedFile.Of(format, units).Wanted!;
                     if (LoadIds.Read(id) is var (planId, number))
                     {
-                        return await reader.Find(planId, stop) is { } read
+                        return
+                            await reader.Find(planId, stop) is { } read
                             && await layer.Lay(read, stop) is var laid
                             && laid.Loads.FirstOrDefault(l => l.Number == number) is { } load
                             ? FileOf(laid, load, wanted)
@@ -145,12 +146,7 @@ internal static class LoadEndpoints
         loads
             .MapGet(
                 "/{id}/files",
-                async Task<Results<Ok<LoadFilesView>, NotFound>> (
-                    string id,
-                    PlanReader reader,
-                    PlanLayer layer,
-                    CancellationToken stop
-                ) =>
+                async Task<Results<Ok<LoadFilesView>, NotFound>> (string id, PlanReader reader, PlanLayer layer, CancellationToken stop) =>
                     LoadIds.Read(id) is var (planId, number)
                     && await reader.Find(planId, stop) is { } read
                     && await layer.Lay(read, stop) is var laid
@@ -232,13 +228,16 @@ internal static class LoadEndpoints
             }
         }
 
-        var name = FormattableString.Invariant($"{FileNames.Safe(laid.Read.Name)}_{laid.Loads.Count}-loads_{FileNames.Safe(laid.Read.Film!.Name)}.zip");
+        var name = FormattableString.Invariant(
+            $"{FileNames.Safe(laid.Read.Name)}_{laid.Loads.Count}-loads_{FileNames.Safe(laid.Read.Film!.Name)}.zip"
+        );
         return TypedResults.File(zip.ToArray(), "application/zip", name);
     }
 
     private static string? WhyNot(LaidPlan laid) =>
-        laid.Faults.Count == 0 ? null
-        : $"{laid.Parted.Things.FirstOrDefault(t => t.Id == laid.Faults[0].Id)?.Name} is pinned where it cannot be cut. Move it, or let it be laid.";
+        laid.Faults.Count == 0
+            ? null
+            : $"{laid.Parted.Things.FirstOrDefault(t => t.Id == laid.Faults[0].Id)?.Name} is pinned where it cannot be cut. Move it, or let it be laid.";
 
     private static ProblemHttpResult NotGiven(string problem) =>
         TypedResults.Problem(problem, statusCode: StatusCodes.Status500InternalServerError, title: "The file was not given out");

@@ -218,14 +218,11 @@ internal static class PlanEndpoints
             .ExcludeFromDescription();
 
         plans
-            .MapPost(
-                "/{id}/afresh",
-                async Task<NoContent> (string id, KeptLayouts layouts, CancellationToken stop) =>
-                {
-                    await layouts.Forget(id, stop);
-                    return TypedResults.NoContent();
-                }
-            )
+            .MapPost("/{id}/afresh", async Task<NoContent> (string id, KeptLayouts layouts, CancellationToken stop) =>
+            {
+                await layouts.Forget(id, stop);
+                return TypedResults.NoContent();
+            })
             .WithName("LayAfresh");
     }
 
@@ -236,12 +233,12 @@ internal static class PlanEndpoints
             return [];
         }
 
-        var whole = laid.Parted.Things.Where(t => t.Section is null && !t.IsSpare && t.Id.Copy == 1).DistinctBy(t => (t.Id.Run, t.Id.Piece));
+        var whole = laid.Parted.Things.Where(t => !t.IsSpare).DistinctBy(t => (t.Id.Run, t.Id.Piece));
         return
         [
             .. whole
                 .Take(MostSpareKinds)
-                .Select(t => new SpareView(t.Id.Run, t.Id.Piece, t.Name, PlanSpares.HowMany(problem, layout, t.Id, stop))),
+                .Select(t => new SpareView(t.Id.Run, t.Id.Piece, t.Name, PlanSpares.HowMany(problem, layout, t.Id.Run, t.Id.Piece, stop))),
         ];
     }
 }

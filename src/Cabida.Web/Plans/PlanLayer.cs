@@ -35,9 +35,7 @@ internal sealed class PlanLayer(KeptLayouts kept, Silhouettes silhouettes, LoadW
 
         var things = parted.Things.ToDictionary(t => t.Id);
         var byStock = places.Places.GroupBy(p => p.Item.Id, StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First());
-        var loads = layout
-            .Loads.Select((l, i) => LoadOf(read, problem, byStock[l.StockId], l, things, i + 1, layout.Loads.Count))
-            .ToList();
+        var loads = layout.Loads.Select((l, i) => LoadOf(read, problem, byStock[l.StockId], l, things, i + 1, layout.Loads.Count)).ToList();
         return new LaidPlan(read, places, parted, problem, layout, loads, Faults(problem, layout, byStock));
     }
 
@@ -51,11 +49,7 @@ internal sealed class PlanLayer(KeptLayouts kept, Silhouettes silhouettes, LoadW
 
         var places = PlanPlaces.Of(read.Plan, read.Film, read.Stock, read.Cutter);
         var parted = PartedThings.Of(read.Plan, read.Things, places.Places, PlanProblem.TurningOf(read.Plan, read.Film), stop);
-        return (
-            places,
-            parted,
-            PlanProblem.Of(read.Plan, read.Film, parted.Things, places.Places, read.ScissorsRoom, silhouettes)
-        );
+        return (places, parted, PlanProblem.Of(read.Plan, read.Film, parted.Things, places.Places, read.ScissorsRoom, silhouettes));
     }
 
     private CutLoad LoadOf(
@@ -99,7 +93,9 @@ internal sealed class PlanLayer(KeptLayouts kept, Silhouettes silhouettes, LoadW
             number,
             of,
             read.Film!.Name,
-            pieces.TrueForAll(p => p.Thing.IsMirrored) ? "mirrored" : pieces.Exists(p => p.Thing.IsMirrored) ? "partly-mirrored" : "",
+            pieces.TrueForAll(p => p.Thing.IsMirrored) ? "mirrored"
+                : pieces.Exists(p => p.Thing.IsMirrored) ? "partly-mirrored"
+                : "",
             pieces.Exists(p => p.Thing.Section is not null)
         );
     }

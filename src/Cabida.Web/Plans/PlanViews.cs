@@ -194,8 +194,8 @@ internal sealed record PlanView(
     IReadOnlyList<Finding> StockProblems,
     Phrase? ToBuy,
     double ScissorsRoom,
-    Turning Turning,
-    Turning MostTurning,
+    LayTurning Turning,
+    LayTurning MostTurning,
     string Key,
     PlanFiguresView? Figures,
     IReadOnlyList<PlanLoadView> Loads,
@@ -232,8 +232,8 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
             laid.Places.Problems,
             ToBuy(laid),
             read.Plan.ScissorsRoomOr(read.ScissorsRoom),
-            read.Film is null ? Turning.None : PlanProblem.TurningOf(read.Plan, read.Film),
-            read.Film is null ? Turning.None : PlanProblem.TurningOf(read.Plan with { Turning = null }, read.Film),
+            read.Film is null ? LayTurning.None : PlanProblem.TurningOf(read.Plan, read.Film),
+            read.Film is null ? LayTurning.None : PlanProblem.TurningOf(read.Plan with { Turning = null }, read.Film),
             KeyOf(laid),
             FiguresOf(laid),
             [.. laid.Loads.Select(l => LoadOf(laid, l, book))],
@@ -253,7 +253,9 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
 
     /// <summary>Tells apart how a plan lies, to the place of every thing.</summary>
     public static string KeyOf(LaidPlan laid) =>
-        laid.Layout is { } layout ? FormattableString.Invariant($"{layout.Key} {layout.Better} {layout.Loads.Count} {layout.Length:R}") : "";
+        laid.Layout is { } layout
+            ? FormattableString.Invariant($"{layout.Key} {layout.Better} {layout.Loads.Count} {layout.Length:R}")
+            : "";
 
     private static IReadOnlyList<ChoiceView> CarriersOf(Cutter? cutter)
     {
@@ -269,7 +271,10 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
     private async Task<IReadOnlyList<ChoiceView>> RunsOf(CutPlan plan, CancellationToken stop)
     {
         var ids = (await waiting.Naming(plan.FilmId, stop)).ToHashSet(StringComparer.Ordinal);
-        return [.. (await index.Headings(DocumentKinds.Run, stop)).Where(r => ids.Contains(r.Id)).Select(r => new ChoiceView(r.Id, r.Name))];
+        return
+        [
+            .. (await index.Headings(DocumentKinds.Run, stop)).Where(r => ids.Contains(r.Id)).Select(r => new ChoiceView(r.Id, r.Name)),
+        ];
     }
 
     private static PlanStockView StockOf(LaidPlan laid, PlanPlace place) =>
@@ -356,7 +361,9 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
         laid.Faults.FirstOrDefault(f => f.Id == piece.Thing.Id || f.Other == piece.Thing.Id) switch
         {
             null => null,
-            { Kind: PlanFaultKind.Outside } f => Phrase.Say($"{piece.Thing.Name:strong} lies {Length.Mm(f.By)} outside of what can be cut."),
+            { Kind: PlanFaultKind.Outside } f => Phrase.Say(
+                $"{piece.Thing.Name:strong} lies {Length.Mm(f.By)} outside of what can be cut."
+            ),
             var f => Phrase.Say($"{piece.Thing.Name:strong} lies {Length.Mm(f.By)} too near to what else was pinned."),
         };
 

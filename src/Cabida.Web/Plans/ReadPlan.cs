@@ -19,7 +19,7 @@ internal sealed record ChangedSince(ItemId Id, string Name, string LoadId, strin
 /// <summary>A plan with all that it is about.</summary>
 /// <param name="Id">Which one.</param>
 /// <param name="Revision">Its revision.</param>
-/// <param name="Plan">What was chosen.</param>
+/// <param name="Plan">What was chosen, with the carrier to begin with where none was.</param>
 /// <param name="Film">Its film as it stands; null where it is gone.</param>
 /// <param name="Cutter">Its cutter; null where there is none.</param>
 /// <param name="CutterId">The id of that.</param>
@@ -44,6 +44,9 @@ internal sealed record ReadPlan(
     IReadOnlyList<Finding> Lacks
 )
 {
+    /// <summary>What was chosen, as it is kept.</summary>
+    public required CutPlan Kept { get; init; }
+
     /// <summary>The largest scissors room that its runs ask for; millimetres.</summary>
     public double ScissorsRoom { get; } =
         Runs.Select(r => r.Run.Run.SetUp.ScissorsRoom.Read(LengthRange.Margin).ValueOrDefault?.Value.Millimetres)
@@ -52,8 +55,7 @@ internal sealed record ReadPlan(
             .Max();
 
     /// <summary>What it is called: job and run where it is of one, else its film.</summary>
-    public string Name =>
-        Plan.IsOfOneRun && Runs.Count == 1 ? $"{Runs[0].Job}, {Runs[0].Run.Run.Name}" : Film?.Name ?? "";
+    public string Name => Plan.IsOfOneRun && Runs.Count == 1 ? $"{Runs[0].Job}, {Runs[0].Run.Run.Name}" : Film?.Name ?? "";
 }
 
 /// <summary>Reads plans.</summary>
@@ -75,7 +77,7 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
         return new ReadPlan(
             stored.Id,
             stored.Revision,
-            plan,
+            cutter is null || plan.CarrierId.Length > 0 ? plan : plan with { CarrierId = PlanPlaces.FirstCarrier(cutter, things).Id },
             film,
             cutter,
             cutterId,
@@ -85,7 +87,10 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
             things,
             [.. ChangedOf(plan, runs, cut)],
             [.. LacksOf(plan, film, cutter, runs)]
-        );
+        )
+        {
+            Kept = plan,
+        };
     }
 
     /// <summary>What of a run waits to be cut of the film: what was ordered, with spares, less what was released.</summary>
@@ -104,14 +109,23 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
         var now = runs.SelectMany(r => CutThing.Of(r.Run, r.Ready, plan.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies)))
             .ToDictionary(t => t.Id, t => t.InkKey);
         var again = plan.Again.ToHashSet();
-        return cut.All.Where(c => now.TryGetValue(c.Item.Id, out var key) && key != c.Item.InkHash && !again.Contains(c.Item.Id))
-            .Select(c => new ChangedSince(c.Item.Id, c.Item.Name, c.LoadId, FormattableString.Invariant($"{c.Load.Name}, load {c.Load.Number} of {c.Load.Of}")));
+        return cut
+            .All.Where(c => now.TryGetValue(c.Item.Id, out var key) && key != c.Item.InkHash && !again.Contains(c.Item.Id))
+            .Select(c => new ChangedSince(
+                c.Item.Id,
+                c.Item.Name,
+                c.LoadId,
+                FormattableString.Invariant($"{c.Load.Name}, load {c.Load.Number} of {c.Load.Of}")
+            ));
     }
 
     private async Task<(string Id, Cutter? Cutter)> CutterOf(CutPlan plan, IReadOnlyList<WaitingRun> runs, CancellationToken stop)
     {
         // The plan's own, else that of its runs, else the first there is.
-        var wanted = runs.Select(r => r.Run.Run.SetUp.Cutter?.Id).Prepend(plan.CutterId).Where(i => !string.IsNullOrEmpty(i)).OfType<string>();
+        var wanted = runs.Select(r => r.Run.Run.SetUp.Cutter?.Id)
+            .Prepend(plan.CutterId)
+            .Where(i => !string.IsNullOrEmpty(i))
+            .OfType<string>();
         foreach (var id in wanted.Distinct(StringComparer.Ordinal))
         {
             if (await library.Find(DocumentKinds.Cutter, id, stop) is { } found)
@@ -120,7 +134,8 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
             }
         }
 
-        return (await index.Headings(DocumentKinds.Cutter, stop)) is [var first, ..]
+        return
+            (await index.Headings(DocumentKinds.Cutter, stop)) is [var first, ..]
             && await library.Find(DocumentKinds.Cutter, first.Id, stop) is { } any
             ? (first.Id, any.Document)
             : ("", null);
@@ -130,12 +145,18 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
     {
         if (film is null)
         {
-            yield return Finding.Lacking("filmId", Phrase.Say($"The film is not here any more. Take it back in the stock, or choose another one in the run."));
+            yield return Finding.Lacking(
+                "filmId",
+                Phrase.Say($"The film is not here any more. Take it back in the stock, or choose another one in the run.")
+            );
         }
 
         if (cutter is null)
         {
-            yield return Finding.Lacking("cutter", Phrase.Say($"There is no cutter yet. Add yours in the stock, with what it really reaches."));
+            yield return Finding.Lacking(
+                "cutter",
+                Phrase.Say($"There is no cutter yet. Add yours in the stock, with what it really reaches.")
+            );
         }
 
         if (plan.ScissorsRoom is { IsEmpty: false } room && room.Read(LengthRange.Margin) is { Ok: false } unread)
@@ -157,7 +178,10 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
 
             foreach (var problem in run.Run.Run.SetUp.WaysOf(plan.FilmId).Problems)
             {
-                yield return Finding.Lacking("weeding", Phrase.Say($"{run.Run.Run.Name:strong}: how the waste of {film?.Name ?? ""} is cut: {problem.Message}"));
+                yield return Finding.Lacking(
+                    "weeding",
+                    Phrase.Say($"{run.Run.Run.Name:strong}: how the waste of {film?.Name ?? ""} is cut: {problem.Message}")
+                );
             }
         }
     }

@@ -60,7 +60,11 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
 
     /// <summary>Releases loads of a plan.</summary>
     /// <returns>The ids of the released loads, or why there are none.</returns>
-    public async Task<(IReadOnlyList<string> Ids, NotReleased? Refused)?> Release(string planId, ReleaseWanted wanted, CancellationToken stop)
+    public async Task<(IReadOnlyList<string> Ids, NotReleased? Refused)?> Release(
+        string planId,
+        ReleaseWanted wanted,
+        CancellationToken stop
+    )
     {
         if (await reader.Find(planId, stop) is not { } read)
         {
@@ -93,7 +97,9 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             .ToList();
         var ids = released.ConvertAll(_ => Cabida.Store.Library.FreshId());
         var unit = new UnitOfWork(
-            released.Count == 1 ? $"Release load {released[0].Number}" : string.Create(CultureInfo.InvariantCulture, $"Release {released.Count} loads")
+            released.Count == 1
+                ? $"Release load {released[0].Number}"
+                : string.Create(CultureInfo.InvariantCulture, $"Release {released.Count} loads")
         );
         for (var i = 0; i < released.Count; i++)
         {
@@ -109,11 +115,17 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             Cabida.Store.Library.FreshId
         );
         unit.Put(DocumentKinds.FilmStock, read.Plan.FilmId, after, read.StockRevision);
-        unit.Put(DocumentKinds.Plan, planId, Without(read.Plan, released), read.Revision);
+        unit.Put(DocumentKinds.Plan, planId, Without(read.Kept, released), read.Revision);
         var made = await library.Make(unit, stop);
         return made.Refused is null
             ? (ids, null)
-            : ([], new NotReleased(Phrase.Say($"The plan or its stock was changed meanwhile. Nothing was released; look at it once more."), true));
+            : (
+                [],
+                new NotReleased(
+                    Phrase.Say($"The plan or its stock was changed meanwhile. Nothing was released; look at it once more."),
+                    true
+                )
+            );
     }
 
     private static NotReleased? WhyNot(LaidPlan laid, List<CutLoad> loads, ReleaseWanted wanted)
@@ -125,7 +137,10 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
 
         if (PlanViews.KeyOf(laid) != wanted.Key)
         {
-            return new NotReleased(Phrase.Say($"It lies otherwise now than when you looked. Nothing was released; look at it once more."), true);
+            return new NotReleased(
+                Phrase.Say($"It lies otherwise now than when you looked. Nothing was released; look at it once more."),
+                true
+            );
         }
 
         if (laid.Faults.Count > 0)
@@ -163,9 +178,22 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             }
 
             var used = file.Read.Used ?? default;
-            var name = load.FileName + (units is "96" or "90" or "72" ? $"_{units}-to-the-inch" : "") + (format == "dxf-r12" ? "_r12" : "") + file.Ending;
+            var name =
+                load.FileName
+                + (units is "96" or "90" or "72" ? $"_{units}-to-the-inch" : "")
+                + (format == "dxf-r12" ? "_r12" : "")
+                + file.Ending;
             kept.Add(
-                new ReleasedFile(format, units, name, await files.Add(file.Bytes, stop), used.Width, used.Height, file.Read.Outlines, file.Read.Length)
+                new ReleasedFile(
+                    format,
+                    units,
+                    name,
+                    await files.Add(file.Bytes, stop),
+                    used.Width,
+                    used.Height,
+                    file.Read.Outlines,
+                    file.Read.Length
+                )
             );
         }
 
@@ -217,7 +245,10 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
     private static CutPlan Without(CutPlan plan, List<ReleasedLoad> released)
     {
         var gone = released.SelectMany(l => l.Items).Select(i => i.Id).ToHashSet();
-        var spares = gone.Where(i => i.Copy >= PlanSpare.First).Select(i => (i.Run, i.Piece, i.Copy)).Distinct().ToLookup(i => (i.Run, i.Piece));
+        var spares = gone.Where(i => i.Copy >= PlanSpare.First)
+            .Select(i => (i.Run, i.Piece, i.Copy))
+            .Distinct()
+            .ToLookup(i => (i.Run, i.Piece));
         return plan with
         {
             ByHand = [.. plan.ByHand.Where(h => !gone.Contains(h.Item))],

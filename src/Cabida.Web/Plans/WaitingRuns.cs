@@ -64,7 +64,16 @@ internal sealed class WaitingRuns(
             var job = jobs.GetValueOrDefault(run.Run.SetUp.JobId, "");
             if (run.Basis is null)
             {
-                waiting.Add(new WaitingRun(run, job, stored.ChangedAt, [], [.. run.Lacks.Take(1).Select(l => new HeldBack(run.Id, "", run.Run.Name, l))], 0));
+                waiting.Add(
+                    new WaitingRun(
+                        run,
+                        job,
+                        stored.ChangedAt,
+                        [],
+                        [.. run.Lacks.Take(1).Select(l => new HeldBack(run.Id, "", run.Run.Name, l))],
+                        0
+                    )
+                );
                 continue;
             }
 

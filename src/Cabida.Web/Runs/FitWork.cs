@@ -32,12 +32,7 @@ internal sealed class FitWork(IServiceScopeFactory scopes, FittedPieces fitted, 
 
     protected override FitProgress ProgressOf(WorkRow row) => new(row.Id, row.Done, row.Of, "", row.State, row.Problem);
 
-    protected override async Task<FitProgress?> Do(
-        WorkRow row,
-        FitProgress progress,
-        IServiceProvider services,
-        CancellationToken stop
-    )
+    protected override async Task<FitProgress?> Do(WorkRow row, FitProgress progress, IServiceProvider services, CancellationToken stop)
     {
         var reader = services.GetRequiredService<RunReader>();
         if (await reader.Find(row.Subject, stop) is not { Basis: not null } run || run.Revision != row.Revision)

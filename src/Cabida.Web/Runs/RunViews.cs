@@ -66,7 +66,8 @@ internal sealed record RunView(
     IReadOnlyList<LengthEcho> GroupHeights,
     IReadOnlyList<SideView> Sides,
     ListView List,
-    IReadOnlyList<Finding> Lacks
+    IReadOnlyList<Finding> Lacks,
+    Phrase? Mirror
 );
 
 /// <summary>Another side of a run as its set-up shows it, with the room its zone has.</summary>
@@ -143,7 +144,8 @@ internal sealed class RunViews(Cabida.Store.Library library, RunReader reader, I
             [.. run.GroupHeights.Select(g => LengthEcho.Of(g.LetterHeight, LengthRange.Artwork))],
             await SidesOf(run, pinned, read, stop),
             ListOf(whole, read, pinned),
-            read.Lacks
+            read.Lacks,
+            read.Film is { } film ? MirrorWords.Of(film, run.SeenThrough) : null
         );
     }
 

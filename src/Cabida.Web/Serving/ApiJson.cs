@@ -55,6 +55,7 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
                         or "Cabida.Core.Runs"
                         or "Cabida.Core.Lists"
                         or "Cabida.Core.Motifs"
+                        or "Cabida.Core.Plans"
                         or "Cabida.Core.Type"
             )
             && schema.Properties is { } properties

@@ -34,13 +34,8 @@ internal interface IWorkProgress<TSelf>
 /// <param name="subject">What it is done to, as in "Change something of the ...".</param>
 /// <param name="scopes">Where services come from.</param>
 /// <param name="log">Where faults are written down.</param>
-internal abstract partial class StoredWork<TProgress>(
-    string kind,
-    string doing,
-    string subject,
-    IServiceScopeFactory scopes,
-    ILogger log
-) : BackgroundService
+internal abstract partial class StoredWork<TProgress>(string kind, string doing, string subject, IServiceScopeFactory scopes, ILogger log)
+    : BackgroundService
     where TProgress : class, IWorkProgress<TProgress>
 {
     private static readonly TimeSpan ReportEvery = TimeSpan.FromSeconds(1);

@@ -53,7 +53,7 @@ public class LayFiguresTests
         Faults(PlanOf(A(0, 0))).ShouldBe([(PlanFaultKind.Missing, 0)]);
         Faults(PlanOf(A(0, 0), B(45, 0), new LaidItem(ItemId.Of("c"), default))).ShouldBe([(PlanFaultKind.Unknown, 0)]);
         Faults(PlanOf(A(0, 0), B(45, 0)) with { NotLaid = [ItemId.Of("a")] }).ShouldBe([(PlanFaultKind.Twice, 0)]);
-        Faults(PlanOf(A(45, 0, 90), B(50, 0)), terms with { Turning = Turning.None }).ShouldBe([(PlanFaultKind.Turned, 0)]);
+        Faults(PlanOf(A(45, 0, 90), B(50, 0)), terms with { Turning = LayTurning.None }).ShouldBe([(PlanFaultKind.Turned, 0)]);
         Faults(new LayPlan([new LaidLoad(0, [A(0, 0)]), new LaidLoad(0, [B(0, 0)])], [], 50)).ShouldBe([(PlanFaultKind.TooMany, 0)]);
     }
 

@@ -24,10 +24,10 @@ public class LayoutSearchTests
     public static TheoryData<int, bool, Turning, double> Jigsaws =>
         new()
         {
-            { 10, true, Turning.None, 0 },
-            { 10, false, Turning.Quarter, 0 },
-            { 20, true, Turning.Any, 3 },
-            { 20, false, Turning.Quarter, 2 },
+            { 10, true, LayTurning.None, 0 },
+            { 10, false, LayTurning.Quarter, 0 },
+            { 20, true, LayTurning.Any, 3 },
+            { 20, false, LayTurning.Quarter, 2 },
         };
 
     [Theory]
@@ -35,7 +35,7 @@ public class LayoutSearchTests
     public void Every_plan_of_a_jigsaw_can_be_cut_and_each_is_better_than_the_one_before(
         int count,
         bool convex,
-        Turning turning,
+        LayTurning turning,
         double room
     )
     {
@@ -66,7 +66,7 @@ public class LayoutSearchTests
 
         List<LayItem> items = [.. Many(12, 48, 22), .. Many(6, 31, 31, "square")];
         List<LayPlace> places = [new(cut, 1), new(Rectangle(200, 200))];
-        var terms = new LayTerms(2, Turning.Any);
+        var terms = new LayTerms(2, LayTurning.Any);
         foreach (var plan in Plans(items, places, terms))
         {
             PlanCheck.Of(items, places, terms, plan).ShouldBeEmpty();
@@ -94,7 +94,7 @@ public class LayoutSearchTests
         // Six of 100 × 50 with 5 between them take 205 × 160, and not a hair less.
         foreach (var (width, loads) in new[] { (205.0, 1), (204.9, 2) })
         {
-            var plan = Plans(Many(6, 100, 50), [new(Rectangle(width, 160))], new LayTerms(5, Turning.None))[^1];
+            var plan = Plans(Many(6, 100, 50), [new(Rectangle(width, 160))], new LayTerms(5, LayTurning.None))[^1];
             plan.Loads.Count.ShouldBe(loads);
         }
     }
@@ -105,7 +105,7 @@ public class LayoutSearchTests
         // Four squares of 50 and four of 49 × 99 cover 200 × 150 but for hairs; a first plan takes two loads for them.
         List<LayItem> items = [.. Many(4, 49.9, 49.9, "square"), .. Many(4, 49.9, 99.9, "tall")];
         List<LayPlace> places = [new(Rectangle(200, 150.2))];
-        var terms = new LayTerms(0, Turning.None);
+        var terms = new LayTerms(0, LayTurning.None);
         var plans = Plans(items, places, terms, 20_000);
         plans.ShouldAllBe(p => PlanCheck.Of(items, places, terms, p).Count == 0);
         plans[^1].Loads.Count.ShouldBe(1);
@@ -137,7 +137,7 @@ public class LayoutSearchTests
             Many(count, 90, 40, $"g{group}-").ConvertAll(i => i with { Group = $"{group}", Kind = "" });
         // Four go on a load, and five of a group on none.
         List<LayItem> items = [.. Grouped(1, 3), .. Grouped(2, 3), .. Grouped(3, 2), .. Grouped(4, 5)];
-        var plan = Plans(items, [new(Rectangle(190, 90))], new LayTerms(5, Turning.None), 0)[0];
+        var plan = Plans(items, [new(Rectangle(190, 90))], new LayTerms(5, LayTurning.None), 0)[0];
         var byGroup = items.ToLookup(i => i.Group, i => plan.Loads.ToList().FindIndex(l => l.Items.Any(p => p.Id == i.Id)));
         foreach (var group in new[] { "1", "2", "3" })
         {

@@ -10,6 +10,9 @@ interface Kinds {
   cutters: { view: Schemas['CutterView']; document: Schemas['Cutter']; sent: Schemas['Cutter'] };
   jobs: { view: Schemas['JobView']; document: Schemas['Job']; sent: Schemas['Job'] };
   runs: { view: Schemas['RunView']; document: Schemas['Run']; sent: Schemas['RunDraft'] };
+  plans: { view: Schemas['PlanView']; document: Schemas['CutPlan']; sent: Schemas['CutPlan'] };
+  loads: { view: Schemas['ReleasedView']; document: Schemas['ReleasedLoad']; sent: Schemas['ReleasedLoad'] };
+  stock: { view: Schemas['FilmStockView']; document: Schemas['FilmStock']; sent: Schemas['FilmStock'] };
   workshops: { view: Schemas['WorkshopView']; document: Schemas['Workshop']; sent: Schemas['Workshop'] };
 }
 

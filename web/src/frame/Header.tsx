@@ -14,6 +14,7 @@ const PLACES = [
   ['/shelf', 'Shelf'],
   ['/motifs', 'Motifs'],
   ['/stock', 'Stock'],
+  ['/cutting', 'Cutting'],
 ] as const;
 
 export function Header() {

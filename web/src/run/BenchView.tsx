@@ -8,7 +8,7 @@ import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from './Lacks';
 import { StateMark } from './state';
-import { BenchWeeding } from './weeding/BenchWeeding';
+import { BenchWeeding } from '../weeding/BenchWeeding';
 
 const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
   ['blade', 'blade'],

@@ -4,11 +4,11 @@ import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
+import { RunPlans } from '../cutting/RunPlans';
 import { ProofView } from './proof/ProofView';
 import { AllSet } from './AllSet';
 import { BenchView } from './BenchView';
 import { FitView } from './FitView';
-import { LoadsView } from './LoadsView';
 import { ReadinessLine } from '../readiness/ReadinessLine';
 import { SetUpView } from './SetUpView';
 import { useChosen } from './useChosen';
@@ -35,7 +35,7 @@ function Running({ id, at }: { id: string; at: string }) {
   if (!view || !document) return <Waiting error={run.error} undo={run.undo} />;
   const { setUp, list } = document;
   return (
-    <div className={at === 'fit' ? 'page fill run-fit' : 'page'}>
+    <div className={at === 'fit' ? 'page fill run-fit' : at === 'loads' ? 'page fill cutting' : 'page'}>
       <TitleRow
         title={
           <Form.Control
@@ -81,7 +81,7 @@ function Running({ id, at }: { id: string; at: string }) {
       {at === 'proof' && <ProofView id={id} run={run} />}
       {at === 'loads' && (
         <AllSet id={id}>
-          <LoadsView id={id} />
+          <RunPlans id={id} />
         </AllSet>
       )}
       {at === 'bench' && (

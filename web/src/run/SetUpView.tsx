@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { InkPicture } from '../board/InkPicture';
+import { Check } from '../fields/Choice';
 import { Words } from '../units/Words';
 import { NewBlank } from '../shelf/NewBlank';
 import { ListCard } from './list/ListCard';
@@ -78,6 +79,18 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
             choices={films.data?.map((f) => ({ id: f.id, revision: f.revision, name: f.film.name }))}
             onChange={pin('film')}
           />
+          {view.mirror && (
+            <p className="soft small">
+              <Words of={view.mirror} />
+            </p>
+          )}
+          {(view.material?.material.opacity === 'clear' || setUp.seenThrough) && (
+            <Check
+              label="It lies behind the clear goods and is seen through them"
+              value={setUp.seenThrough}
+              onChange={(seenThrough) => edit((r) => ({ ...r, seenThrough }))}
+            />
+          )}
           {view.films.length > 0 && (
             <p className="soft small">
               Parts of the motif are of films of their own: {view.films.map((f) => f.name || 'one that is not here any more').join(', ')}.

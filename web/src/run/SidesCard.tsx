@@ -1,6 +1,7 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
+import { Check } from '../fields/Choice';
 import { PinChoice } from './PinChoice';
 import type { SetUp } from './useRun';
 
@@ -22,7 +23,12 @@ export function SidesCard({ view, run, edit, motifs, lack }: Props) {
     edit((r) =>
       withSides(r, (sides) => [
         ...sides,
-        { id: `side-${1 + Math.max(1, ...sides.map((s) => Number(s.id.slice(5)) || 1))}`, motif: null, zone: free?.id ?? '' },
+        {
+          id: `side-${1 + Math.max(1, ...sides.map((s) => Number(s.id.slice(5)) || 1))}`,
+          motif: null,
+          zone: free?.id ?? '',
+          seenThrough: false,
+        },
       ]),
     );
   return (
@@ -54,6 +60,9 @@ export function SidesCard({ view, run, edit, motifs, lack }: Props) {
               ))}
             </Form.Select>
           </label>
+          {(view.material?.material.opacity === 'clear' || side.seenThrough) && (
+            <Check label="Seen through the goods" value={side.seenThrough} onChange={(seenThrough) => set(side.id, { seenThrough })} />
+          )}
           {view.sides[i]?.room && (
             <p className="soft small">
               <Words of={view.sides[i].room} />

@@ -4,10 +4,10 @@ import { BoxRect } from '../../board/BoxRect';
 import type { Scale } from '../../board/scale';
 import { useUnits } from '../../units/UnitsContext';
 import { bitLabels } from './labels';
-import { smallSaid } from './said';
+import { smallSaid } from '../../weeding/said';
 import type { Waste } from './useWaste';
-import { WasteCuts } from './WasteCuts';
-import './weeding.css';
+import { WasteCuts } from '../../weeding/WasteCuts';
+import '../../weeding/weeding.css';
 
 /** Around ink that has no weed box, as a share of its longer side. */
 const AROUND = 0.06;

@@ -1,11 +1,11 @@
-import type { Schemas } from '../../api/client';
+import { answer, api, type Schemas } from '../../api/client';
 import { length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Words } from '../../units/Words';
-import { areaSaid, bitsSaid, minutesSaid, smallSaid, spreadSaid } from './said';
-import { PeelFrom } from './PeelFrom';
-import { TapeFirst } from './TapeFirst';
-import { Took } from './Took';
+import { areaSaid, bitsSaid, minutesSaid, smallSaid, spreadSaid } from '../../weeding/said';
+import { PeelFrom } from '../../weeding/PeelFrom';
+import { TapeFirst } from '../../weeding/TapeFirst';
+import { Took } from '../../weeding/Took';
 import type { Waste } from './useWaste';
 
 /** So many bits are listed by themselves. */
@@ -73,7 +73,13 @@ export function WeedingCard({ id, pieceId, waste }: { id: string; pieceId: strin
           <Words of={w} />
         </p>
       ))}
-      <Took key={weeds.key} id={id} of={weeds.key} pieceId={pieceId} took={weeds.time.took} />
+      <Took
+        key={weeds.key}
+        took={weeds.time.took}
+        save={(minutes) =>
+          answer(api.PUT('/api/runs/{id}/weeding/took', { params: { path: { id } }, body: { key: weeds.key, pieceId, minutes } }))
+        }
+      />
     </section>
   );
 }

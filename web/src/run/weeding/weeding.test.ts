@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bitLabels, spread } from './labels';
-import { areaSaid, minutesSaid, spreadSaid } from './said';
+import { areaSaid, minutesSaid, spreadSaid } from '../../weeding/said';
 
 describe('numbers of bits', () => {
   it('stand apart, in order, between their ends, and where they belong when there is room', () => {

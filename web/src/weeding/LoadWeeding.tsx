@@ -1,15 +1,21 @@
-import type { Schemas } from '../../api/client';
-import { length } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
-import { Words } from '../../units/Words';
+import type { Schemas } from '../api/client';
+import { length } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { Words } from '../units/Words';
 import { bitsSaid, minutesSaid, SIDES, spreadSaid } from './said';
 import { TapeFirst } from './TapeFirst';
 import { Took } from './Took';
 
+interface Props {
+  weeds: Schemas['WeedsView'];
+  purpose: Schemas['FilmPurpose'];
+  /** Keeps what it really took. */
+  save: (minutes: string) => Promise<unknown>;
+}
+
 /** How a load is weeded, beneath its drawing. */
-export function LoadWeeding({ id, load }: { id: string; load: Schemas['LoadView'] }) {
+export function LoadWeeding({ weeds, purpose, save }: Props) {
   const { units } = useUnits();
-  const { weeds } = load;
   const breaks = weeds.boxes.reduce((n, b) => n + b.breaks.length, 0);
   return (
     <details className="load-weeding">
@@ -19,7 +25,7 @@ export function LoadWeeding({ id, load }: { id: string; load: Schemas['LoadView'
         {typeof weeds.nearest === 'number' && ` that keep ${length(weeds.nearest, units, 2)} from the ink`}
       </summary>
       <p className="soft small">{spreadSaid(weeds.time)}</p>
-      {load.purpose === 'stays' && (
+      {purpose === 'stays' && (
         <p>
           <b>Peel from {SIDES[weeds.best]}</b> <span className="soft">as it lies here.</span>
         </p>
@@ -30,7 +36,7 @@ export function LoadWeeding({ id, load }: { id: string; load: Schemas['LoadView'
           <Words of={w} />
         </p>
       ))}
-      <Took key={weeds.key} id={id} of={weeds.key} took={weeds.time.took} />
+      <Took key={weeds.key} took={weeds.time.took} save={save} />
     </details>
   );
 }

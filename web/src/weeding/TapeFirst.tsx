@@ -1,6 +1,6 @@
-import type { Schemas } from '../../api/client';
-import { length } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
+import type { Schemas } from '../api/client';
+import { length } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
 
 /** Whether the transfer tape goes on before weeding, with both figures that say so. */
 export function TapeFirst({ tape }: { tape: Schemas['TapeFirst'] | null }) {

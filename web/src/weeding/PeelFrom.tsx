@@ -1,4 +1,4 @@
-import type { Schemas } from '../../api/client';
+import type { Schemas } from '../api/client';
 import { SIDES } from './said';
 
 /** From which side to peel: free ends by the side that they point to. */

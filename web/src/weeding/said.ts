@@ -1,5 +1,5 @@
-import type { Schemas } from '../../api/client';
-import { MM_PER_INCH, type Units } from '../../units/units';
+import type { Schemas } from '../api/client';
+import { MM_PER_INCH, type Units } from '../units/units';
 
 /** Minutes: under ten with a decimal, and under one in seconds. */
 export function minutesSaid(minutes: number): string {

@@ -1,5 +1,5 @@
-import type { Schemas } from '../../api/client';
-import { BoxRect } from '../../board/BoxRect';
+import type { Schemas } from '../api/client';
+import { BoxRect } from '../board/BoxRect';
 import './weeding.css';
 
 /** Weed boxes and their breaks; millimetres, y up. */

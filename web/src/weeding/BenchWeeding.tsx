@@ -1,6 +1,6 @@
-import type { Schemas } from '../../api/client';
-import { length } from '../../units/units';
-import { useUnits } from '../../units/UnitsContext';
+import type { Schemas } from '../api/client';
+import { length } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
 import { boxesSaid } from './LoadWeeding';
 import { bitsSaid, minutesSaid, SIDES, smallSaid } from './said';
 

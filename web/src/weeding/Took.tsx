@@ -1,29 +1,24 @@
 import { useState } from 'react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
-import { answer, api } from '../../api/client';
 
 interface Props {
-  id: string;
-  /** What was weeded. */
-  of: string;
-  /** The piece; none for a load. */
-  pieceId?: string;
   took: number | null;
+  /** Keeps what was typed. */
+  save: (minutes: string) => Promise<unknown>;
 }
 
 /** What weeding really took, as the maker types it. Emptied, it is forgotten. */
-export function Took({ id, of, pieceId, took }: Props) {
+export function Took({ took, save: keep }: Props) {
   const cache = useQueryClient();
   const kept = typeof took === 'number' ? String(Math.round(100 * took) / 100) : '';
   const [typed, setTyped] = useState(kept);
   const [noted, setNoted] = useState(kept);
   const save = useMutation({
-    mutationFn: (minutes: string) =>
-      answer(api.PUT('/api/runs/{id}/weeding/took', { params: { path: { id } }, body: { key: of, pieceId: pieceId ?? null, minutes } })),
+    mutationFn: keep,
     onSuccess: async (_, minutes) => {
       setNoted(minutes);
-      await Promise.all([['waste'], ['loads'], ['bench']].map((queryKey) => cache.invalidateQueries({ queryKey })));
+      await Promise.all([['waste'], ['plan'], ['bench']].map((queryKey) => cache.invalidateQueries({ queryKey })));
     },
   });
   const note = () => typed.trim() !== noted.trim() && save.mutate(typed);
