@@ -125,6 +125,7 @@ api.MapMotifChecks();
 api.MapGraphics();
 api.MapTypefaces();
 api.MapStock();
+api.MapSquares();
 api.MapJobs();
 api.MapRuns();
 api.MapFits();

@@ -43,7 +43,7 @@ public sealed class MakerPathTests : IDisposable
         page.Open("/stock");
         page.Type("Name of the film", "Navy vinyl");
         page.Press("form:has(input[aria-label='Name of the film']) button");
-        page.See("section[aria-label='Navy vinyl']");
+        page.ReadsSoon(".rack-row", "Navy vinyl");
         page.Type("Name of the cutter", "Small cutter");
         page.Press("form:has(input[aria-label='Name of the cutter']) button");
         page.See("section[aria-label='Small cutter']");
@@ -81,6 +81,7 @@ public sealed class MakerPathTests : IDisposable
         page.See("section[aria-label='Board'] path[data-piece='Marguerite']");
 
         page.Click("Loads");
+        page.Click("Files");
         page.Click("Cut file, SVG");
         var name = page.Text(".file-name");
         name.ShouldBe("kitchen_three-mugs_load-1-of-1_navy-vinyl.svg");

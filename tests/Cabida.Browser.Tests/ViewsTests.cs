@@ -23,7 +23,9 @@ public sealed class ViewsTests : IDisposable
         ("/runs/crew-mugs/set-up", ".set-up-ink"),
         ("/runs/crew-mugs/fit", ".strip-piece:nth-child(12)"),
         ("/runs/driver-tumblers/fit", ".strip-piece:nth-child(6)"),
-        ("/runs/crew-mugs/loads", ".load-sheet"),
+        ("/stock/cutters/bench-cutter", ".proving-drawing"),
+        ("/cutting/navy-vinyl", ".plan-spares"),
+        ("/runs/crew-mugs/loads", ".plan-spares"),
         ("/runs/crew-mugs/bench", ".bench-card"),
     ];
 

@@ -43,8 +43,10 @@ public sealed class WeedingTests : IDisposable
         page.ReadsSoon(Card, "1 of five times of your own are typed");
 
         page.Click("Loads");
-        page.ReadsSoon(".loads", "weed boxes");
-        var (boxes, breaks) = (Drawn(".load:first-child .weed-box"), Drawn(".load:first-child .weed-break"));
+        page.Click("Files");
+        page.ReadsSoon(".load-weeding", "weed boxes");
+        page.ReadsSoon(".plan-figures", "Lay tighter");
+        var (boxes, breaks) = (Drawn(".load-board .weed-box"), Drawn(".load-board .weed-break"));
         breaks.ShouldBeGreaterThan(5);
         page.Click("Cut file, SVG");
         var file = Path.Combine(shop.Downloads, page.Text(".file-name"));

@@ -52,7 +52,7 @@ public sealed class CutSvgTests : IDisposable
     public void File_names_tell_job_run_load_film_and_mirror()
     {
         FileNames
-            .OfLoad("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", false)
+            .OfLoad("Fernhollow order", "Crew mugs", 1, 2, "Navy vinyl", "")
             .ShouldBe("fernhollow-order_crew-mugs_load-1-of-2_navy-vinyl");
         FileNames.OfLoad("Łódź / ../x", "  ", 2, 2, "Flex", "mirrored").ShouldBe("łódź-x_unnamed_load-2-of-2_flex_mirrored");
         FileNames.OfLoad(new string('a', 300), "r", 1, 1, "f", "").Length.ShouldBeLessThan(80);

@@ -67,6 +67,63 @@ public sealed class Application : WebApplicationFactory<Program>
     public Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom) =>
         Send(HttpMethod.Put, path, document, $"\"{madeFrom}\"");
 
+    /// <summary>The loads of a run, all its films together, as its plans lay them: each with its film; and what is held back or lacking.</summary>
+    public async Task<JsonNode> Loads(string run)
+    {
+        run = run.Replace("/api/runs/", "", StringComparison.Ordinal);
+        var begun = await Post($"/api/runs/{run}/plans");
+        var (loads, held, lacks) = (new JsonArray(), new JsonArray(), new JsonArray());
+        foreach (var lack in begun["lacks"]!.AsArray())
+        {
+            lacks.Add(lack!.DeepClone());
+        }
+
+        foreach (var plan in lacks.Count > 0 ? [] : begun["plans"]!.AsArray())
+        {
+            var view = await Get($"/api/plans/{(string)plan!["id"]!}");
+            foreach (var load in view["loads"]!.AsArray())
+            {
+                var all = load!.DeepClone();
+                all["film"] = (string)plan["film"]!;
+                loads.Add(all);
+            }
+
+            Add(held, view["held"]!, "piece");
+            foreach (var thing in view["things"]!.AsArray().Where(t => t!["why"] is not null))
+            {
+                held.Add(
+                    new JsonObject
+                    {
+                        ["name"] = (string)thing!["name"]!,
+                        ["why"] = new JsonObject { ["message"] = thing["why"]!.DeepClone() },
+                    }
+                );
+            }
+
+            Add(lacks, view["lacks"]!, null);
+        }
+
+        return new JsonObject
+        {
+            ["loads"] = loads,
+            ["held"] = held,
+            ["lacks"] = lacks,
+        };
+
+        // What is held back is so in every film of the run.
+        static void Add(JsonArray all, JsonNode some, string? once)
+        {
+            foreach (var one in some.AsArray().Where(o => once is null || !all.Any(a => (string?)a![once] == (string?)o![once])))
+            {
+                all.Add(one!.DeepClone());
+            }
+        }
+    }
+
+    /// <summary>The bytes of the first load of a run, in a format.</summary>
+    public async Task<HttpResponseMessage> FirstFile(string run, string query = "") =>
+        await CreateClient().GetAsync($"/api/loads/{(string)(await Loads(run))["loads"]![0]!["fileId"]!}/file{query}");
+
     /// <summary>All pieces of a run, page after page as the front end asks for them: a page is short rather than late.</summary>
     public async Task<JsonArray> Pieces(string run)
     {

@@ -95,7 +95,7 @@ public sealed class BadLimitsTests : IDisposable
         var loose = (await Piece())["findings"]!.AsArray().Where(f => (string)f!["rule"]! == "looseParts" && (string)f["part"]! == "name");
         // Two in the B and in the 8, one in every other.
         loose.ShouldHaveSingleItem()!["places"]!.AsArray().Count.ShouldBe(11);
-        (await app.Get($"{Crates}/loads"))["held"]!.AsArray().Count.ShouldBe(1);
+        (await app.Loads(Crates))["held"]!.AsArray().Count.ShouldBe(1);
         var id = (string)(await Piece())["id"]!;
         while ((await Piece())["findings"]!.AsArray().Any(f => (string)f!["rule"]! == "looseParts"))
         {
@@ -114,7 +114,7 @@ public sealed class BadLimitsTests : IDisposable
         }
 
         (await Piece())["ties"]!.AsArray().Count.ShouldBeGreaterThanOrEqualTo(11);
-        var loads = await app.Get($"{Crates}/loads");
+        var loads = await app.Loads(Crates);
         loads["held"]!.AsArray().ShouldBeEmpty();
         loads["loads"]!.AsArray().ShouldHaveSingleItem();
     }
@@ -127,7 +127,7 @@ public sealed class BadLimitsTests : IDisposable
     public async Task A_name_without_ink_is_no_piece_or_is_held_back_with_the_reason_and_the_others_are_cut(string name, bool isPiece)
     {
         const string mugs = "/api/runs/crew-mugs";
-        var (all, load) = ((await app.Pieces("crew-mugs")).Count, (await app.Get($"{mugs}/loads"))["held"]!.AsArray().Count);
+        var (all, load) = ((await app.Pieces("crew-mugs")).Count, (await app.Loads(mugs))["held"]!.AsArray().Count);
         await app.Change(mugs, "run", r =>
         {
             var lines = ((string)r["list"]!["namesTyped"]!).Split('\n');
@@ -137,7 +137,7 @@ public sealed class BadLimitsTests : IDisposable
         });
         var pieces = await app.Pieces("crew-mugs");
         pieces.Count.ShouldBe(isPiece ? all : all - 1);
-        var held = (await app.Get($"{mugs}/loads"))["held"]!.AsArray();
+        var held = (await app.Loads(mugs))["held"]!.AsArray();
         held.Count.ShouldBe(isPiece ? load + 1 : load);
         if (isPiece)
         {

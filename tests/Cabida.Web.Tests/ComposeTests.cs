@@ -199,11 +199,10 @@ public sealed class ComposeTests : IDisposable
             r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! }
         );
         run["films"]!.AsArray().ShouldHaveSingleItem()!["name"]!.GetValue<string>().ShouldBe("Copper vinyl");
-        var loads = (await app.Get("/api/runs/work-shirts/loads"))["loads"]!.AsArray();
+        var loads = (await app.Loads("work-shirts"))["loads"]!.AsArray();
         loads.Select(l => (string)l!["film"]!).Distinct().Order().ShouldBe(["Copper vinyl", "Cream transfer"]);
-        loads.Select(l => (int)l!["number"]!).ShouldBe(Enumerable.Range(1, loads.Count));
-        loads.ShouldAllBe(l => (bool)l!["mirrored"]! == ((string)l["film"]! == "Cream transfer"));
-        (await app.CreateClient().GetAsync($"/api/runs/work-shirts/loads/{loads.Count}/file")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        loads.ShouldAllBe(l => ((string)l!["mirroring"]! == "all") == ((string)l["film"]! == "Cream transfer"));
+        (await app.CreateClient().GetAsync($"/api/loads/{loads[^1]!["fileId"]}/file")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
     [Fact]
@@ -291,21 +290,23 @@ public sealed class ComposeTests : IDisposable
     }
 
     [Fact]
-    public async Task A_piece_of_which_one_film_is_too_large_is_held_back_whole()
+    public async Task A_film_without_stock_that_is_too_narrow_for_its_margins_says_so_and_the_other_film_is_laid()
     {
         await app.Change("/api/films/copper-vinyl", "film", f => f["width"]!["text"] = "6");
-        var film = await app.Get("/api/films/copper-vinyl");
+        await app.Change("/api/stock/copper-vinyl", "stock", s => s["items"] = new JsonArray());
         var motif = await app.Get("/api/motifs/crew-shirt");
         await app.Change("/api/runs/work-shirts", "run", r =>
-        {
-            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! };
-            r["setUp"]!["films"] = new JsonArray(new JsonObject { ["id"] = "copper-vinyl", ["revision"] = (int)film["revision"]! });
-        });
-        var loads = await app.Get("/api/runs/work-shirts/loads");
-        var held = loads["held"]!.AsArray().Select(h => (string)h!["why"]!["piece"]!).ToList();
-        held.Count.ShouldBeGreaterThan(0);
-        held.ShouldBeUnique();
-        loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).ShouldNotContain(p => held.Contains((string)p!["pieceId"]!));
+            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = (int)motif["revision"]! }
+        );
+        var loads = await app.Loads("work-shirts");
+        loads["loads"]!.AsArray().Select(l => (string)l!["film"]!).Distinct().ShouldBe(["Cream transfer"]);
+        loads["held"]!
+            .AsArray()
+            .ShouldAllBe(h => Application.Words(h!["why"]!["message"]).Contains("nothing to lay it on", StringComparison.Ordinal));
+        loads["held"]!.AsArray().Count.ShouldBeGreaterThan(0);
+        Application
+            .Words((await app.Get("/api/plans/work-shirts_copper-vinyl"))["stockProblems"]![0]!["message"])
+            .ShouldContain("leaves nothing of it");
     }
 
     [Fact]

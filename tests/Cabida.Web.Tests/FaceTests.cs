@@ -51,7 +51,7 @@ public sealed class FaceTests : IDisposable
         Inside(mine, faces[1]!["flat"]!["box"]!).ShouldBeFalse();
 
         // Both sides are cut, and measured in from edges of their own.
-        (await app.Get($"{run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(4);
+        (await app.Loads(run))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(4);
         var surface = (await app.Get($"{run}/bench"))["surfaces"]!.AsArray().ShouldHaveSingleItem()!;
         var onLid = surface["pieces"]!.AsArray().Where(p => (string)p!["zone"]! == "On the lid").ToList();
         onLid.Count.ShouldBe(2);

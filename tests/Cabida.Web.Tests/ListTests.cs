@@ -20,7 +20,7 @@ public sealed class ListTests : IDisposable
         run["run"]!["list"]!["columns"]!.AsArray().Select(c => (string)c!).ShouldBe(["name", "quantity"]);
         ((bool)run["run"]!["list"]!["hasHeading"]!).ShouldBeTrue();
         ((int)run["list"]!["made"]!).ShouldBe(4);
-        var loads = await app.Get($"{Run}/loads");
+        var loads = await app.Loads(Run);
         loads["loads"]!
             .AsArray()
             .SelectMany(l => l!["pieces"]!.AsArray())
@@ -350,7 +350,7 @@ public sealed class ListTests : IDisposable
         var zones = (await app.Get(Run))["zones"]!.AsArray().Select(z => (string)z!["id"]!).ToList();
         zones.Count.ShouldBeGreaterThan(1);
         var motif = (await app.Get(Run))["run"]!["setUp"]!["motif"]!.ToJsonString();
-        var before = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
+        var before = (await app.Loads(Run))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
         var lacking = await app.Change(Run, "run", r => r["setUp"]!["sides"] = new JsonArray(
                 new JsonObject
                 {
@@ -368,7 +368,7 @@ public sealed class ListTests : IDisposable
         var piece = (await app.Get($"{Run}/pieces?from=0&count=1"))["pieces"]![0]!;
         piece["sides"]!.AsArray().ShouldHaveSingleItem();
         piece["inks"]!.AsArray().Count.ShouldBe(2);
-        var after = (await app.Get($"{Run}/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
+        var after = (await app.Loads(Run))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count);
         after.ShouldBeGreaterThan(before);
         var body = await app.Get($"{Run}/pieces/{piece["id"]}/object");
         body["inks"]!.AsArray().Count.ShouldBe(2);
@@ -533,7 +533,7 @@ public sealed class ListTests : IDisposable
         pieces.Select(p => p.Fit.Piece.Id).ShouldBeUnique();
         pieces[1].Fit.Ink.ShouldBeSameAs(pieces[0].Fit.Ink);
         pieces[2].Fit.Ink.ShouldNotBeSameAs(pieces[0].Fit.Ink);
-        (await app.Get("/api/runs/crew-mugs/loads"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(3);
+        (await app.Loads("crew-mugs"))["loads"]!.AsArray().Sum(l => l!["pieces"]!.AsArray().Count).ShouldBe(3);
     }
 
     [Theory]
@@ -546,7 +546,8 @@ public sealed class ListTests : IDisposable
             r["list"]!["pieces"]![0]!["own"]!["letterHeight"]!["text"] = height;
             r["setUp"]!["sides"] = new JsonArray(Tram(), Tram());
         });
-        foreach (var view in new[] { "bench", "loads", "set", "proof/pieces?from=0&count=9" })
+        await app.Loads("tea-mugs");
+        foreach (var view in new[] { "bench", "set", "proof/pieces?from=0&count=9" })
         {
             await app.Get($"/api/runs/tea-mugs/{view}");
         }

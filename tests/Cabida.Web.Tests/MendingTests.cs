@@ -112,7 +112,7 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
         const string run = "/api/runs/sand-crates";
         var before = (await app.Pieces("sand-crates"))[0]!;
         ((bool)before["mayBeCut"]!).ShouldBeFalse();
-        var held = (await app.Get($"{run}/loads"))["held"]!.AsArray().Select(h => (string)h!["name"]!).ToList();
+        var held = (await app.Loads(run))["held"]!.AsArray().Select(h => (string)h!["name"]!).ToList();
         held.ShouldContain("DRY SAND");
         await app.Change(run, "run", r => r["setUp"]!["kept"] = new JsonArray([
                 .. before["findings"]!
@@ -131,7 +131,7 @@ public sealed class MendingTests(ITestOutputHelper output) : IDisposable
         ((string)now["inkHash"]!).ShouldBe((string)before["inkHash"]!);
         ((bool)now["mayBeCut"]!).ShouldBeTrue();
         now["findings"]!.AsArray().Count(f => (string)f!["kept"]! == "Laid in by hand" && (string)f["severity"]! == "told").ShouldBe(2);
-        (await app.Get($"{run}/loads"))["held"]!.AsArray().Select(h => (string)h!["name"]!).ShouldBe(held.Where(h => h != "DRY SAND"));
+        (await app.Loads(run))["held"]!.AsArray().Select(h => (string)h!["name"]!).ShouldBe(held.Where(h => h != "DRY SAND"));
         // Without a reason nothing is kept, and what does not fit cannot be kept at all.
         await app.Change(run, "run", r => r["setUp"]!["kept"]![0]!["reason"] = " ");
         ((bool)(await app.Pieces("sand-crates"))[0]!["mayBeCut"]!).ShouldBeFalse();

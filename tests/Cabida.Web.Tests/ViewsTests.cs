@@ -102,18 +102,23 @@ public sealed class ViewsTests : IDisposable
     }
 
     [Fact]
-    public async Task A_cutter_that_reaches_less_than_a_piece_holds_it_back_and_says_both_sizes()
+    public async Task What_is_larger_than_the_reach_says_both_sizes_and_is_parted_into_sections()
     {
         var changed = await app.Change("/api/cutters/bench-cutter", "cutter", c =>
-            (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120")
-        );
+        {
+            (c["reachWidth"]!["text"], c["reachLength"]!["text"]) = ("120", "120");
+            c["carriers"] = new JsonArray();
+            c["rollers"]!["width"]!["text"] = "";
+        });
         await app.Change("/api/runs/depot-glasses", "run", r => r["setUp"]!["cutter"]!["revision"] = (int)changed["revision"]!);
-        var loads = await app.Get("/api/runs/depot-glasses/loads");
-        loads["loads"]!.AsArray().ShouldBeEmpty();
-        loads["held"]!.AsArray().Count.ShouldBe(6);
-        Application
-            .Words(loads["held"]![0]!["why"]!["message"])
+        var first = (await app.Pieces("depot-glasses"))[0]!;
+        string.Join(' ', first["findings"]!.AsArray().Select(f => Application.Words(f!["message"])))
             .ShouldContain("is larger than what the cutter reaches of a sheet, 120.0 mm × 120.0 mm");
+        ((bool)first["mayBeCut"]!).ShouldBeTrue();
+        var loads = await app.Loads("depot-glasses");
+        loads["held"]!.AsArray().ShouldBeEmpty();
+        loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).ShouldAllBe(p => (int)p!["id"]!["section"]! > 0);
+        loads["loads"]!.AsArray().ShouldAllBe(l => ((string)l!["fileName"]!).EndsWith("_sections", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -130,19 +135,16 @@ public sealed class ViewsTests : IDisposable
     public async Task Scissors_room_that_cannot_be_read_is_asked_for_before_anything_is_laid_out()
     {
         await app.Change("/api/runs/crew-mugs", "run", r => r["setUp"]!["scissorsRoom"]!["text"] = "a bit");
-        (await app.Get("/api/runs/crew-mugs/loads"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["fields"]![0]!
-            .ToString()
-            .ShouldBe("scissorsRoom");
+        (await app.Loads("crew-mugs"))["lacks"]!.AsArray().ShouldHaveSingleItem()!["fields"]![0]!.ToString().ShouldBe("scissorsRoom");
         ((string)(await app.Get("/api/runs/crew-mugs"))["run"]!["setUp"]!["scissorsRoom"]!["text"]!).ShouldBe("a bit");
     }
 
     [Fact]
     public async Task The_same_run_gives_the_same_file_to_the_byte()
     {
-        var client = app.CreateClient();
-        var first = await client.GetStringAsync("/api/runs/crew-mugs/loads/1/file");
+        var first = await (await app.FirstFile("crew-mugs")).Content.ReadAsStringAsync();
         using var other = new Application { WithDemo = true };
-        (await other.CreateClient().GetStringAsync("/api/runs/crew-mugs/loads/1/file")).ShouldBe(first);
+        (await (await other.FirstFile("crew-mugs")).Content.ReadAsStringAsync()).ShouldBe(first);
     }
 
     [Fact]

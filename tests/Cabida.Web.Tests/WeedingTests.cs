@@ -22,11 +22,11 @@ public sealed class WeedingTests : IDisposable
     public async Task What_is_cut_through_waste_keeps_clear_of_the_ink_of_the_file_itself(string run, string film, string box)
     {
         await Switch(run, film, box);
-        var loads = await app.Get($"/api/runs/{run}/loads");
+        var loads = await app.Loads(run);
         loads["lacks"]!.AsArray().ShouldBeEmpty();
         foreach (var load in loads["loads"]!.AsArray())
         {
-            var sent = await app.CreateClient().GetAsync($"/api/runs/{run}/loads/{load!["number"]}/file");
+            var sent = await app.CreateClient().GetAsync($"/api/loads/{load!["fileId"]}/file");
             sent.StatusCode.ShouldBe(HttpStatusCode.OK);
             var file = CutSvgMeasure.Of(await sent.Content.ReadAsStringAsync());
             var boxes = load["weeds"]!["boxes"]!.AsArray();
@@ -82,8 +82,8 @@ public sealed class WeedingTests : IDisposable
         var waste = (await app.Get($"{Mugs}/pieces/{await First("crew-mugs")}/waste"))[0]!;
         waste["problems"]![0]!["fields"]![0]!.ToString().ShouldBe("margin");
         ((string)waste["ways"]!["margin"]!["text"]!).ShouldBe("a thumb");
-        var loads = await app.Get($"{Mugs}/loads");
-        Application.Words(loads["lacks"]![0]!["message"]!).ShouldStartWith("How the waste of Navy vinyl is cut: ");
+        var loads = await app.Loads(Mugs);
+        Application.Words(loads["lacks"]![0]!["message"]!).ShouldContain("how the waste of Navy vinyl is cut: ");
         var made = await app.Post("/api/jobs/fernhollow-crew/runs", new JsonObject { ["name"] = "More mugs" });
         await app.Change($"/api/runs/{made["id"]}", "run", run =>
             run["setUp"]!["film"] = new JsonObject { ["id"] = "navy-vinyl", ["revision"] = 1 }
@@ -95,7 +95,7 @@ public sealed class WeedingTests : IDisposable
     public async Task A_piece_that_its_weed_box_takes_out_of_reach_is_held_back_with_that_reason()
     {
         await Switch("crew-mugs", "navy-vinyl", "piece", margin: "60");
-        var held = (await app.Get($"{Mugs}/loads"))["held"]!.AsArray();
+        var held = (await app.Loads(Mugs))["held"]!.AsArray();
         held.Select(h => Application.Words(h!["why"]!["message"]!))
             .ShouldContain(w => w.Contains("not with the weed box", StringComparison.Ordinal));
     }

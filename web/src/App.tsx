@@ -11,6 +11,7 @@ import { OutlinePage } from './outline/OutlinePage';
 import { RunPage } from './run/RunPage';
 import { BlankPage } from './shelf/BlankPage';
 import { ShelfPage } from './shelf/ShelfPage';
+import { CutterPage } from './stock/CutterPage';
 import { StockPage } from './stock/StockPage';
 
 export function App() {
@@ -30,6 +31,7 @@ export function App() {
           <Route path="/motifs/:id" element={<MotifPage />} />
           <Route path="/motifs/:id/try/:partId" element={<TrialPage />} />
           <Route path="/stock" element={<StockPage />} />
+          <Route path="/stock/cutters/:id" element={<CutterPage />} />
           <Route path="/cutting" element={<CuttingPage />} />
           <Route path="/cutting/:filmId" element={<CuttingPage />} />
           <Route path="/cutting/loads/:id" element={<ReleasedPage />} />

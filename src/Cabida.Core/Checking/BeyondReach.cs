@@ -5,7 +5,10 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Core.Checking;
 
-/// <summary>K6: what is cut of one film is larger than the cutter reaches of a sheet of it, whichever way it is turned.</summary>
+/// <summary>
+/// K6: what is cut of one film is larger than the cutter reaches of a sheet of it, whichever way it is turned. It is parted when it is cut,
+/// so that is only told.
+/// </summary>
 public sealed class BeyondReach : ICheck
 {
     /// <summary>That something is larger than the reach.</summary>
@@ -37,8 +40,10 @@ public sealed class BeyondReach : ICheck
 
             yield return new Finding(
                 Rule.BeyondReach,
-                Severity.Stop,
-                Phrase.Say($"{piece.Fit.Piece.Name:strong}: {Said(box.Width, box.Height, film.Film.Name, (width, height))}")
+                Severity.Told,
+                Phrase.Say(
+                    $"{piece.Fit.Piece.Name:strong}: {Said(box.Width, box.Height, film.Film.Name, (width, height))} It will be parted at joints."
+                )
             )
             {
                 Places = [new PlanePoint(box.CentreX, box.CentreY)],

@@ -1,4 +1,6 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Stock;
 
 namespace Cabida.Core.Cutting;
 
@@ -22,6 +24,21 @@ public readonly record struct CutterTruth(double Across, double Along, double Sk
     /// <param name="falling">The diagonal from its upper left.</param>
     public static CutterTruth Of(double side, double across, double along, double rising, double falling) =>
         new(across / side, along / side, Math.Asin(((rising * rising) - (falling * falling)) / (4 * across * along)));
+
+    /// <summary>From a proving square as it was typed; a cutter is true of which not all four lengths can be read.</summary>
+    /// <param name="proved">The square.</param>
+    public static CutterTruth Of(ProvingSquare proved)
+    {
+        ArgumentNullException.ThrowIfNull(proved);
+        double? Read(TypedLength typed, LengthRange range) => typed.Read(range).ValueOrDefault?.Value.Millimetres;
+        return
+            Read(proved.Across, ProvingSquare.Sides) is { } across
+            && Read(proved.Along, ProvingSquare.Sides) is { } along
+            && Read(proved.Rising, ProvingSquare.Diagonals) is { } rising
+            && Read(proved.Falling, ProvingSquare.Diagonals) is { } falling
+            ? Of(ProvingSquare.Side, across, along, rising, falling)
+            : True;
+    }
 
     /// <summary>What the cutter makes of what is written.</summary>
     public Motion Makes => new(Across, Along * Math.Sin(Skew), 0, 0, Along * Math.Cos(Skew), 0);

@@ -26,7 +26,7 @@ public static class PlanLaying
             return PlanRows.Of(problem);
         }
 
-        var kept = before is null ? null : Kept(problem, before, stop);
+        var kept = before is null || before.Stock != problem.Stock ? null : Kept(problem, before, stop);
         if (kept is { NotLaid.Count: 0 } && PlanFigures.LeastOf(problem, kept) >= kept.Loads.Count)
         {
             return kept;
@@ -234,7 +234,10 @@ public static class PlanLaying
             ],
             plan.NotLaid,
             plan.Length
-        );
+        )
+        {
+            Stock = problem.Stock,
+        };
 
     private static LayPlan PlanOf(PlanProblem problem, IReadOnlyList<int> places, PlanLayout layout)
     {

@@ -20,6 +20,9 @@ public sealed record PlanLoad(string StockId, IReadOnlyList<PlanItem> Items);
 /// <param name="Length">How far up the last load is used, from the foot of its ground; millimetres.</param>
 public sealed record PlanLayout(string Key, IReadOnlyList<PlanLoad> Loads, IReadOnlyList<ItemId> NotLaid, double Length)
 {
+    /// <summary>Tells apart the stock that there was to choose from: of other stock a layout is not gone on from.</summary>
+    public string Stock { get; init; } = "";
+
     /// <summary>How many plans were found before it for the same things, each worse.</summary>
     public int Better { get; init; }
 

@@ -32,6 +32,10 @@ public sealed class PlanProblem
         IsInRows = plan.Way == LayWay.Rows || shared is not null;
         Items = [.. things.Select(t => ItemOf(t, silhouettes))];
         Key = KeyOf();
+        Stock = string.Join(
+            ' ',
+            places.Select(p => p.Item.Id).Concat(plan.StockIds.Select(i => $"only {i}")).Append($"on {plan.CarrierId}")
+        );
     }
 
     /// <summary>What was chosen.</summary>
@@ -57,6 +61,9 @@ public sealed class PlanProblem
 
     /// <summary>Tells it apart from any other.</summary>
     public string Key { get; }
+
+    /// <summary>Tells apart the stock that there is to choose from.</summary>
+    public string Stock { get; }
 
     /// <summary>A problem.</summary>
     /// <param name="plan">What was chosen.</param>

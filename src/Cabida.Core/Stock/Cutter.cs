@@ -37,12 +37,26 @@ public sealed record Cutter(
     public IReadOnlyList<Carrier> CarriersOr =>
         Carriers.Count > 0 ? Carriers : [new Carrier(Carrier.Plain, "Mat", ReachWidth, ReachLength, ReachWidth, ReachLength)];
 
-    /// <summary>What it reaches of a sheet of a film, across and along, in millimetres; null where that cannot be read.</summary>
+    /// <summary>
+    /// What it reaches of a sheet of a film at most, on any carrier or without, across and along, in millimetres; null where that cannot be
+    /// read.
+    /// </summary>
     public (double Width, double Height)? ReachOf(Film film)
     {
         ArgumentNullException.ThrowIfNull(film);
-        static double Read(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
-        var (width, height) = (Math.Min(Read(ReachWidth), Read(film.Width)), Math.Min(Read(ReachLength), Read(film.Length)));
-        return width > 0 && height > 0 ? (width, height) : null;
+        static double Read(TypedLength typed, LengthRange range) => typed.OrZero(range).Millimetres;
+        var ways = CarriersOr
+            .Select(c => (Width: Read(c.ReachWidth, LengthRange.Object), Height: Read(c.ReachLength, LengthRange.Object)))
+            .Append((Width: Read(Rollers.Width, LengthRange.Object), Height: Read(Rollers.Longest, StockItem.RollLength)));
+        return ways.Select(w =>
+                (
+                    Width: Math.Min(w.Width, Read(film.Width, LengthRange.Object)),
+                    Height: Math.Min(w.Height, Read(film.Length, LengthRange.Object))
+                )
+            )
+            .Where(w => w.Width > 0 && w.Height > 0)
+            .OrderByDescending(w => w.Width * w.Height)
+            .Select(w => ((double, double)?)w)
+            .FirstOrDefault();
     }
 }

@@ -90,22 +90,9 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
             : new DragKnife(offset, blade.Overcut.Read(LengthRange.Margin).ValueOrDefault?.Value.Millimetres ?? DragKnife.UsualOvercut);
     }
 
-    /// <summary>What a cutter makes on a carrier, by the square that was measured; true where none was.</summary>
-    public static CutterTruth TruthOf(ProvingSquare proved)
-    {
-        double? Read(TypedLength typed, LengthRange range) => typed.Read(range).ValueOrDefault?.Value.Millimetres;
-        return
-            Read(proved.Across, ProvingSquare.Sides) is { } across
-            && Read(proved.Along, ProvingSquare.Sides) is { } along
-            && Read(proved.Rising, ProvingSquare.Diagonals) is { } rising
-            && Read(proved.Falling, ProvingSquare.Diagonals) is { } falling
-            ? CutterTruth.Of(ProvingSquare.Side, across, along, rising, falling)
-            : CutterTruth.True;
-    }
-
     private static CutDrawing AsWritten(CutDrawing drawing, ProvingSquare proved)
     {
-        var truth = TruthOf(proved);
+        var truth = CutterTruth.Of(proved);
         if (truth.IsTrue)
         {
             return drawing;

@@ -249,7 +249,7 @@ internal static class LoadEndpoints
         var file = cut.As(new WantedFile(CutFormat.Svg, cutter.SvgNumbers));
         var used = Box.Around(cut.Drawing.Lines.Select(l => Around(l)))!.Value;
         var time = cut.Time(cutter.Pace);
-        var truth = CutFile.TruthOf(PlanPlaces.CarrierOf(laid.Read.Plan, cutter)?.Proved ?? cutter.Rollers.Proved);
+        var truth = CutterTruth.Of(PlanPlaces.CarrierOf(laid.Read.Plan, cutter)?.Proved ?? cutter.Rollers.Proved);
         return new LoadFilesView(
             load.FileName,
             used.Width,

@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Measures;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
@@ -16,6 +17,11 @@ namespace Cabida.Web.Plans;
 /// <param name="Film">Its name.</param>
 /// <param name="Colour">Its colour.</param>
 internal sealed record RunPlan(string Id, string FilmId, string Film, string Colour);
+
+/// <summary>The plans of a run.</summary>
+/// <param name="Plans">One for each of its films.</param>
+/// <param name="Lacks">What it lacks before anything of it can be cut.</param>
+internal sealed record RunPlansView(IReadOnlyList<RunPlan> Plans, IReadOnlyList<Finding> Lacks);
 
 /// <summary>How many more of a piece would go on the loads of a plan, each by itself.</summary>
 /// <param name="Run">Its run.</param>
@@ -133,7 +139,7 @@ internal static class PlanEndpoints
     {
         api.MapPost(
                 "/runs/{id}/plans",
-                async Task<Results<Ok<IReadOnlyList<RunPlan>>, NotFound>> (
+                async Task<Results<Ok<RunPlansView>, NotFound>> (
                     string id,
                     RunReader reader,
                     Cabida.Store.Library library,
@@ -151,7 +157,7 @@ internal static class PlanEndpoints
                         await Begin(library, plan.Id, new CutPlan(plan.FilmId) { Runs = [id] }, stop);
                     }
 
-                    return TypedResults.Ok(plans);
+                    return TypedResults.Ok(new RunPlansView(plans, run.Lacks));
                 }
             )
             .WithTags("Plans")

@@ -13,6 +13,8 @@ internal sealed class PlanLayer(KeptLayouts kept, Silhouettes silhouettes, LoadW
     /// <summary>A plan with how it lies.</summary>
     public async Task<LaidPlan> Lay(ReadPlan read, CancellationToken stop)
     {
+        // Many pieces of several jobs are more than one document is: a bound of their own.
+        using var bound = Effort.Within(Effort.Large, stop);
         if (ProblemOf(read, stop) is not var (places, parted, problem) || problem is null)
         {
             return new LaidPlan(

@@ -81,9 +81,17 @@ internal sealed class WaitingRuns(
             foreach (var piece in run.Run.Pieces)
             {
                 stop.ThrowIfCancellationRequested();
-                if ((fitted.Find(run, piece) ?? (all || DateTime.UtcNow < until ? fitted.Of(run, piece) : null)) is { } set)
+                if (fitted.Find(run, piece) is { } known)
                 {
-                    pieces.Add(set);
+                    pieces.Add(known);
+                }
+                else if (all || DateTime.UtcNow < until)
+                {
+                    // Each name is bounded by itself: what they are together is no one's making.
+                    using (Effort.Within(Effort.Large, stop))
+                    {
+                        pieces.Add(fitted.Of(run, piece));
+                    }
                 }
             }
 

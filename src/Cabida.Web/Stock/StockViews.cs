@@ -1,5 +1,7 @@
+using Cabida.Core.Cutting;
 using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
+using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Formats.Svg;
 using Cabida.Store;
@@ -22,14 +24,23 @@ internal sealed record FilmView(
     IReadOnlyList<string> UsedBy
 );
 
-/// <summary>A cutter with what is wrong in it.</summary>
+/// <summary>What a cutter makes of a square on a carrier, as it was measured.</summary>
+/// <param name="CarrierId">The carrier; the word for none where it cuts without.</param>
+/// <param name="Across">What it makes of 1 across.</param>
+/// <param name="Along">What it makes of 1 along.</param>
+/// <param name="SkewDegrees">By how much a line along leans to the right.</param>
+/// <param name="NinetyIsWritten">What is written for 90 across, so that 90 come out; millimetres.</param>
+internal sealed record CarrierTruth(string CarrierId, double Across, double Along, double SkewDegrees, double NinetyIsWritten);
+
+/// <summary>A cutter with what is wrong in it, and what it was proved to make of a square.</summary>
 internal sealed record CutterView(
     string Id,
     int Revision,
     DateTime ChangedAt,
     Cutter Cutter,
     IReadOnlyList<Finding> Problems,
-    IReadOnlyList<string> UsedBy
+    IReadOnlyList<string> UsedBy,
+    IReadOnlyList<CarrierTruth> Truths
 );
 
 /// <summary>A stock item as it is drawn; a shape that cannot be read is null.</summary>
@@ -104,6 +115,20 @@ internal sealed class CutterViews(Cabida.Store.Library library) : IViews<Cutter,
             stored.ChangedAt,
             stored.Document,
             StockProblems.Of(stored.Document),
-            await library.UsedBy(DocumentKinds.Cutter, stored.Id, stop)
+            await library.UsedBy(DocumentKinds.Cutter, stored.Id, stop),
+            [
+                .. stored
+                    .Document.Carriers.Select(c => (c.Id, c.Proved))
+                    .Append((CutPlan.Rollers, stored.Document.Rollers.Proved))
+                    .Select(p => (p.Item1, Truth: CutterTruth.Of(p.Item2)))
+                    .Where(p => !p.Truth.IsTrue)
+                    .Select(p => new CarrierTruth(
+                        p.Item1,
+                        p.Truth.Across,
+                        p.Truth.Along,
+                        p.Truth.Skew * 180 / Math.PI,
+                        90 * p.Truth.Written.A
+                    )),
+            ]
         );
 }

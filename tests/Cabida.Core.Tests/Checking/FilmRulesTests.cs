@@ -169,18 +169,28 @@ public class FilmRulesTests
     }
 
     [Fact]
-    public void What_no_cutter_reaches_stops_the_piece_whichever_way_it_is_turned()
+    public void What_no_cutter_reaches_is_told_whichever_way_it_is_turned_and_on_the_largest_carrier()
     {
         var cutter = new Cutter("Bench", TypedLength.Mm(290), TypedLength.Mm(600));
         IEnumerable<Finding> Of(double width, double height) =>
             new BeyondReach().Look(Piece(Bar(0, 0, width, height), Film() with { Length = TypedLength.Mm(500) }) with { Cutter = cutter });
         Of(280, 499).ShouldBeEmpty();
         Of(499, 280).ShouldBeEmpty();
-        Of(280, 501).ShouldHaveSingleItem().Stops.ShouldBeTrue();
+        Of(280, 501).ShouldHaveSingleItem().Severity.ShouldBe(Severity.Told);
         Of(295, 295)
             .ShouldHaveSingleItem()
             .Message.ToString()
             .ShouldContain("295.0 mm × 295.0 mm of Film is larger than what the cutter reaches");
+        var carrier = new Carrier("long", "Long", TypedLength.Mm(300), TypedLength.Mm(620), TypedLength.Mm(290), TypedLength.Mm(600));
+        (
+            cutter with
+            {
+                ReachLength = TypedLength.Mm(100),
+                Carriers = [carrier with { Id = "short", ReachLength = TypedLength.Mm(100) }, carrier],
+            }
+        )
+            .ReachOf(Film() with { Length = TypedLength.Mm(500) })!
+            .Value.Height.ShouldBe(500);
     }
 
     private static InkFacts Facts(Area ink, Film film) => new(ink, FilmLimits.Of(film));

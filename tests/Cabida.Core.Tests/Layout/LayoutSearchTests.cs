@@ -21,7 +21,7 @@ public class LayoutSearchTests
     private static List<LayItem> Many(int count, double width, double height, string kind = "") =>
         [.. Enumerable.Range(1, count).Select(n => new LayItem(ItemId.Of($"{kind}{n}"), Rectangle(width, height), kind))];
 
-    public static TheoryData<int, bool, Turning, double> Jigsaws =>
+    public static TheoryData<int, bool, LayTurning, double> Jigsaws =>
         new()
         {
             { 10, true, LayTurning.None, 0 },

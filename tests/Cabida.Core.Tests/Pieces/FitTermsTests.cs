@@ -17,6 +17,7 @@ public class FitTermsTests
         nameof(RunSetUp.Cutter),
         nameof(RunSetUp.ScissorsRoom),
         nameof(RunSetUp.MostBow),
+        nameof(RunSetUp.SeenThrough),
         nameof(RunSetUp.Kept),
         nameof(RunSetUp.Weeding),
     ];

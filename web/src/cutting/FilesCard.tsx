@@ -17,6 +17,8 @@ export const FORMATS = [
   ['pdf', 'PDF'],
 ] as const;
 
+const ENDINGS = { svg: '.svg', dxf: '.dxf', 'dxf-r12': '.dxf', hpgl: '.plt', pdf: '.pdf' };
+
 export const UNITS: readonly (readonly [string, string, Numbers])[] = [
   ['mm', 'millimetres', 'millimetres'],
   ['96', '96 to the inch', 'per96'],
@@ -27,7 +29,7 @@ export const UNITS: readonly (readonly [string, string, Numbers])[] = [
 export const query = (format: string, units: string) => `format=${format}${format === 'svg' ? `&units=${units}` : ''}`;
 
 /** The files of a load, with what they measured when they were read back. */
-export function FilesCard({ view, load }: { view: Schemas['PlanView']; load: Schemas['PlanLoadView'] }) {
+export function FilesCard({ view, load, isMoving }: { view: Schemas['PlanView']; load: Schemas['PlanLoadView']; isMoving: boolean }) {
   const { units } = useUnits();
   const { data, error } = useQuery({
     queryKey: ['load-files', load.fileId, view.key, view.revision],
@@ -44,15 +46,24 @@ export function FilesCard({ view, load }: { view: Schemas['PlanView']; load: Sch
           <Choice label="Numbers stand for" value={numbers} of={UNITS.map(([k, w]) => [k, w] as const)} onChange={setNumbers} />
         )}
       </div>
-      <p className="file">
-        <a className="btn btn-sm btn-main" href={`/api/loads/${load.fileId}/file?${query(format, numbers)}`} download>
-          Load {load.number}
-        </a>
-        <a className="btn btn-sm btn-line" href={`/api/plans/${view.id}/files?${query(format, numbers)}`} download>
-          All {view.loads.length} as one archive
-        </a>
+      {isMoving ? (
+        <p className="soft" role="status">
+          It is still being laid tighter. Stop that, or wait: a file is of what you see.
+        </p>
+      ) : (
+        <p className="file">
+          <a className="btn btn-sm btn-main" href={`/api/loads/${load.fileId}/file?${query(format, numbers)}`} download>
+            Cut file, {FORMATS.find(([k]) => k === format)?.[1]}
+          </a>
+          <a className="btn btn-sm btn-line" href={`/api/plans/${view.id}/files?${query(format, numbers)}`} download>
+            All {view.loads.length} as one archive
+          </a>
+        </p>
+      )}
+      <p className="file-name">
+        {load.fileName}
+        {ENDINGS[format]}
       </p>
-      <p className="file-name">{load.fileName}</p>
       {!data && <p className="soft small">{error ? error.message : 'Writing and reading back …'}</p>}
       {data?.problem && <p className="finding stop">{data.problem}</p>}
       {data && (

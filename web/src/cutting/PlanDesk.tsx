@@ -81,7 +81,7 @@ function Desk({ id, document, view }: { id: string; document: PlanDocument; view
             {tab === 'lay' && <PlanChoices view={view} plan={plan} edit={edit} />}
             {tab === 'files' && load && (
               <>
-                <FilesCard view={view} load={load} />
+                <FilesCard view={view} load={load} isMoving={search.isOn} />
                 <LoadWeeding
                   weeds={load.weeds}
                   purpose={view.film.purpose}
@@ -89,7 +89,7 @@ function Desk({ id, document, view }: { id: string; document: PlanDocument; view
                     answer(api.PUT('/api/plans/{id}/weeding/took', { params: { path: { id } }, body: { key: load.weeds.key, minutes } }))
                   }
                 />
-                <ReleaseCard view={view} load={load} />
+                {!search.isOn && <ReleaseCard view={view} load={load} />}
               </>
             )}
           </Tabs>

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api } from '../api/client';
 import { Tabs } from '../frame/Tabs';
+import { Lacks } from '../readiness/Lacks';
 import { PlanDesk } from './PlanDesk';
 import { ReleasedList } from './ReleasedList';
 
@@ -22,15 +23,16 @@ export function RunPlans({ id }: { id: string }) {
         {plans.error ? plans.error.message : 'Laying the pieces out …'}
       </p>
     );
-  const here = plans.data.find((p) => p.id === chosen) ?? plans.data[0];
+  const here = plans.data.plans.find((p) => p.id === chosen) ?? plans.data.plans[0];
+  if (plans.data.lacks.length > 0 || !here) return <Lacks id={id} lacks={plans.data.lacks} />;
   return (
     <div className="run-plans">
-      {plans.data.length > 1 && here ? (
-        <Tabs label="Films of the run" tabs={plans.data.map((p) => [p.id, p.film] as const)} here={here.id} onHere={choose}>
+      {plans.data.plans.length > 1 ? (
+        <Tabs label="Films of the run" tabs={plans.data.plans.map((p) => [p.id, p.film] as const)} here={here.id} onHere={choose}>
           <PlanDesk id={here.id} />
         </Tabs>
       ) : (
-        here && <PlanDesk id={here.id} />
+        <PlanDesk id={here.id} />
       )}
       {released.data && <ReleasedList released={released.data.released} of={released.data.allReleased} />}
     </div>

@@ -6,7 +6,7 @@ import { due } from '../jobs/due';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
-import { Lacks } from './Lacks';
+import { Lacks } from '../readiness/Lacks';
 import { StateMark } from './state';
 import { BenchWeeding } from '../weeding/BenchWeeding';
 

@@ -11,7 +11,7 @@ import { SetTab } from './set/SetTab';
 import { useGhost, type Ghost } from './set/useGhost';
 import { useChosen } from './useChosen';
 import { useFitting } from './useFitting';
-import { Lacks } from './Lacks';
+import { Lacks } from '../readiness/Lacks';
 import { RoomCard } from './RoomCard';
 import { Strip } from './Strip';
 import { useGrounds } from './useGrounds';

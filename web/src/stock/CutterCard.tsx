@@ -1,78 +1,70 @@
-import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { documentSource, removalOf } from '../api/documents';
-import { useDocument } from '../api/useDocument';
-import { useRemoval } from '../api/useRemoval';
-import { Conflict } from '../frame/TitleRow';
-import { UsualLength } from '../units/UsualLength';
+import { figure } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { useReading } from '../units/useEcho';
+import { Words } from '../units/Words';
+import { NUMBERS } from './numbers';
 
-type Cutter = Schemas['Cutter'];
-
-/** A cutter by what it really reaches. */
-export function CutterCard({ id }: { id: string }) {
-  const {
-    view,
-    document: cutter,
-    edit,
-    conflict,
-    takeTheirs,
-    keepMine,
-    undo,
-    settled,
-  } = useDocument(documentSource('cutters', id, { key: ['cutter', id], of: (v) => v.cutter, touches: [['cutters']], previews: true }));
-  const remove = useRemoval({
-    name: cutter?.name ?? '',
-    settled,
-    ...removalOf('cutters', id),
-  });
-  if (!view || !cutter) return null;
-  const set = (change: Partial<Cutter>) => edit((c) => ({ ...c, ...change }));
-  const length = (field: 'reachWidth' | 'reachLength', label: string) => (
-    <UsualLength
-      label={label}
-      value={cutter[field]}
-      problem={view.problems.find((p) => p.fields.includes(field))?.message}
-      onChange={(v) => set({ [field]: v })}
-    />
-  );
+/** A cutter in the stock: what it reaches on each carrier, and whether it was proved. It is found out on a page of its own. */
+export function CutterCard({ view }: { view: Schemas['CutterView'] }) {
+  const { cutter } = view;
   return (
     <section className="slip stock-card" aria-label={cutter.name}>
-      <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
-      <div className="stock-name">
-        <Form.Control
-          size="sm"
-          aria-label="Name"
-          value={cutter.name}
-          isInvalid={!cutter.name.trim()}
-          onChange={(e) => set({ name: e.target.value })}
-        />
-        <button type="button" className="quiet" onClick={undo}>
-          Undo
-        </button>
-        <button
-          type="button"
-          className="quiet"
-          disabled={view.usedBy.length > 0}
-          title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined}
-          aria-label={`Remove ${cutter.name}`}
-          onClick={() => remove.mutate()}
-        >
-          ✕
-        </button>
-      </div>
-      <div className="stock-fields">
-        {length('reachWidth', 'Reaches across')}
-        {length('reachLength', 'Reaches along')}
-      </div>
-      <Form.Control
-        as="textarea"
-        rows={2}
-        size="sm"
-        aria-label={`Note on ${cutter.name}`}
-        placeholder="A note to yourself"
-        value={cutter.note}
-        onChange={(e) => set({ note: e.target.value })}
-      />
+      <h3>
+        <Link to={`/stock/cutters/${view.id}`}>{cutter.name}</Link>
+      </h3>
+      <table className="figures">
+        <tbody>
+          {cutter.carriers.length === 0 && <Reach name="On its mat" width={cutter.reachWidth} length={cutter.reachLength} />}
+          {cutter.carriers.map((c) => (
+            <Reach
+              key={c.id}
+              name={c.name}
+              width={c.reachWidth}
+              length={c.reachLength}
+              proved={view.truths.some((t) => t.carrierId === c.id)}
+            />
+          ))}
+          {cutter.rollers.width.text.trim() !== '' && (
+            <Reach name="Without a carrier" width={cutter.rollers.width} length={cutter.rollers.longest} />
+          )}
+          <tr>
+            <th scope="row">Takes an SVG’s numbers for</th>
+            <td>{NUMBERS.find(([n]) => n === cutter.svgNumbers)?.[1]}</td>
+          </tr>
+        </tbody>
+      </table>
+      {view.problems.map((p, i) => (
+        <p key={i} className="finding stop">
+          <Words of={p.message} />
+        </p>
+      ))}
+      {cutter.note && <p className="soft small">{cutter.note}</p>}
     </section>
+  );
+}
+
+function Reach({
+  name,
+  width,
+  length,
+  proved,
+}: {
+  name: string;
+  width: Schemas['TypedLength'];
+  length: Schemas['TypedLength'];
+  proved?: boolean;
+}) {
+  const { units } = useUnits();
+  const [w, l] = [useReading(width, 'object').millimetres, useReading(length, 'object').millimetres];
+  return (
+    <tr>
+      <th scope="row">
+        {name}
+        {proved && <small className="soft"> proved</small>}
+      </th>
+      <td>{typeof w === 'number' && typeof l === 'number' ? `${figure(w, units)} × ${figure(l, units)} ${units.unit}` : 'not known'}</td>
+    </tr>
   );
 }

@@ -4,6 +4,7 @@ import { fillOf, FilmPatterns } from '../board/FilmPatterns';
 import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
+import { Choice } from '../fields/Choice';
 import { Conflict } from '../frame/TitleRow';
 import { FilmLimits } from './FilmLimits';
 import { UsualLength } from '../units/UsualLength';
@@ -111,6 +112,16 @@ export function FilmCard({ id }: { id: string }) {
             <option value="sheet">stiff sheet</option>
           </Form.Select>
         </label>
+        <Choice
+          label="Pieces are turned"
+          value={film.direction}
+          of={[
+            ['quarters', 'by quarters'],
+            ['any', 'by any angle'],
+            ['oneWay', 'not at all'],
+          ]}
+          onChange={(direction) => set({ direction })}
+        />
         <label>
           Pattern
           <Form.Select

@@ -5,13 +5,14 @@ import { answer, api } from '../api/client';
 import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { CutterCard } from './CutterCard';
-import { FilmCard } from './FilmCard';
+import { FilmRack } from './FilmRack';
 import { Typefaces } from './Typefaces';
 import { WorkshopCard } from './WorkshopCard';
 
-/** Films, cutters and typefaces. */
+/** Films as a rack, cutters and typefaces. */
 export function StockPage() {
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
+  const stock = useQuery({ queryKey: ['stock'], queryFn: () => answer(api.GET('/api/stock')) });
   const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
   const cache = useQueryClient();
   const addFilm = useMutation({
@@ -22,28 +23,24 @@ export function StockPage() {
     mutationFn: (name: string) => answer(api.POST('/api/cutters', { body: { name } })),
     onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }),
   });
-  if (!films.data || !cutters.data) return <Waiting error={films.error ?? cutters.error} />;
+  if (!films.data || !cutters.data || !stock.data) return <Waiting error={films.error ?? cutters.error ?? stock.error} />;
   return (
     <div className="page">
       <TitleRow title="Stock" about="What you cut, what you cut it with, and what you letter in" />
-      <h2 className="section">The workshop</h2>
-      <WorkshopCard />
       <h2 className="section">Films</h2>
       <BrokenCards kind="films" of={films.data.broken} />
-      <div className="stock-cards">
-        {films.data.cards.map((f) => (
-          <FilmCard key={f.id} id={f.id} />
-        ))}
-        <NewStock what="film" hint="A film is whatever is cut: vinyl, flex, card." add={(name) => addFilm.mutate(name)} />
-      </div>
+      <FilmRack films={films.data.cards} stock={stock.data.cards} />
+      <NewStock what="film" hint="A film is whatever is cut: vinyl, flex, card." add={(name) => addFilm.mutate(name)} />
       <h2 className="section">Cutters</h2>
       <BrokenCards kind="cutters" of={cutters.data.broken} />
-      <div className="stock-cards">
+      <div className="stock-cards wide">
         {cutters.data.cards.map((c) => (
-          <CutterCard key={c.id} id={c.id} />
+          <CutterCard key={c.id} view={c} />
         ))}
         <NewStock what="cutter" hint="Measure what it really reaches: less than its mat." add={(name) => addCutter.mutate(name)} />
       </div>
+      <h2 className="section">The workshop</h2>
+      <WorkshopCard />
       <h2 className="section">Typefaces</h2>
       <Typefaces />
     </div>
@@ -54,7 +51,7 @@ function NewStock({ what, hint, add }: { what: string; hint: string; add: (name:
   const [name, setName] = useState('');
   return (
     <Form
-      className="new-card"
+      className="new-card new-stock"
       onSubmit={(e) => {
         e.preventDefault();
         if (name.trim()) {

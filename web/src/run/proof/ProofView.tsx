@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answer, api, type Schemas } from '../../api/client';
-import { Lacks } from '../Lacks';
+import { Lacks } from '../../readiness/Lacks';
 import { usePages } from '../usePages';
 import type { RunDocument } from '../useRun';
 import { ProofPiece } from './ProofPiece';

@@ -1,0 +1,86 @@
+using Cabida.Formats.Cutting;
+using OpenQA.Selenium;
+
+namespace Cabida.Browser.Tests;
+
+/// <summary>From waiting pieces to released loads, as a maker goes through them.</summary>
+public sealed class CuttingTests : IDisposable
+{
+    private const string Side = ".plan-side";
+    private readonly Workshop shop = new(demo: true);
+    private readonly Page page;
+
+    public CuttingTests() => page = new Page(shop);
+
+    public void Dispose() => shop.Dispose();
+
+    [Fact]
+    public void Two_runs_are_cut_together_from_a_sheet_and_what_is_left_of_it_serves_the_next()
+    {
+        // A pack of sheets is bought: it stands in the rack, and is drawn there.
+        page.Open("/stock");
+        page.Press(".rack li:first-child .rack-row");
+        page.Press(".stock-items button", "+ Sheets");
+        page.Saved();
+        page.ReadsSoon(".rack li:first-child .rack-words", "1 × 305 × 305");
+
+        // Two of the three runs of the film are cut together, from that sheet.
+        page.Open("/cutting/navy-vinyl");
+        page.ReadsSoon(Side, "Film used well");
+        page.Press(".plan-side .view", "Lay");
+        page.Press("input[id='run-navy-vinyl-luggage-tags']");
+        page.Press("input[id^='stock-navy-vinyl-item']");
+        page.ReadsSoon(".plan-stock", "used");
+        page.Press(".plan-side .view", "Pieces");
+        page.Press("button[aria-label='Pin Agnieszka']");
+        page.See(".load-board .pin");
+        page.See("button[aria-label='Pin Agnieszka'][aria-pressed='true']");
+
+        // It is moved by a figure, and by keys; both end as figures.
+        page.Type("Agnieszka, from the left", "30" + Keys.Enter);
+        Page.Until(() => page.Field("Agnieszka, from the left").GetAttribute("value") == "30.0" ? "" : null, "it was not moved");
+        page.See("rect[aria-label^='Agnieszka, pinned']").SendKeys(Keys.ArrowRight);
+        Page.Until(() => page.Field("Agnieszka, from the left").GetAttribute("value") == "30.5" ? "" : null, "the key moved nothing");
+
+        // Every format of the load measures the same, read from the file itself.
+        page.Press(".plan-side .view", "Files");
+        page.ReadsSoon(Side, "Read back");
+        var sizes = new List<(double Width, double Height)>();
+        foreach (
+            var (format, read) in new (string, Func<string, ReadCut>)[]
+            {
+                ("SVG", f => CutSvgMeasure.Of(File.ReadAllText(f)).Lines()),
+                ("DXF", f => CutDxfReader.Read(File.ReadAllText(f))),
+                ("DXF, release 12", f => CutDxfReader.Read(File.ReadAllText(f))),
+                ("HPGL", f => CutHpglReader.Read(File.ReadAllText(f))),
+                ("PDF", f => CutPdfReader.Read(File.ReadAllBytes(f))[0]),
+            }
+        )
+        {
+            page.Choose("Format", format);
+            var file = Path.Combine(shop.Downloads, page.Text(".plan-side .file-name"));
+            File.Delete(file);
+            page.Click($"Cut file, {format}");
+            Page.Until(() => File.Exists(file) ? file : null, $"{format} never came down");
+            var used = read(file).Used!.Value;
+            sizes.Add((used.Width, used.Height));
+        }
+
+        // A knife is written into HPGL: it swings out by its offset and cuts on past the end.
+        sizes.ShouldAllBe(s => Math.Abs(s.Width - sizes[0].Width) < 1.1 && Math.Abs(s.Height - sizes[0].Height) < 1.1);
+        sizes
+            .Where((_, i) => i != 3)
+            .ShouldAllBe(s => Math.Abs(s.Width - sizes[0].Width) < 0.05 && Math.Abs(s.Height - sizes[0].Height) < 0.05);
+
+        // Released it is frozen, and listed; its off-cuts are in the rack.
+        page.Press("button", "Release load 1");
+        page.ReadsSoon("h1", "Load 1 of");
+        page.Click("It was cut now");
+        page.Type("Measured across", "280");
+        page.Saved();
+        page.Open("/stock");
+        page.ReadsSoon(".rack li:first-child .rack-words", "0 × 305 × 305");
+        page.Open("/cutting/navy-vinyl");
+        page.ReadsSoon(".released-loads", "cut");
+    }
+}
