@@ -187,7 +187,8 @@ public sealed class PlanTests : IDisposable
         await app.Step($"/api/loads/{id}", "undo");
 
         // Taken back, all of it is: stock, plan and load.
-        (await app.Send(HttpMethod.Post, $"/api/loads/{id}/undo", null, "*")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        await app.Step(path, "undo");
+        (await app.CreateClient().GetAsync($"/api/loads/{id}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Sheets()).ShouldBe(4);
         (await Stock())["stock"]!["items"]!.AsArray().ShouldNotContain(i => (string)i!["form"]! == "offCut");
         (await app.Get(path))["things"]!.AsArray().Count.ShouldBe(2);

@@ -119,6 +119,26 @@ public sealed class ViewsTests : IDisposable
         loads["held"]!.AsArray().ShouldBeEmpty();
         loads["loads"]!.AsArray().SelectMany(l => l!["pieces"]!.AsArray()).ShouldAllBe(p => (int)p!["id"]!["section"]! > 0);
         loads["loads"]!.AsArray().ShouldAllBe(l => ((string)l!["fileName"]!).EndsWith("_sections", StringComparison.Ordinal));
+
+        // Neighbours share their marks: brought back from wherever each lies, every mark is there of two sections, or of four at a corner.
+        var marks = loads["loads"]!
+            .AsArray()
+            .SelectMany(l => l!["pieces"]!.AsArray())
+            .SelectMany(p => p!["marks"]!.AsArray().Select(m => (Whole: $"{p["id"]!["piece"]} {p["id"]!["side"]}", At: Back(m!, p["at"]!))))
+            .GroupBy(m => (m.Whole, Math.Round(m.At.X, 2), Math.Round(m.At.Y, 2)))
+            .ToList();
+        marks.Count.ShouldBeGreaterThan(10);
+        marks.ShouldAllBe(g => g.Count() == 2 || g.Count() == 4);
+
+        static (double X, double Y) Back(JsonNode mark, JsonNode at)
+        {
+            var (x, y, turn) = (
+                (double)mark["x"]! - (double)at["x"]!,
+                (double)mark["y"]! - (double)at["y"]!,
+                -(double)at["degrees"]! * Math.PI / 180
+            );
+            return ((x * Math.Cos(turn)) - (y * Math.Sin(turn)), (x * Math.Sin(turn)) + (y * Math.Cos(turn)));
+        }
     }
 
     [Fact]

@@ -129,6 +129,10 @@ public sealed record CutPlan([property: MaxLength(DocumentGate.LongestName)] str
     [MaxLength(500)]
     public IReadOnlyList<JointsByHand> Joints { get; init; } = [];
 
+    /// <summary>How many loads of it were released: with each it is another plan, so that the step can be taken back from its page.</summary>
+    [Range(0, int.MaxValue)]
+    public int Released { get; init; }
+
     /// <summary>What was set by hand for a thing; null for nothing.</summary>
     public ItemHand? HandOf(ItemId id) => ByHand.FirstOrDefault(h => h.Item == id);
 

@@ -30,6 +30,9 @@ internal sealed record BenchRun(
     /// <summary>The loads of all its films; those of the first film come first.</summary>
     public IReadOnlyList<(LaidPlan Plan, CutLoad Load, int Number)> Loads { get; } =
     [.. Plans.SelectMany(p => p.Loads.Select(l => (p, l))).Select((l, i) => (l.p, l.l, i + 1))];
+
+    /// <summary>Released loads, counted on from those.</summary>
+    public IEnumerable<(ReleasedLoad Load, int Number)> Cut => Released.Select((l, i) => (l, Loads.Count + i + 1));
 }
 
 /// <summary>A side of a piece as the bench needs it, measured from the blank's own edges.</summary>
@@ -96,6 +99,9 @@ internal sealed record BenchView(
         var run = plan.Run;
         var loadOf = plan
             .Loads.SelectMany(l => l.Load.Pieces.Select(p => (Key: (p.Thing.Id.Piece, p.Thing.Id.Side), l.Number)))
+            .Concat(
+                plan.Cut.SelectMany(l => l.Load.Items.Where(i => i.Id.Run == run.Id).Select(i => (Key: (i.Id.Piece, i.Id.Side), l.Number)))
+            )
             .ToLookup(p => p.Key, p => p.Number);
         var surfaces = plan
             .All.GroupBy(p => run.SurfaceOf(p.Fit.Piece), ReferenceEqualityComparer.Instance)
@@ -105,11 +111,20 @@ internal sealed record BenchView(
             plan.Lacks,
             run.Blank?.Name ?? "",
             string.Join(", ", (run.Surface?.Sides ?? []).Select(s => s.Motif.Name).Prepend(run.Motif?.Name ?? "").Distinct()),
-            [.. plan.Plans.Where(p => p.Loads.Count > 0).Select(p => p.Read.Film!)],
+            [
+                .. plan
+                    .Plans.Where(p => p.Loads.Count > 0)
+                    .Select(p => p.Read.Film!)
+                    .Concat(plan.Released.Select(l => l.Film))
+                    .DistinctBy(f => f.Name),
+            ],
             plan.Plans.Select(p => p.Read.Cutter?.Name).FirstOrDefault() ?? "",
             run.Surface?.Wall is not null,
             GoodsView.Of(run.Blank?.Material),
-            [.. plan.Loads.Select(l => BenchLoad.Of(l.Plan, l.Load, l.Number, book))],
+            [
+                .. plan.Loads.Select(l => BenchLoad.Of(l.Plan, l.Load, l.Number, book)),
+                .. plan.Cut.Select(l => BenchLoad.Of(l.Load, l.Number)),
+            ],
             surfaces,
             [.. plan.Plans.SelectMany(p => p.Read.Runs).SelectMany(r => r.Held).DistinctBy(h => h.Piece)]
         );
@@ -191,9 +206,32 @@ internal sealed record BenchView(
 /// <param name="FileName">Its file.</param>
 /// <param name="Pieces">How many pieces are on it.</param>
 /// <param name="Purpose">What the film is for.</param>
-/// <param name="Weeds">How it is weeded.</param>
-internal sealed record BenchLoad(int Number, string Film, string FileName, int Pieces, FilmPurpose Purpose, WeedsView Weeds)
+/// <param name="Weeds">How it is weeded; null for what was released, as it was noted then.</param>
+/// <param name="Mirroring">What of it is mirrored.</param>
+/// <param name="ReleasedAt">When it was released; empty before.</param>
+internal sealed record BenchLoad(
+    int Number,
+    string Film,
+    string FileName,
+    int Pieces,
+    FilmPurpose Purpose,
+    WeedsView? Weeds,
+    Mirroring Mirroring,
+    string ReleasedAt
+)
 {
+    public static BenchLoad Of(ReleasedLoad load, int number) =>
+        new(
+            number,
+            load.Film.Name,
+            load.Files[0].Name,
+            load.Items.Count,
+            load.Film.Purpose,
+            null,
+            MirroringOf.These(load.Items.Select(i => i.IsMirrored)),
+            load.ReleasedAt
+        );
+
     public static BenchLoad Of(LaidPlan plan, CutLoad load, int number, WeedingBook book) =>
         new(
             number,
@@ -201,6 +239,8 @@ internal sealed record BenchLoad(int Number, string Film, string FileName, int P
             load.FileName + ".svg",
             load.Pieces.Count,
             plan.Read.Film.Purpose,
-            WeedsView.Of(load.Weeds, plan.Read.Film.Purpose, book, WeedingKey.OfLoad(plan.Read.Id, load.Number))
+            WeedsView.Of(load.Weeds, plan.Read.Film.Purpose, book, WeedingKey.OfLoad(plan.Read.Id, load.Number)),
+            load.Mirroring,
+            ""
         );
 }

@@ -31,10 +31,7 @@ internal sealed record CutLoad(
 )
 {
     /// <summary>Whether nothing, all or some of it is mirrored.</summary>
-    public Mirroring Mirroring { get; } =
-        Pieces.All(p => p.Thing.IsMirrored) ? Mirroring.All
-        : Pieces.Any(p => p.Thing.IsMirrored) ? Mirroring.Some
-        : Mirroring.None;
+    public Mirroring Mirroring { get; } = MirroringOf.These(Pieces.Select(p => p.Thing.IsMirrored));
 
     /// <summary>What of the reach the files are of: all of it, or of a roll as much as is used.</summary>
     public (double Width, double Height) Sheet =>
@@ -54,6 +51,18 @@ internal enum Mirroring
 
     /// <summary>Some of it: pieces seen through what they lie behind, beside others.</summary>
     Some,
+}
+
+/// <summary>Tells what of some things is mirrored.</summary>
+internal static class MirroringOf
+{
+    public static Mirroring These(IEnumerable<bool> mirrored)
+    {
+        var all = mirrored.Distinct().ToList();
+        return all.Count > 1 ? Mirroring.Some
+            : all is [true] ? Mirroring.All
+            : Mirroring.None;
+    }
 }
 
 /// <summary>A plan with how it lies.</summary>

@@ -184,8 +184,9 @@ internal static class PlanEndpoints
     {
         if (await library.Find(DocumentKinds.Plan, id, stop) is null)
         {
-            // Where another begins it at the same time, theirs stands.
-            await library.Make(new UnitOfWork("Begin a plan").Put(DocumentKinds.Plan, id, plan, null), stop);
+            // Where another begins it at the same time, theirs stands; one that was taken away is begun again.
+            var at = await library.RevisionOf(DocumentKinds.Plan, id, stop);
+            await library.Make(new UnitOfWork("Begin a plan").Put(DocumentKinds.Plan, id, plan, at), stop);
         }
     }
 

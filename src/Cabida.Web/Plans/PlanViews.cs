@@ -247,9 +247,9 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
         );
     }
 
-    /// <summary>The film is the one that it was begun for, and what is of one run stays of it.</summary>
+    /// <summary>The film is the one that it was begun for, and how many loads of it were released is not for a page to say.</summary>
     public Task<CutPlan> Tidy(CutPlan incoming, CutPlan stored, CancellationToken stop) =>
-        Task.FromResult(incoming with { FilmId = stored.FilmId });
+        Task.FromResult(incoming with { FilmId = stored.FilmId, Released = stored.Released });
 
     /// <summary>Tells apart how a plan lies, to the place of every thing.</summary>
     public static string KeyOf(LaidPlan laid) =>

@@ -24,7 +24,7 @@ internal sealed record ChangedSince(ItemId Id, string Name, string LoadId, strin
 /// <param name="Cutter">Its cutter; null where there is none.</param>
 /// <param name="CutterId">The id of that.</param>
 /// <param name="Stock">What there is of the film.</param>
-/// <param name="StockRevision">The revision of that; 0 where nothing is kept.</param>
+/// <param name="StockRevision">The revision of that, also where it was taken away; 0 where nothing was ever kept.</param>
 /// <param name="Runs">Its runs.</param>
 /// <param name="Things">What waits, whole.</param>
 /// <param name="Changed">What was changed since it was cut.</param>
@@ -82,7 +82,7 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
             cutter,
             cutterId,
             stock?.Document,
-            stock?.Revision ?? 0,
+            stock?.Revision ?? await library.RevisionOf(DocumentKinds.FilmStock, plan.FilmId, stop),
             runs,
             things,
             [.. ChangedOf(plan, runs, cut)],

@@ -262,6 +262,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             ],
             // What was chosen of the stock is used up.
             StockIds = [],
+            Released = plan.Released + released.Count,
         };
     }
 }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
+using Cabida.Core.Cutting;
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
@@ -21,7 +22,35 @@ namespace Cabida.Web.Runs;
 /// <param name="Beyond">Whether the ink stands outside there.</param>
 /// <param name="Used">How much of the zone's width or height the ink takes.</param>
 /// <param name="Of">That width or height.</param>
-internal sealed record RoomView(string Side, double Distance, LimitKind Limit, bool Touches, bool Beyond, double Used, double Of);
+/// <param name="ForAll">The nominal room for blank, cutter and hand together; null where it is at neither handle nor seam.</param>
+internal sealed record RoomView(
+    string Side,
+    double Distance,
+    LimitKind Limit,
+    bool Touches,
+    bool Beyond,
+    double Used,
+    double Of,
+    RoomForAll? ForAll
+);
+
+/// <summary>The nominal room at an edge for blank, cutter and hand together (calculations 6.12).</summary>
+/// <param name="Nominal">The room were all three exact; millimetres.</param>
+/// <param name="Blank">How uncertain the blank is there.</param>
+/// <param name="Cutter">How uncertain the cutter is.</param>
+/// <param name="Hand">How uncertain the hand is.</param>
+/// <param name="Uncertainty">All three.</param>
+/// <param name="OfTouching">The chance that the edge is touched.</param>
+internal sealed record RoomForAll(double Nominal, double Blank, double Cutter, double Hand, double Uncertainty, double OfTouching)
+{
+    /// <summary>The room at a side from what it is nominally, and what the cautious zone takes off it for the blank.</summary>
+    public static RoomForAll Of(double nominal, double cautious)
+    {
+        var blank = Math.Max(0, nominal - cautious);
+        var chance = RoomChance.Of(nominal, blank, RoomChance.UsualCutter, RoomChance.UsualHand);
+        return new RoomForAll(nominal, blank, RoomChance.UsualCutter, RoomChance.UsualHand, chance.Uncertainty, chance.OfTouching);
+    }
+}
 
 /// <summary>The thinnest stroke.</summary>
 internal sealed record ThinnestView(double Width, PlanePoint At);
@@ -285,14 +314,29 @@ internal sealed record PieceView(
         }
 
         var zone = fit.Zone.Cautious.Bounds;
-        RoomView View(string side, Room room, double used, double of) =>
-            new(side, room.Distance, room.Limit, room.Distance < Core.Fitting.Rooms.Touching, room.Distance < -Tolerances.Fit, used, of);
+        RoomView View(string side, Room room, Room? nominal, double used, double of) =>
+            new(
+                side,
+                room.Distance,
+                room.Limit,
+                room.Distance < Core.Fitting.Rooms.Touching,
+                room.Distance < -Tolerances.Fit,
+                used,
+                of,
+                // On a wall the sides of its zone are where the handle or the seam is.
+                fit.Round
+                    is not null
+                && nominal is { } n
+                && room.Limit is (LimitKind.LeftSide or LimitKind.RightSide)
+                    ? RoomForAll.Of(n.Distance, room.Distance)
+                    : null
+            );
         return
         [
-            View("above", rooms.Above, ink.Height, zone.Height),
-            View("below", rooms.Below, ink.Height, zone.Height),
-            View("left", rooms.Left, ink.Width, zone.Width),
-            View("right", rooms.Right, ink.Width, zone.Width),
+            View("above", rooms.Above, null, ink.Height, zone.Height),
+            View("below", rooms.Below, null, ink.Height, zone.Height),
+            View("left", rooms.Left, fit.Nominal?.Left, ink.Width, zone.Width),
+            View("right", rooms.Right, fit.Nominal?.Right, ink.Width, zone.Width),
         ];
     }
 }

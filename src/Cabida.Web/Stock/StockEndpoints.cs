@@ -77,9 +77,10 @@ internal static class StockEndpoints
 
                     if (await library.Find(DocumentKinds.FilmStock, filmId, stop) is null)
                     {
-                        // Where another makes it at the same time, theirs stands.
+                        // Where another makes it at the same time, theirs stands; what was taken away is begun again.
+                        var at = await library.RevisionOf(DocumentKinds.FilmStock, filmId, stop);
                         await library.Make(
-                            new UnitOfWork("Keep stock").Put(DocumentKinds.FilmStock, filmId, new FilmStock(filmId, []), 0),
+                            new UnitOfWork("Keep stock").Put(DocumentKinds.FilmStock, filmId, new FilmStock(filmId, []), at),
                             stop
                         );
                     }

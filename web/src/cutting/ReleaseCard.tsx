@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import { answer, api, made, type Schemas } from '../api/client';
 import { useSaving } from '../api/saving';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
@@ -14,6 +14,17 @@ export function ReleaseCard({ view, load }: { view: Schemas['PlanView']; load: S
   const saving = useSaving();
   const go = useNavigate();
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  // The release is the plan's last step: taken back, stock and plan are as they were.
+  const takeBack = async () => {
+    try {
+      const { revision } = await answer(api.GET('/api/plans/{id}', { params: { path: { id: view.id } } }));
+      await answer(api.POST('/api/plans/{id}/undo', { params: { path: { id: view.id }, ...made(revision) } }));
+      await cache.invalidateQueries();
+      void go(-1);
+    } catch (e) {
+      saving.say(e instanceof Error ? e.message : String(e));
+    }
+  };
   const release = useMutation({
     mutationFn: (loads: readonly Schemas['PlanLoadView'][]) =>
       answer(
@@ -30,7 +41,7 @@ export function ReleaseCard({ view, load }: { view: Schemas['PlanView']; load: S
       ),
     onSuccess: (ids, loads) => {
       void cache.invalidateQueries();
-      saving.say(loads.length === 1 ? 'One load is released.' : `${loads.length} loads are released.`);
+      saving.say(loads.length === 1 ? 'One load is released.' : `${loads.length} loads are released.`, () => void takeBack());
       if (ids[0]) void go(`/cutting/loads/${ids[0]}`);
     },
     onError: () => void cache.invalidateQueries({ queryKey: ['plan', view.id] }),

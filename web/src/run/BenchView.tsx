@@ -18,6 +18,8 @@ const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
   ['passes', 'passes'],
 ];
 
+const MIRRORED = { all: 'MIRRORED', some: 'PARTLY MIRRORED' };
+
 /** The card that goes to the bench: one page with what to load, how to cut it, and where to place it. */
 export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; name: string }) {
   const { units } = useUnits();
@@ -55,15 +57,16 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
             {data.films.map((f) => (
               <p key={f.name} className="bench-film">
                 <i className="swatch" style={{ background: f.colour }} />
-                {f.name}
-                {f.mirrored ? <strong className="mirrored">MIRRORED</strong> : ', not mirrored'}, in {data.cutter}
+                {f.name}, in {data.cutter}
               </p>
             ))}
             <ul className="bench-loads">
               {data.loads.map((l) => (
                 <li key={l.number}>
                   Load {l.number}: {data.films.length > 1 && `${l.film}, `}
-                  {l.pieces} {l.pieces === 1 ? 'piece' : 'pieces'} · <code>{l.fileName}</code>
+                  {l.pieces} {l.pieces === 1 ? 'piece' : 'pieces'},{' '}
+                  {l.mirroring === 'none' ? 'not mirrored' : <strong className="mirrored">{MIRRORED[l.mirroring]}</strong>}
+                  {l.releasedAt && `, released ${l.releasedAt}`} · <code>{l.fileName}</code>
                 </li>
               ))}
             </ul>

@@ -47,7 +47,30 @@ export function RoomCard({ piece, face, handle, round }: Props) {
           ))}
         </tbody>
       </table>
+      {piece.rooms.map(
+        (r) =>
+          r.forAll && (
+            <p key={r.side} className="soft small room-chance">
+              {name(r)}, with all that is uncertain: {figure(r.forAll.nominal, units)} ± {length(r.forAll.uncertainty, units)}; touched{' '}
+              <b>{chanceSaid(r.forAll.ofTouching)}</b>
+              {r.side === 'right' && (
+                <>
+                  {' '}
+                  (blank ± {figure(r.forAll.blank, units)}, cutter ± {figure(r.forAll.cutter, units)}, hand ± {figure(r.forAll.hand, units)}
+                  )
+                </>
+              )}
+            </p>
+          ),
+      )}
       {piece.rooms.length === 0 && <p className="soft">There is no ink to measure.</p>}
     </section>
   );
+}
+
+/** How likely something is, as one would say it. */
+export function chanceSaid(chance: number): string {
+  if (chance < 0.001) return 'hardly ever';
+  if (chance > 0.999) return 'for certain';
+  return `in ${(100 * chance).toFixed(1)} of 100`;
 }

@@ -18,6 +18,7 @@ const room = (side: string, distance: number, touches: boolean, limit: Schemas['
   limit,
   used: 100,
   of: 120,
+  forAll: null,
 });
 const piece = (change: Partial<Schemas['PieceView']> = {}): Schemas['PieceView'] => ({
   id: '1',

@@ -10,25 +10,29 @@ export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][]
   return (
     <>
       <h3>Weed</h3>
-      {loads.map(({ number, purpose, weeds }) => (
-        <p key={number}>
-          {loads.length > 1 && <b>Load {number}: </b>}
-          about {minutesSaid(weeds.time.minutes)}, {bitsSaid(weeds.bits)}
-          {weeds.small > 0 && `, ${weeds.small} of them ${smallSaid(units)}: the smallest first`}
-          {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}.{' '}
-          {purpose === 'stays' && `Peel from ${SIDES[weeds.best]} of the sheet. `}
-          {weeds.tape &&
-            (weeds.tape.isAdvised ? (
-              <strong>
-                Tape first, and pull the waste from behind: a tenth of the outline is narrower than {length(weeds.tape.tenth, units, 2)}.
-              </strong>
-            ) : purpose === 'stays' ? (
-              'Weed first, then tape.'
-            ) : (
-              ''
-            ))}
-        </p>
-      ))}
+      {loads.map(
+        ({ number, purpose, weeds }) =>
+          weeds && (
+            <p key={number}>
+              {loads.length > 1 && <b>Load {number}: </b>}
+              about {minutesSaid(weeds.time.minutes)}, {bitsSaid(weeds.bits)}
+              {weeds.small > 0 && `, ${weeds.small} of them ${smallSaid(units)}: the smallest first`}
+              {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}.{' '}
+              {purpose === 'stays' && `Peel from ${SIDES[weeds.best]} of the sheet. `}
+              {weeds.tape &&
+                (weeds.tape.isAdvised ? (
+                  <strong>
+                    Tape first, and pull the waste from behind: a tenth of the outline is narrower than {length(weeds.tape.tenth, units, 2)}
+                    .
+                  </strong>
+                ) : purpose === 'stays' ? (
+                  'Weed first, then tape.'
+                ) : (
+                  ''
+                ))}
+            </p>
+          ),
+      )}
     </>
   );
 }
