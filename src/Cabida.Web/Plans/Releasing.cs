@@ -210,7 +210,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
                 read.Id,
                 load.Number,
                 laid.Loads.Count,
-                read.Name,
+                NameOf(load, jobs),
                 clock.GetUtcNow().ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
                 read.Plan.FilmId,
                 read.Film!,
@@ -239,6 +239,16 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             ),
             null
         );
+    }
+
+    /// <summary>What a load is called: job and run where it is of one, else how many.</summary>
+    private static string NameOf(CutLoad load, Dictionary<string, string> jobs)
+    {
+        var runs = load.Pieces.Select(p => p.Thing.Run).DistinctBy(r => r.Id).ToList();
+        var names = runs.Select(r => jobs.GetValueOrDefault(r.Id, "")).Distinct(StringComparer.Ordinal).ToList();
+        return runs.Count == 1 ? $"{names[0]}, {runs[0].Run.Name}"
+            : names.Count == 1 ? string.Create(CultureInfo.InvariantCulture, $"{names[0]}, {runs.Count} runs")
+            : string.Create(CultureInfo.InvariantCulture, $"{names.Count} jobs, {runs.Count} runs");
     }
 
     /// <summary>A plan without what was chosen for things that are released.</summary>

@@ -49,7 +49,7 @@ function Released({ id }: { id: string }) {
         </div>
         <aside className="plan-side">
           <section className="card" aria-label="What it is">
-            <table className="figures">
+            <table className="figures released-facts">
               <tbody>
                 <Row name="Pieces">{load.items.length}</Row>
                 <Row name="Cutter">
@@ -71,7 +71,8 @@ function Released({ id }: { id: string }) {
                     {f.format === 'svg' && f.units !== 'mm' && `, ${f.units} to the inch`}
                   </a>{' '}
                   <small className="soft">
-                    {figure(f.width, units, 2)} × {length(f.height, units, 2)}, {f.outlines} outlines, {f.hash.slice(0, 8)}
+                    {figure(f.width, units, 2)} × {length(f.height, units, 2)}, {f.outlines > 0 && `${f.outlines} outlines, `}
+                    {f.hash.slice(0, 8)}
                   </small>
                 </li>
               ))}

@@ -20,6 +20,10 @@ export function RoomCard({ piece, face, handle, round }: Props) {
     if (r.side === 'above' || r.side === 'below') return r.side === 'above' ? 'Above' : 'Below';
     return beside && (r.limit === 'leftSide' || r.limit === 'rightSide') ? `To ${beside}, ${r.side}` : r.side === 'left' ? 'Left' : 'Right';
   };
+  // Of handle or seam at either side the nearer one is the one to know.
+  const nearest = piece.rooms
+    .filter((r) => r.forAll)
+    .reduce<Schemas['RoomView'] | undefined>((least, r) => (least && least.distance <= r.distance ? least : r), undefined);
   return (
     <section className="card" aria-label="Room">
       <h2>
@@ -47,21 +51,12 @@ export function RoomCard({ piece, face, handle, round }: Props) {
           ))}
         </tbody>
       </table>
-      {piece.rooms.map(
-        (r) =>
-          r.forAll && (
-            <p key={r.side} className="soft small room-chance">
-              {name(r)}, with all that is uncertain: {figure(r.forAll.nominal, units)} ± {length(r.forAll.uncertainty, units)}; touched{' '}
-              <b>{chanceSaid(r.forAll.ofTouching)}</b>
-              {r.side === 'right' && (
-                <>
-                  {' '}
-                  (blank ± {figure(r.forAll.blank, units)}, cutter ± {figure(r.forAll.cutter, units)}, hand ± {figure(r.forAll.hand, units)}
-                  )
-                </>
-              )}
-            </p>
-          ),
+      {nearest?.forAll && (
+        <p className="soft small room-chance">
+          {name(nearest)}, for all: {figure(nearest.forAll.nominal, units)} ± {length(nearest.forAll.uncertainty, units)} (blank{' '}
+          {figure(nearest.forAll.blank, units)}, cutter {figure(nearest.forAll.cutter, units)}, hand {figure(nearest.forAll.hand, units)});
+          touched <b>{chanceSaid(nearest.forAll.ofTouching)}</b>
+        </p>
       )}
       {piece.rooms.length === 0 && <p className="soft">There is no ink to measure.</p>}
     </section>
