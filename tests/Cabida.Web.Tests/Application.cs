@@ -67,7 +67,9 @@ public sealed class Application : WebApplicationFactory<Program>
     public Task<HttpResponseMessage> Put(string path, JsonNode document, int madeFrom) =>
         Send(HttpMethod.Put, path, document, $"\"{madeFrom}\"");
 
-    /// <summary>The loads of a run, all its films together, as its plans lay them: each with its film; and what is held back or lacking.</summary>
+    /// <summary>
+    /// The loads of a run, all its films together, as its plans lay them: each with its film; and what is held back or lacking.
+    /// </summary>
     public async Task<JsonNode> Loads(string run)
     {
         run = run.Replace("/api/runs/", "", StringComparison.Ordinal);

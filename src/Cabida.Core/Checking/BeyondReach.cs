@@ -42,7 +42,8 @@ public sealed class BeyondReach : ICheck
                 Rule.BeyondReach,
                 Severity.Told,
                 Phrase.Say(
-                    $"{piece.Fit.Piece.Name:strong}: {Said(box.Width, box.Height, film.Film.Name, (width, height))} It will be parted at joints."
+                    $"{piece.Fit.Piece.Name:strong}: {Said(box.Width, box.Height, film.Film.Name, (width, height))} It will be "
+                        + $"parted at joints."
                 )
             )
             {

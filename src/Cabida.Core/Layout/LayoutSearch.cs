@@ -34,7 +34,9 @@ public sealed class LayoutSearch
     /// <param name="terms">How.</param>
     /// <param name="found">Told every plan that is better than all before.</param>
     /// <param name="stop">Ends it; what was found stands.</param>
-    /// <param name="moves">Ends it after so many moves, so that it ends at the same place on any machine; after 0, with the first plans.</param>
+    /// <param name="moves">
+    /// Ends it after so many moves, so that it ends at the same place on any machine; after 0, with the first plans.
+    /// </param>
     /// <param name="from">A plan to go on from, instead of first plans; one that is not sound is not.</param>
     public static void Run(
         IReadOnlyList<LayItem> items,

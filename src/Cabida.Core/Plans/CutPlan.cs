@@ -129,7 +129,9 @@ public sealed record CutPlan([property: MaxLength(DocumentGate.LongestName)] str
     [MaxLength(500)]
     public IReadOnlyList<JointsByHand> Joints { get; init; } = [];
 
-    /// <summary>How many loads of it were released: with each it is another plan, so that the step can be taken back from its page.</summary>
+    /// <summary>
+    /// How many loads of it were released: with each it is another plan, so that the step can be taken back from its page.
+    /// </summary>
     [Range(0, int.MaxValue)]
     public int Released { get; init; }
 

@@ -4,7 +4,9 @@ using Cabida.Core.Loads;
 
 namespace Cabida.Core.Plans;
 
-/// <summary>The things of a plan in plain rows, box beside box: as weed boxes round rows ask for it, and as what tight loads are held against.</summary>
+/// <summary>
+/// The things of a plan in plain rows, box beside box: as weed boxes round rows ask for it, and as what tight loads are held against.
+/// </summary>
 public static class PlanRows
 {
     /// <summary>An off-cut without so large a rectangle has no rows; millimetres.</summary>

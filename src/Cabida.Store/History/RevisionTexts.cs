@@ -1,4 +1,3 @@
-using System.IO.Compression;
 using System.Text;
 using Cabida.Store.Rows;
 using Microsoft.EntityFrameworkCore;
@@ -34,18 +33,18 @@ internal sealed class RevisionTexts(CabidaContext db)
     public async Task<(byte[] Packed, int? BasedOn)> Pack(string kind, string id, RevisionRow? last, string json, CancellationToken stop)
     {
         var bytes = Encoding.UTF8.GetBytes(json);
-        var whole = Brotli(bytes);
+        var whole = Packing.Pack(bytes);
         if (last is null || (last.BasedOn is { } b ? await Row(kind, id, b, stop) : last) is not { Gone: false } from)
         {
             return (whole, null);
         }
 
-        var difference = Brotli(TextDelta.Of(await BytesOf(from, stop), bytes));
+        var difference = Packing.Pack(TextDelta.Of(await BytesOf(from, stop), bytes));
         return difference.Length <= Worth * whole.Length ? (difference, from.Revision) : (whole, null);
     }
 
     /// <summary>A text packed whole.</summary>
-    public static byte[] Whole(string json) => Brotli(Encoding.UTF8.GetBytes(json));
+    public static byte[] Whole(string json) => Packing.Pack(Encoding.UTF8.GetBytes(json));
 
     private async Task<byte[]> BytesOf(RevisionRow row, CancellationToken stop)
     {
@@ -54,29 +53,10 @@ internal sealed class RevisionTexts(CabidaContext db)
             return Encoding.UTF8.GetBytes(row.Json ?? "");
         }
 
-        var bytes = Unpacked(row.Packed);
+        var bytes = Packing.Unpack(row.Packed);
         return row.BasedOn is { } from ? TextDelta.Apply(await BytesOf((await Row(row.Kind, row.Id, from, stop))!, stop), bytes) : bytes;
     }
 
     private Task<RevisionRow?> Row(string kind, string id, int revision, CancellationToken stop) =>
         db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Kind == kind && r.Id == id && r.Revision == revision, stop);
-
-    private static byte[] Brotli(byte[] bytes)
-    {
-        using var packed = new MemoryStream();
-        using (var brotli = new BrotliStream(packed, CompressionLevel.Fastest))
-        {
-            brotli.Write(bytes);
-        }
-
-        return packed.ToArray();
-    }
-
-    private static byte[] Unpacked(byte[] packed)
-    {
-        using var brotli = new BrotliStream(new MemoryStream(packed), CompressionMode.Decompress);
-        using var bytes = new MemoryStream();
-        brotli.CopyTo(bytes);
-        return bytes.ToArray();
-    }
 }

@@ -234,10 +234,7 @@ internal static class LoadEndpoints
         return TypedResults.File(zip.ToArray(), "application/zip", name);
     }
 
-    private static string? WhyNot(LaidPlan laid) =>
-        laid.Faults.Count == 0
-            ? null
-            : $"{laid.Parted.Things.FirstOrDefault(t => t.Id == laid.Faults[0].Id)?.Name} is pinned where it cannot be cut. Move it, or let it be laid.";
+    private static string? WhyNot(LaidPlan laid) => Releasing.Pinned(laid)?.ToString();
 
     private static ProblemHttpResult NotGiven(string problem) =>
         TypedResults.Problem(problem, statusCode: StatusCodes.Status500InternalServerError, title: "The file was not given out");

@@ -399,7 +399,8 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
                     $"It is within reach by itself, but not with the weed box around it. Make its margin smaller, or leave the box out."
                 )
             : Phrase.Say(
-                $"{Length.Mm(thing.Box.Width)} × {Length.Mm(thing.Box.Height)} find no room on {Length.Mm(most[0].Width)} × {Length.Mm(most[0].Height)}."
+                $"{Length.Mm(thing.Box.Width)} × {Length.Mm(thing.Box.Height)} find no room on "
+                    + $"{Length.Mm(most[0].Width)} × {Length.Mm(most[0].Height)}."
             );
     }
 

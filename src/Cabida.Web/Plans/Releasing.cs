@@ -29,7 +29,9 @@ internal sealed record NotReleased(Phrase Why, bool WasOvertaken = false);
 /// <param name="Waste">Weed boxes and breaks, and marks: lines without a fill.</param>
 internal sealed record DrawnLoad(string Stock, IReadOnlyList<string> Pieces, IReadOnlyList<IReadOnlyList<PlanePoint>> Waste);
 
-/// <summary>Releases loads (calculations 6.18): all that they were made from is frozen, the stock gets less, in one change or not at all.</summary>
+/// <summary>
+/// Releases loads (calculations 6.18): all that they were made from is frozen, the stock gets less, in one change or not at all.
+/// </summary>
 internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader, PlanLayer layer, KeptCutFiles files, TimeProvider clock)
 {
     private static readonly (string Format, string Units)[] Kinds =
@@ -128,6 +130,15 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             );
     }
 
+    /// <summary>What is pinned where it cannot be cut, in words; null for nothing.</summary>
+    public static Phrase? Pinned(LaidPlan laid) =>
+        laid.Faults.Count == 0
+            ? null
+            : Phrase.Say(
+                $"{laid.Parted.Things.FirstOrDefault(t => t.Id == laid.Faults[0].Id)?.Name ?? "":strong} is pinned where it cannot be "
+                    + $"cut. Move it, or let it be laid."
+            );
+
     private static NotReleased? WhyNot(LaidPlan laid, List<CutLoad> loads, ReleaseWanted wanted)
     {
         if (loads.Count == 0)
@@ -143,10 +154,9 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             );
         }
 
-        if (laid.Faults.Count > 0)
+        if (Pinned(laid) is { } fault)
         {
-            var fault = laid.Parted.Things.FirstOrDefault(t => t.Id == laid.Faults[0].Id)?.Name ?? "";
-            return new NotReleased(Phrase.Say($"{fault:strong} is pinned where it cannot be cut. Move it, or let it be laid."));
+            return new NotReleased(fault);
         }
 
         // Sections of one thing are of one release: parted otherwise later, they would not meet.

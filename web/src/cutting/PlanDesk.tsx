@@ -3,7 +3,7 @@ import { answer, api, type Schemas } from '../api/client';
 import { Tabs } from '../frame/Tabs';
 import { Conflict, Waiting } from '../frame/TitleRow';
 import { useKeys } from '../frame/useKeys';
-import { Words } from '../units/Words';
+import { LackList } from '../readiness/Lacks';
 import { LoadWeeding } from '../weeding/LoadWeeding';
 import { isSame, letGo, moved, pinned, tookOff, turned, type ItemId } from './edits';
 import { AT_FIRST, FiguresCard } from './FiguresCard';
@@ -128,13 +128,7 @@ function Lacking({ lacks }: { lacks: readonly Schemas['Finding'][] }) {
   return (
     <div className="empty">
       <p>Before anything can be laid:</p>
-      <ul>
-        {lacks.map((l, i) => (
-          <li key={i}>
-            <Words of={l.message} />
-          </li>
-        ))}
-      </ul>
+      <LackList lacks={lacks} />
     </div>
   );
 }

@@ -7,16 +7,23 @@ export function Lacks({ id, lacks }: { id: string; lacks: readonly Schemas['Find
   return (
     <div className="empty">
       <p>Before the names can be set:</p>
-      <ul>
-        {lacks.map((l, i) => (
-          <li key={i}>
-            <Words of={l.message} />
-          </li>
-        ))}
-      </ul>
+      <LackList lacks={lacks} />
       <Link to={`/runs/${id}/set-up`} className="btn btn-sm btn-main">
         To the set-up
       </Link>
     </div>
+  );
+}
+
+/** What is lacking, one after the other. */
+export function LackList({ lacks }: { lacks: readonly Schemas['Finding'][] }) {
+  return (
+    <ul>
+      {lacks.map((l, i) => (
+        <li key={i}>
+          <Words of={l.message} />
+        </li>
+      ))}
+    </ul>
   );
 }
