@@ -21,7 +21,6 @@ export function LoadStrip({ loads, film, here, onHere }: Props) {
             type="button"
             className={l.number === here ? 'here' : ''}
             aria-pressed={l.number === here}
-            aria-label={`Load ${l.number} of ${loads.length}, ${l.pieces.length} pieces`}
             onClick={() => onHere(l.number)}
           >
             <svg
@@ -37,7 +36,12 @@ export function LoadStrip({ loads, film, here, onHere }: Props) {
               </g>
             </svg>
             <span>
-              {l.number} <small>{l.pieces.length}</small>
+              <span className="visually-hidden">Load </span>
+              {l.number}{' '}
+              <small>
+                {l.pieces.length}
+                <span className="visually-hidden"> pieces</span>
+              </small>
               {l.isToBuy && <small className="to-buy">to buy</small>}
             </span>
           </button>
