@@ -1,4 +1,3 @@
-using Cabida.Core.Geometry;
 using Cabida.Core.Layout;
 
 namespace Cabida.Core.Plans;
@@ -30,15 +29,6 @@ public sealed record PlanFigures(double Density, int LeastLoads, double RowsDens
 
     /// <summary>Fewer loads than this are not possible.</summary>
     internal static int LeastOf(PlanProblem problem, PlanLayout layout) => FiguresOf(problem, layout).LeastLoads;
-
-    /// <summary>The box of what lies on a load as it is cut, with the weed boxes of its pieces; null where nothing does.</summary>
-    public static Box? Used(PlanProblem problem, PlanLoad load)
-    {
-        ArgumentNullException.ThrowIfNull(problem);
-        ArgumentNullException.ThrowIfNull(load);
-        var byId = problem.Items.ToDictionary(i => i.Id, i => i.Outline);
-        return Box.Around(load.Items.Select(i => Box.Of(Outlines.Moved(byId[i.Id], i.At.Motion))!.Value));
-    }
 
     private static LayFigures FiguresOf(PlanProblem problem, PlanLayout layout)
     {

@@ -28,18 +28,4 @@ public sealed record PlanLayout(string Key, IReadOnlyList<PlanLoad> Loads, IRead
 
     /// <summary>How many searches were made for the same things; each goes on from where the last one ended.</summary>
     public int Searches { get; init; }
-
-    /// <summary>The number of a load on which a thing lies, from 0; null for none.</summary>
-    public int? LoadOf(ItemId id)
-    {
-        for (var i = 0; i < Loads.Count; i++)
-        {
-            if (Loads[i].Items.Any(p => p.Id == id))
-            {
-                return i;
-            }
-        }
-
-        return null;
-    }
 }

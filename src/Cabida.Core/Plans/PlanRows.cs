@@ -90,7 +90,7 @@ public static class PlanRows
     private static double OwnMargin(PlanProblem problem, int index) =>
         problem.Things[index].Ways is { Box: Stock.WeedBox.Piece } ways && problem.Things[index].Section is null ? ways.MarginOr : 0;
 
-    /// <summary>A placement as a motion of ink as it is cut; what is mirrored lies where its mirror image would, row by row.</summary>
+    /// <summary>A placement as a motion of ink as it is cut, within the margin of a weed box of its own.</summary>
     private static PlanItem Placed(PlanProblem problem, Box on, Placement at)
     {
         var index = Number(at.PieceId);

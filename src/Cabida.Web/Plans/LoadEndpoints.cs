@@ -1,6 +1,5 @@
 using System.IO.Compression;
 using Cabida.Core.Cutting;
-using Cabida.Core.Geometry;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Formats;
@@ -13,7 +12,7 @@ namespace Cabida.Web.Plans;
 
 /// <summary>What the files of a load measure, read back, and how long it takes.</summary>
 /// <param name="FileName">Their name, without an ending.</param>
-/// <param name="Width">The outer width of all that is cut; millimetres.</param>
+/// <param name="Width">The outer width of all that is cut, as it was read out of the SVG; millimetres.</param>
 /// <param name="Height">Its outer height.</param>
 /// <param name="Outlines">How many closed lines there are.</param>
 /// <param name="Length">The length of all lines.</param>
@@ -244,15 +243,15 @@ internal static class LoadEndpoints
         var cutter = laid.Read.Cutter!;
         var cut = CutFile.Of(laid, load);
         var file = cut.As(new WantedFile(CutFormat.Svg, cutter.SvgNumbers));
-        var used = Box.Around(cut.Drawing.Lines.Select(l => Around(l)))!.Value;
+        var used = file.Read.Used ?? default;
         var time = cut.Time(cutter.Pace);
         var truth = CutterTruth.Of(PlanPlaces.CarrierOf(laid.Read.Plan, cutter)?.Proved ?? cutter.Rollers.Proved);
         return new LoadFilesView(
             load.FileName,
             used.Width,
             used.Height,
-            cut.Measured.Outlines + load.Weeds.Plans.Count,
-            cut.Drawing.Lines.Sum(l => Length(l)),
+            file.Read.Outlines,
+            file.Read.Length,
             time.Seconds / 60,
             time.LengthUp / Math.Max(1e-9, time.LengthUp + time.LengthDown),
             SizeGuard.Of(load.Sheet.Width, cutter.SvgNumbers),
@@ -262,9 +261,4 @@ internal static class LoadEndpoints
             cut.Problem ?? file.Problem
         );
     }
-
-    private static Box Around(CutLine line) => Box.Around(line.Points(Tolerances.File).Select(p => new Box(p.X, p.Y, p.X, p.Y)))!.Value;
-
-    private static double Length(CutLine line) =>
-        line.Points(Tolerances.File) is var points ? points.Zip(points.Skip(1), (a, b) => a.To(b)).Sum() : 0;
 }

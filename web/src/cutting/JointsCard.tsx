@@ -10,7 +10,6 @@ type Parted = Schemas['PartedView'];
 
 interface Props {
   view: Schemas['PlanView'];
-  plan: Plan;
   edit: (change: (plan: Plan) => Plan) => void;
 }
 
@@ -28,19 +27,14 @@ function withJoints(plan: Plan, parted: Parted, change?: { at: number; to: numbe
 }
 
 /** What is larger than any place: where it is parted, with what each joint crosses, and the map by which it is joined again. */
-export function JointsCard({ view, plan, edit }: Props) {
+export function JointsCard({ view, edit }: Props) {
   return (
     <section className="card joints" aria-label="Parted">
       <h2>
         Parted<span className="hint">what is larger than the reach, by its joints</span>
       </h2>
       {view.parted.map((p) => (
-        <PartedThing
-          key={keyOf(p.id)}
-          parted={p}
-          edit={(change) => edit((x) => withJoints(x, p, change))}
-          isByHand={plan.joints.length > 0}
-        />
+        <PartedThing key={keyOf(p.id)} parted={p} edit={(change) => edit((x) => withJoints(x, p, change))} />
       ))}
     </section>
   );
@@ -48,7 +42,6 @@ export function JointsCard({ view, plan, edit }: Props) {
 
 interface One {
   parted: Parted;
-  isByHand: boolean;
   edit: (change?: { at: number; to: number } | { laps: boolean }) => void;
 }
 

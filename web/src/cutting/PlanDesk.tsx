@@ -65,7 +65,7 @@ function Desk({ id, document, view }: { id: string; document: PlanDocument; view
           <div className="board empty-board">{view.lacks.length > 0 ? <Lacking lacks={view.lacks} /> : <NothingWaits view={view} />}</div>
         )}
         {view.loads.length > 1 && <LoadStrip loads={view.loads} film={view.film} here={load?.number ?? 1} onHere={onLoad} />}
-        {view.parted.length > 0 && <JointsCard view={view} plan={plan} edit={edit} />}
+        {view.parted.length > 0 && <JointsCard view={view} edit={edit} />}
         <HeldCard view={view} edit={edit} />
       </div>
       <aside className="plan-side">
