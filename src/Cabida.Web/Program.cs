@@ -16,6 +16,7 @@ using Cabida.Web.Inks;
 using Cabida.Web.Jobs;
 using Cabida.Web.Lengths;
 using Cabida.Web.Library;
+using Cabida.Web.Machines;
 using Cabida.Web.Motifs;
 using Cabida.Web.Pictures;
 using Cabida.Web.Plans;
@@ -79,10 +80,13 @@ builder.Services.AddScoped<Works>();
 builder.Services.AddScoped<RunReader>();
 builder.Services.AddSingleton<FitWork>();
 builder.Services.AddSingleton<LayWork>();
+builder.Services.AddSingleton<ConnectedMachines>();
+builder.Services.AddSingleton<CutWatch>();
 if (!OpenApiBuild.IsRunning)
 {
     builder.Services.AddHostedService(s => s.GetRequiredService<FitWork>());
     builder.Services.AddHostedService(s => s.GetRequiredService<LayWork>());
+    builder.Services.AddHostedService(s => s.GetRequiredService<CutWatch>());
     builder.Services.AddHostedService<WarmUp>();
 }
 
@@ -92,6 +96,7 @@ builder.Services.AddScoped<WaitingRuns>();
 builder.Services.AddScoped<PlanReader>();
 builder.Services.AddScoped<PlanLayer>();
 builder.Services.AddScoped<Releasing>();
+builder.Services.AddScoped<SentLoads>();
 builder.Services.AddScoped<BenchReader>();
 builder.Services.AddScoped<WeedingMemory>();
 builder.Services.AddScoped<DemoLibrary>();
@@ -139,6 +144,7 @@ api.MapWorkshop();
 api.MapPlans();
 api.MapLoads();
 api.MapCutting();
+api.MapMachines();
 api.MapBench();
 api.MapWeeding();
 api.MapLengths();

@@ -60,6 +60,20 @@ public static class Outlines
     /// <summary>An open line through points.</summary>
     public static LineString Line(IEnumerable<PlanePoint> points) => Factory.CreateLineString([.. points.Select(p => p.ToCoordinate())]);
 
+    /// <summary>A line with fewer points that lies no further than this from them (Douglas and Peucker 1973); its ends stay.</summary>
+    public static IReadOnlyList<PlanePoint> Thinned(IReadOnlyList<PlanePoint> points, double error)
+    {
+        ArgumentNullException.ThrowIfNull(points);
+        return points.Count < 4
+            ? points
+            :
+            [
+                .. NetTopologySuite
+                    .Simplify.DouglasPeuckerLineSimplifier.Simplify([.. points.Select(p => p.ToCoordinate())], error)
+                    .Select(c => new PlanePoint(c.X, c.Y)),
+            ];
+    }
+
     /// <summary>A polygon through points, closed if it is not.</summary>
     public static Polygon Ring(IReadOnlyList<PlanePoint> points)
     {

@@ -71,6 +71,9 @@ public sealed record LengthRange(Length Least, Length Most)
     /// <summary>Distances between places on real goods: nothing to 5 m.</summary>
     public static LengthRange Distance { get; } = Object with { Least = Length.Zero };
 
+    /// <summary>How thick films and carriers are.</summary>
+    public static LengthRange Thickness { get; } = new(Length.Mm(0.01), Length.Mm(50));
+
     /// <summary>Margins and gaps: nothing to 1 m.</summary>
     public static LengthRange Margin { get; } = new(Length.Zero, Length.Mm(1000));
 

@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using Cabida.Core.Documents;
 using Cabida.Core.Geometry;
 using Cabida.Core.Layout;
 using Cabida.Core.Measures;
@@ -58,7 +59,12 @@ public sealed record CutDone(
     TypedLength Across,
     TypedLength Along,
     [property: MaxLength(2000)] string Note
-);
+)
+{
+    /// <summary>What it was for the cutter that it was sent to; empty where its file was carried there.</summary>
+    [MaxLength(DocumentGate.LongestName)]
+    public string JobId { get; init; } = "";
+}
 
 /// <summary>
 /// A load as it was released (calculations 6.18): all that it was made from, frozen, its files by the hash of their bytes. Only what was

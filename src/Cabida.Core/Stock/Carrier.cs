@@ -51,6 +51,9 @@ public sealed record Carrier(
     /// <summary>The id of the one that stands for what a cutter reaches, where none is kept.</summary>
     public const string Plain = "mat";
 
+    /// <summary>How thick one usually is; millimetres.</summary>
+    public const double UsualThickness = 1.5;
+
     /// <summary>From its left edge to where the reach begins; empty for the middle.</summary>
     public TypedLength Left { get; init; } = TypedLength.Empty;
 

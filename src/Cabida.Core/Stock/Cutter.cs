@@ -32,6 +32,10 @@ public sealed record Cutter(
     /// <summary>What its program takes the numbers of an SVG for.</summary>
     public SvgNumbers SvgNumbers { get; init; }
 
+    /// <summary>The device that loads are sent to; empty where files are carried to it.</summary>
+    [MaxLength(DocumentGate.LongestName)]
+    public string Machine { get; init; } = "";
+
     /// <summary>Its carriers, or the one that stands for what it reaches.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public IReadOnlyList<Carrier> CarriersOr =>

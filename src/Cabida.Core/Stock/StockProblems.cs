@@ -67,14 +67,13 @@ public static class StockProblems
         return
         [
             .. Optional("edgeMargin", stock.EdgeMargin, LengthRange.Margin),
-            .. Optional("thickness", stock.Thickness, Thicknesses),
+            .. Optional("thickness", stock.Thickness, LengthRange.Thickness),
             .. stock.Items.SelectMany((item, i) => Of(item).Select(f => Within($"items.{i}", f))),
             .. stock.Items.GroupBy(i => i.Id).Where(g => g.Count() > 1).Select(_ => Finding.Unusable("items", Twice)),
         ];
     }
 
     private static readonly LengthRange BladeLengths = new(Length.Zero, Length.Mm(10));
-    private static readonly LengthRange Thicknesses = new(Length.Mm(0.01), Length.Mm(50));
     private static readonly Phrase Twice = Phrase.Say($"Two of them are told apart by the same id.");
 
     private static List<Finding> Of(StockItem item)
@@ -106,7 +105,7 @@ public static class StockProblems
             .. Read("reachLength", carrier.ReachLength, LengthRange.Object),
             .. Optional("left", carrier.Left, LengthRange.Margin),
             .. Optional("foot", carrier.Foot, LengthRange.Margin),
-            .. Optional("thickness", carrier.Thickness, Thicknesses),
+            .. Optional("thickness", carrier.Thickness, LengthRange.Thickness),
             .. Beyond(carrier),
             .. Of(carrier.Proved).Select(f => Within("proved", f)),
         ];

@@ -25,6 +25,9 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
     /// <summary>How many lines and cubics the closed outlines are made of.</summary>
     public int Nodes { get; init; }
 
+    /// <summary>How many of the file's own numbers a millimetre of its stated width has.</summary>
+    public double UnitsPerMillimetre { get; init; } = 1;
+
     /// <summary>What is cut through waste: lines without a fill, as weed boxes and breaks are.</summary>
     public IReadOnlyList<WasteLine> Waste { get; init; } = [];
 
@@ -128,6 +131,7 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
         return new CutSvgMeasure(width, height, [.. rings.Select(r => Around(r.SelectMany(p => p)))], outlines, crossing)
         {
             Nodes = nodes,
+            UnitsPerMillimetre = 1 / sx,
             Waste = waste,
             Rings = rings,
         };
@@ -165,6 +169,9 @@ public sealed partial record CutSvgMeasure(double Width, double Height, IReadOnl
 
             switch (command.Groups[1].Value)
             {
+                case "M" or "L" when n.Length != 2:
+                case "C" when n.Length != 6:
+                    throw new FormatException($"The path command {command.Value.Trim()} has not the numbers it needs.");
                 case "M" when start is null:
                     start = new PlanePoint(n[0], n[1]);
                     break;

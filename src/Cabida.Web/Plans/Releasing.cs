@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text.Json;
+using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Loads;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
@@ -27,7 +29,15 @@ internal sealed record NotReleased(Phrase Why, bool WasOvertaken = false);
 /// <param name="Stock">The stock, as path data, y up.</param>
 /// <param name="Pieces">Its pieces, in the order of its items.</param>
 /// <param name="Waste">Weed boxes and breaks, and marks: lines without a fill.</param>
-internal sealed record DrawnLoad(string Stock, IReadOnlyList<string> Pieces, IReadOnlyList<IReadOnlyList<PlanePoint>> Waste);
+/// <param name="FilmUntil">How far up the carrier the film reaches; null where that was not kept.</param>
+/// <param name="Test">Where it leaves room for a test cut; null for nowhere.</param>
+internal sealed record DrawnLoad(
+    string Stock,
+    IReadOnlyList<string> Pieces,
+    IReadOnlyList<IReadOnlyList<PlanePoint>> Waste,
+    double? FilmUntil = null,
+    TestCut? Test = null
+);
 
 /// <summary>
 /// Releases loads (calculations 6.18): all that they were made from is frozen, the stock gets less, in one change or not at all.
@@ -211,7 +221,20 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
         var drawn = new DrawnLoad(
             SvgPath.Of(ground.Stock, Tolerances.File),
             [.. load.Pieces.Select(p => SvgPath.Of(p.Ink, Tolerances.File))],
-            [.. cut.Drawing.Lines.Where(l => l.Kind != Core.Cutting.CutLineKind.Ink).Select(l => l.Points(Tolerances.File))]
+            [.. cut.Drawing.Lines.Where(l => l.Kind != CutLineKind.Ink).Select(l => l.Points(Tolerances.File))],
+            ground.Stock.EnvelopeInternal.MaxY,
+            TestCut.In(
+                Outlines.Within(ground.Stock, Outlines.Rectangle(ground.Reach)),
+                [
+                    .. StockOf(laid, load).Taken,
+                    .. load
+                        .Pieces.SelectMany(p => p.Marks)
+                        .Select(m =>
+                            Box.Around(CutGroups.OfMark(m, Parting.MarkSize).Lines.SelectMany(l => l.Points(Tolerances.File)).Select(At))
+                        )
+                        .Select(b => Outlines.Rectangle(b!.Value)),
+                ]
+            )
         );
         var cutter = read.Cutter!;
         var jobs = read.Runs.ToDictionary(r => r.Run.Id, r => r.Job, StringComparer.Ordinal);
@@ -250,6 +273,8 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             null
         );
     }
+
+    private static Box At(PlanePoint p) => new(p.X, p.Y, p.X, p.Y);
 
     /// <summary>What a load is called: job and run where it is of one, else how many.</summary>
     private static string NameOf(CutLoad load, Dictionary<string, string> jobs)

@@ -21,7 +21,10 @@ export function CutsCard({ load, cutter, edit }: Props) {
   const add = () => {
     const now = new Date();
     const on = `${now.toLocaleDateString('sv')} ${now.toTimeString().slice(0, 5)}`;
-    edit([...cuts, { on, with: `${cutter.name}${load.carrier ? `, ${load.carrier}` : ''}`, across: empty, along: empty, note: '' }]);
+    edit([
+      ...cuts,
+      { on, with: `${cutter.name}${load.carrier ? `, ${load.carrier}` : ''}`, across: empty, along: empty, note: '', jobId: '' },
+    ]);
   };
   return (
     <section className="card" aria-label="What was cut">

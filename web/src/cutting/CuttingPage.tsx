@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { answer, api } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
+import { MachineLines } from './machine/MachineLines';
 import { PlanDesk } from './PlanDesk';
 import { ReleasedList } from './ReleasedList';
 import { WaitingList } from './WaitingList';
@@ -24,6 +25,7 @@ export function CuttingPage() {
       <TitleRow title="Cutting" about="What waits to be cut, of all jobs, and how it lies in the cutter" />
       <div className="cutting-layout">
         <nav className="cutting-list" aria-label="Films that wait">
+          <MachineLines />
           <WaitingList waiting={data.waiting} here={film} />
           <ReleasedList released={data.released} of={data.allReleased} />
         </nav>

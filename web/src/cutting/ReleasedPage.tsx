@@ -1,3 +1,5 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { documentSource } from '../api/documents';
@@ -13,6 +15,9 @@ import { minutesSaid } from '../weeding/said';
 import { CarrierLines } from './CarrierLines';
 import { CutsCard } from './CutsCard';
 import { FORMATS, query } from './FilesCard';
+import { MachineCard } from './machine/MachineCard';
+import { SheetDrawing } from './machine/SheetDrawing';
+import { jobsOf, useMachine, useMachines, useSheet, type Machine } from './machine/useMachine';
 
 const PAD = { top: 30, right: 22, bottom: 26, left: 34 };
 
@@ -27,6 +32,10 @@ function Released({ id }: { id: string }) {
   const { view, document, edit, conflict, takeTheirs, keepMine, undo, redo, error } = useDocument(
     documentSource('loads', id, { key: ['released', id], of: (v) => v.load, touches: [['cutting'], ['plan'], ['stock']] }),
   );
+  const machines = useMachines().data ?? [];
+  const { id: machineId = '', name = '' } = machines.find((m) => m.id === view?.load.cutter.machine) ?? machines[0] ?? {};
+  const machine = useMachine(machineId);
+  useNoted(id, machine, document?.cuts);
   if (!view || !document) return <Waiting error={error} undo={undo} />;
   const { load } = view;
   return (
@@ -45,9 +54,10 @@ function Released({ id }: { id: string }) {
       )}
       <div className="plan-desk">
         <div className="plan-middle">
-          <ReleasedBoard view={view} />
+          <ReleasedBoard view={view} machineId={machineId} machine={machine} />
         </div>
         <aside className="plan-side">
+          {machineId && <MachineCard loadId={id} load={document} name={name} machine={machine} />}
           <section className="card" aria-label="What it is">
             <table className="figures released-facts">
               <tbody>
@@ -105,8 +115,27 @@ function Row({ name, children }: { name: string; children: React.ReactNode }) {
   );
 }
 
-/** The load as it was released; nothing of it is moved any more. */
-function ReleasedBoard({ view: { load, drawn } }: { view: Schemas['ReleasedView'] }) {
+/** That a load was cut is written beside it by the server: it is read again until it stands there. */
+function useNoted(id: string, { view }: Machine, cuts?: Schemas['CutDone'][]) {
+  const cache = useQueryClient();
+  const { done } = jobsOf(id, view);
+  const isMissing = done !== undefined && cuts !== undefined && !cuts.some((c) => c.jobId === done.id);
+  useEffect(() => {
+    if (isMissing) void Promise.all([['released', id], ['cutting']].map((queryKey) => cache.invalidateQueries({ queryKey })));
+  }, [cache, id, isMissing, view]);
+}
+
+interface BoardProps {
+  view: Schemas['ReleasedView'];
+  machineId: string;
+  machine: Machine;
+}
+
+/** The load as it was released; nothing of it is moved any more. What a cutter has cut of it is drawn as it is cut. */
+function ReleasedBoard({ view: { id, load, drawn }, machineId, machine }: BoardProps) {
+  const { now, done } = jobsOf(id, machine.view);
+  const job = now ?? done;
+  const sheet = useSheet(machineId, job);
   const [ref, { width, height }] = useSize<HTMLDivElement>();
   const scale = scaleFor(load.nominal, width, height, PAD);
   const mirrored = load.items.filter((i) => i.isMirrored).length;
@@ -114,7 +143,13 @@ function ReleasedBoard({ view: { load, drawn } }: { view: Schemas['ReleasedView'
   return (
     <div className="board load-board" ref={ref}>
       {width > 0 && drawn && (
-        <svg width={width} height={height} role="img" className="drawing" aria-label={`Load ${load.number}, released`}>
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          className={`drawing ${job ? 'is-at-cutter' : ''}`}
+          aria-label={`Load ${load.number}, released`}
+        >
           <FilmPatterns films={[load.film]} />
           <CarrierLines
             load={{ nominal: load.nominal, reach: load.reach, stockPath: drawn.stock, groundPath: '', mirroring }}
@@ -137,6 +172,7 @@ function ReleasedBoard({ view: { load, drawn } }: { view: Schemas['ReleasedView'
             ))}
             <BoxRect box={load.reach} className="reach-edge" />
           </g>
+          {sheet && job && machine.view?.answer && <SheetDrawing sheet={sheet} job={job} answer={machine.view.answer} scale={scale} />}
         </svg>
       )}
       {!drawn && <p className="empty">How it looked is lost; its files are not.</p>}

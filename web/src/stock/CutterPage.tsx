@@ -8,6 +8,7 @@ import { Check, NumberField } from '../fields/Choice';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { UsualLength } from '../units/UsualLength';
 import { CarriersCard } from './CarriersCard';
+import { MachineChoice } from './MachineChoice';
 import { ProvingCard } from './ProvingCard';
 import { TestSquareCard } from './TestSquareCard';
 
@@ -75,6 +76,7 @@ function Found({ id }: { id: string }) {
       <div className="cutter-cards">
         <CarriersCard cutter={cutter} set={set} problem={problem} />
         <div className="column">
+          <MachineChoice cutter={cutter} set={set} />
           <TestSquareCard id={id} cutter={cutter} set={set} />
           <section className="card" aria-label="Blade and pace">
             <h2>Blade and pace</h2>
