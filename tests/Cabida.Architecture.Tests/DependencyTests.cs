@@ -38,6 +38,10 @@ public class DependencyTests
         Core.GetReferencedAssemblies().ShouldNotContain(a => a.Name!.StartsWith("Cabida", StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void The_product_knows_a_stand_in_only_by_its_line() =>
+        typeof(Program).Assembly.GetReferencedAssemblies().ShouldNotContain(a => a.Name == "Cabida.StandIns");
+
     /// <summary>
     /// The folders of Core in the order of the work: each knows only those before it. Words and measures are one: a sentence holds
     /// lengths, and a length that cannot be read says why.

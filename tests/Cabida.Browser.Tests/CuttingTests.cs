@@ -75,12 +75,36 @@ public sealed class CuttingTests : IDisposable
         // Released it is frozen, and listed; its off-cuts are in the rack.
         page.Press("button", "Release load 1");
         page.ReadsSoon("h1", "Load 1 of");
-        page.Click("It was cut now");
+        page.ReadsSoon(".machine", "is not there");
+
+        // A test cut first, then the load; its plug is pulled half-way, and it goes on from there to the end.
+        shop.StartCutter(5);
+        page.ReadsSoon(".machine", "Idle, empty");
+        page.Click("Cut this load");
+        page.ReadsSoon(".machine [role=alert]", "No test cut was made");
+        page.Click("Test cut");
+        page.ReadsSoon(".machine", "through the film of 0.08 mm; what lies under it, 0.12 mm, holds");
+        page.Click("Cut this load");
+        page.ReadsSoon(".machine-state", "Cutting, blade");
+        page.Click("Pause");
+        page.ReadsSoon(".machine-state", "Paused, blade lifted");
+        page.Click("Go on");
+        page.See(".cut-sheet .blade");
+        Page.Until(() => Lines() > 5 ? "" : null, "it never cut");
+        shop.StopCutter();
+        page.ReadsSoon(".machine", "nothing was noted as cut");
+        page.ReadsSoon(".machine", "It was seen at line");
+        shop.StartCutter(1000);
+        page.Press(".machine-orders button:nth-child(3)");
+        page.ReadsSoon(".cut-done", "Measured across");
+        page.Field("With").GetAttribute("value").ShouldNotBeNull().ShouldStartWith("Cutter stand-in");
         page.Type("Measured across", "280");
         page.Saved();
         page.Open("/stock");
         page.ReadsSoon(".rack li:first-child .rack-words", "0 × 305 × 305");
         page.Open("/cutting/navy-vinyl");
         page.ReadsSoon(".released-loads", "cut");
+
+        int Lines() => int.TryParse(page.Text(".machine-state").Split('·')[^1].Trim().Split(' ')[0], out var cut) ? cut : 0;
     }
 }

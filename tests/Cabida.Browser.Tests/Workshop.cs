@@ -12,8 +12,10 @@ public sealed class Workshop : IDisposable
 {
     private readonly string folder = Path.Combine(Path.GetTempPath(), $"cabida-{Guid.NewGuid():N}");
     private readonly int port = FreePort();
+    private readonly int cutterPort = FreePort();
     private readonly bool demo;
     private Process? server;
+    private Process? cutter;
 
     public Workshop(bool demo)
     {
@@ -64,9 +66,42 @@ public sealed class Workshop : IDisposable
         Start();
     }
 
+    /// <summary>Starts the cutter stand-in, a process of its own.</summary>
+    /// <param name="fast">How many times as fast as in life it cuts.</param>
+    public void StartCutter(int fast)
+    {
+        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true };
+        foreach (
+            var argument in new[]
+            {
+                Path.Combine(AppContext.BaseDirectory, "Cabida.StandIns.dll"),
+                "--port",
+                $"{cutterPort}",
+                "--fast",
+                $"{fast}",
+            }
+        )
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        cutter = Process.Start(start)!;
+        cutter.StandardOutput.ReadLine().ShouldNotBeNull().ShouldContain("listens");
+    }
+
+    /// <summary>Pulls its plug.</summary>
+    public void StopCutter()
+    {
+        cutter?.Kill();
+        cutter?.WaitForExit();
+        cutter?.Dispose();
+        cutter = null;
+    }
+
     public void Dispose()
     {
         Driver.Quit();
+        StopCutter();
         Stop();
         Directory.Delete(folder, recursive: true);
     }
@@ -87,6 +122,8 @@ public sealed class Workshop : IDisposable
                 demo ? "true" : "false",
                 "--FrontEnd",
                 Path.Combine(Root, "web", "dist"),
+                "--CutterStandIn",
+                $"127.0.0.1:{cutterPort}",
             }
         )
         {

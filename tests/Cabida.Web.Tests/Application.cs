@@ -14,6 +14,9 @@ public sealed class Application : WebApplicationFactory<Program>
 
     public bool WithDemo { get; init; }
 
+    /// <summary>Where a cutter stand-in listens; none for no cutter.</summary>
+    public string CutterAt { get; init; } = "";
+
     public async Task<JsonNode> Get(string path) => await Read(await CreateClient().GetAsync(path));
 
     public async Task<JsonNode> Post(string path, object? body = null) =>
@@ -165,6 +168,7 @@ public sealed class Application : WebApplicationFactory<Program>
     {
         builder.UseSetting("Data", folder);
         builder.UseSetting("Demo", WithDemo ? "true" : "false");
+        builder.UseSetting("CutterStandIn", CutterAt);
     }
 
     protected override void Dispose(bool disposing)

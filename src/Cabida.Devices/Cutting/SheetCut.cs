@@ -7,9 +7,10 @@ namespace Cabida.Devices.Cutting;
 /// <param name="Points">Its points, the first repeated at the end of a closed one; millimetres.</param>
 /// <param name="IsReached">Whether the blade comes there at all.</param>
 /// <param name="Moves">When the blade leaves the line before, lifted.</param>
+/// <param name="Arrives">When it is there.</param>
 /// <param name="Begins">When it is down.</param>
 /// <param name="Ends">When it is through.</param>
-internal sealed record TimedLine(IReadOnlyList<PlanePoint> Points, bool IsReached, double Moves, double Begins, double Ends)
+internal sealed record TimedLine(IReadOnlyList<PlanePoint> Points, bool IsReached, double Moves, double Arrives, double Begins, double Ends)
 {
     /// <summary>How far up it reaches.</summary>
     public double Top { get; } = Points.Max(p => p.Y);
@@ -50,14 +51,15 @@ internal sealed class SheetCut
             var outside = points.Max(p => Math.Max(Math.Max(-p.X, p.X - reachWidth), Math.Max(-p.Y, p.Y - reachLength)));
             if (outside > Rounded || i < from)
             {
-                timed.Add(new TimedLine(points, outside <= Rounded, now, now, now));
+                timed.Add(new TimedLine(points, outside <= Rounded, now, now, now, now));
                 (Outside, furthest) = outside > Rounded ? (Outside + 1, Math.Max(furthest, outside)) : (Outside, furthest);
                 continue;
             }
 
-            var begins = now + CutTime.OfMove(at.To(points[0]), speeds.Up, speeds.Acceleration) + speeds.Lift;
+            var arrives = now + CutTime.OfMove(at.To(points[0]), speeds.Up, speeds.Acceleration);
+            var begins = arrives + speeds.Lift;
             var ends = begins + CutTime.Of([points], speeds).Down;
-            timed.Add(new TimedLine(points, true, now, begins, ends));
+            timed.Add(new TimedLine(points, true, now, arrives, begins, ends));
             (now, at) = (ends + speeds.Lift, points[^1]);
         }
 
@@ -110,7 +112,7 @@ internal sealed class SheetCut
 
         var from = next > 0 ? Lines.Take(next).LastOrDefault(l => l.Ends > l.Begins)?.Points[^1] ?? default : default;
         var (to, leaves, comes) =
-            next < Lines.Count ? (Lines[next].Points[0], Lines[next].Moves, Lines[next].Begins) : (default, LastEnd, Seconds);
+            next < Lines.Count ? (Lines[next].Points[0], Lines[next].Moves, Lines[next].Arrives) : (default, LastEnd, Seconds);
         var share = comes > leaves ? Math.Clamp((seconds - leaves) / (comes - leaves), 0, 1) : 1;
         return (from.Towards(to, share), false);
     }

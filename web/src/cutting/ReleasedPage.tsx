@@ -115,14 +115,21 @@ function Row({ name, children }: { name: string; children: React.ReactNode }) {
   );
 }
 
+/** How often it is looked whether a cut is noted; milliseconds. */
+const UNTIL_NOTED = 1000;
+
 /** That a load was cut is written beside it by the server: it is read again until it stands there. */
 function useNoted(id: string, { view }: Machine, cuts?: Schemas['CutDone'][]) {
   const cache = useQueryClient();
   const { done } = jobsOf(id, view);
   const isMissing = done !== undefined && cuts !== undefined && !cuts.some((c) => c.jobId === done.id);
   useEffect(() => {
-    if (isMissing) void Promise.all([['released', id], ['cutting']].map((queryKey) => cache.invalidateQueries({ queryKey })));
-  }, [cache, id, isMissing, view]);
+    if (!isMissing) return;
+    const again = () => void Promise.all([['released', id], ['cutting']].map((queryKey) => cache.invalidateQueries({ queryKey })));
+    again();
+    const timer = setInterval(again, UNTIL_NOTED);
+    return () => clearInterval(timer);
+  }, [cache, id, isMissing]);
 }
 
 interface BoardProps {
