@@ -61,6 +61,7 @@ builder.Services.AddScoped<OfferedRemedies>();
 builder.Services.AddSingleton<FilmWasteCache>();
 builder.Services.AddSingleton<SharedBoxes>();
 builder.Services.AddSingleton<Silhouettes>();
+builder.Services.AddSingleton<LayeredInks>();
 builder.Services.AddSingleton<LoadWeeding>();
 builder.Services.AddSingleton<ReleasedLoads>();
 builder.Services.AddDbContext<CabidaContext>(o => o.UseSqlite(DataFile.ConnectionString(builder.Configuration)));

@@ -36,6 +36,21 @@ public sealed record CutThing(
     /// <summary>The section it is; null for what is whole.</summary>
     public Section? Section { get; init; }
 
+    /// <summary>Its ink in the coordinates of its side, before it is mirrored; of a section, that of the whole.</summary>
+    public required LayeredInk OnSide { get; init; }
+
+    /// <summary>The middles of marks that are cut with it, by which sections or films are laid together; as its ink is cut.</summary>
+    public IReadOnlyList<PlanePoint> Marks { get; init; } = [];
+
+    /// <summary>How far a weed box of its own stands out from it; 0 for none.</summary>
+    public double BoxMargin => Ways.Box == WeedBox.Piece && Section is null ? Ways.MarginOr : 0;
+
+    /// <summary>The box of all that is cut with it: its ink, its weed box, its marks.</summary>
+    public Box Taken => Box.Around(MarkBoxes.Prepend(Box.Grown(BoxMargin)))!.Value;
+
+    /// <summary>The boxes of its marks.</summary>
+    public IEnumerable<Box> MarkBoxes => Marks.Select(m => new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2));
+
     /// <summary>The name of its piece.</summary>
     public string Name => Piece.Fit.Piece.Name;
 
@@ -56,19 +71,22 @@ public sealed record CutThing(
     /// <param name="pieces">Its pieces, fitted.</param>
     /// <param name="filmId">The film.</param>
     /// <param name="copies">How many of a piece.</param>
+    /// <param name="inks">Where the ink of films under others is kept.</param>
     public static IEnumerable<CutThing> Of(
         ReadRun run,
         IEnumerable<FittedPiece> pieces,
         string filmId,
-        Func<FittedPiece, IEnumerable<int>> copies
+        Func<FittedPiece, IEnumerable<int>> copies,
+        LayeredInks inks
     )
     {
+        ArgumentNullException.ThrowIfNull(inks);
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(pieces);
         ArgumentNullException.ThrowIfNull(copies);
         return pieces.SelectMany(p =>
         {
-            var one = p.Fits.SelectMany((fit, side) => OfSide(run, p, fit, side, filmId)).ToList();
+            var one = p.Fits.SelectMany((fit, side) => OfSide(run, p, fit, side, filmId, inks)).ToList();
             return copies(p).SelectMany(copy => one.Select(t => t with { Id = t.Id with { Copy = copy } }));
         });
     }
@@ -80,18 +98,23 @@ public sealed record CutThing(
         return string.IsNullOrEmpty(named) ? run.Run.SetUp.Film?.Id ?? "" : named;
     }
 
-    private static IEnumerable<CutThing> OfSide(ReadRun run, FittedPiece piece, PieceFit fit, int side, string filmId)
+    private static IEnumerable<CutThing> OfSide(ReadRun run, FittedPiece piece, PieceFit fit, int side, string filmId, LayeredInks inks)
     {
         for (var number = 0; number < fit.Films.Count; number++)
         {
             var layer = fit.Films[number];
-            if (layer.Ink.IsEmpty || FilmIdOf(run, layer.Film.FilmId) != filmId)
+            if (
+                layer.Ink.IsEmpty
+                || FilmIdOf(run, layer.Film.FilmId) != filmId
+                || inks.Of(run, fit, number) is not { Ink.IsEmpty: false } cut
+            )
             {
                 continue;
             }
 
             var film = run.Basis!.FilmOf(layer.Film.FilmId);
             var mirrored = MirrorWords.Mirrors(film, run.Run.SetUp.IsSeenThrough(side));
+            var asCut = mirrored ? Motion.Flip : Motion.None;
             yield return new CutThing(
                 new ItemId(run.Id, piece.Fit.Piece.Id, layer.Film.FilmId, side, layer.Film.Ply, 1, 0),
                 run,
@@ -99,11 +122,27 @@ public sealed record CutThing(
                 fit,
                 number,
                 film,
-                mirrored ? Outlines.Moved(layer.Ink, Motion.Flip) : layer.Ink,
-                FormattableString.Invariant($"{fit.Hash} {number}{(mirrored ? " m" : "")}"),
+                mirrored ? Outlines.Moved(cut.Ink, asCut) : cut.Ink,
+                cut.Key + (mirrored ? " m" : ""),
                 mirrored,
                 run.Run.SetUp.WaysOf(layer.Film.FilmId)
-            );
+            )
+            {
+                OnSide = cut,
+                Marks = [.. MarksOf(run, fit).Select(asCut.Of)],
+            };
         }
+    }
+
+    /// <summary>The marks of a side of several films, in its coordinates; none where there is one film, or none are wanted.</summary>
+    private static IReadOnlyList<PlanePoint> MarksOf(ReadRun run, PieceFit fit)
+    {
+        var films = fit.Films.Where(f => !f.Ink.IsEmpty).ToList();
+        return run.Run.SetUp.LayerMarks && films.Count > 1
+            ? FilmLayering.Marks(
+                Box.Around(films.Select(f => Box.Of(f.Ink)!.Value))!.Value,
+                films.Max(f => run.Run.SetUp.WaysOf(f.Film.FilmId) is { Box: WeedBox.Piece } ways ? ways.MarginOr : 0)
+            )
+            : [];
     }
 }

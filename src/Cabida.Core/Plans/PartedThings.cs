@@ -48,14 +48,16 @@ public sealed record PartedThings(
         {
             stop.ThrowIfCancellationRequested();
             var byHand = plan.Joints.FirstOrDefault(j => j.Item == thing.Id with { Copy = 1 });
-            if (rectangles.Count == 0 || (byHand is null && IsHeld(thing.Box, places, turning)))
+            if (rectangles.Count == 0 || (byHand is null && IsHeld(thing.Taken, places, turning)))
             {
                 all.Add(thing);
                 continue;
             }
 
-            // The place with the most room: the fewest sections, and all of them fit it.
+            // The place with the most room: the fewest sections, and all of them fit it with the marks of its films.
             var reach = rectangles.MaxBy(r => r.Width * r.Height);
+            var beside = thing.Marks.Count > 0 ? FilmLayering.MarksOut + (Parting.MarkSize / 2) + thing.BoxMargin : 0;
+            var (width, height) = (reach.Width - (2 * beside), reach.Height - (2 * beside));
             var lap = byHand?.Laps == true ? Parting.UsualLap : 0;
             if (byHand is not null)
             {
@@ -70,13 +72,13 @@ public sealed record PartedThings(
             {
                 Take(same, lap, false);
             }
-            else if (Parting.BestJoints(thing.Ink, reach.Width, reach.Height) is { Ok: true } best)
+            else if (Parting.BestJoints(thing.Ink, width, height) is { Ok: true } best)
             {
                 Take(known[thing.InkKey] = Parting.Of(thing.Ink, best.Value, lap), lap, false);
             }
             else
             {
-                problems[thing.Id] = Parting.BestJoints(thing.Ink, reach.Width, reach.Height).Problem!;
+                problems[thing.Id] = Parting.BestJoints(thing.Ink, width, height).Problem!;
                 all.Add(thing);
             }
 
@@ -84,12 +86,27 @@ public sealed record PartedThings(
             {
                 parted.Add(new PartedThing(thing, parting, lapped, isByHand));
                 all.AddRange(
-                    parting.Sections.Select(s => thing with { Id = thing.Id with { Section = s.Number }, Ink = s.Ink, Section = s })
+                    parting.Sections.Select(s =>
+                        thing with
+                        {
+                            Id = thing.Id with { Section = s.Number },
+                            Ink = s.Ink,
+                            Section = s,
+                            Marks = [.. s.Marks, .. thing.Marks.Where(m => Nearest(parting, m) == s)],
+                        }
+                    )
                 );
             }
         }
 
         return new PartedThings(all, parted, problems);
+    }
+
+    /// <summary>The section that a mark of the whole is cut with.</summary>
+    private static Section Nearest(Parting parting, PlanePoint mark)
+    {
+        var at = Outlines.Factory.CreatePoint(new NetTopologySuite.Geometries.Coordinate(mark.X, mark.Y));
+        return parting.Sections.MinBy(s => s.Ink.Distance(at))!;
     }
 
     /// <summary>Whether a box lies in that of any place, turned as it may be.</summary>

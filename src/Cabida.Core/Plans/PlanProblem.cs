@@ -148,20 +148,19 @@ public sealed class PlanProblem
 
     private LayItem ItemOf(CutThing thing, Silhouettes silhouettes)
     {
-        var marks = (thing.Section?.Marks ?? [])
-            .Select(m => (Area)Outlines.Rectangle(new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2)))
-            .ToList();
+        var marks = thing.MarkBoxes.Select(b => (Area)Outlines.Rectangle(b)).ToList();
         var ink = marks.Count == 0 ? thing.Ink : Outlines.Join([thing.Ink, .. marks]);
-        var section = thing.Section is null
-            ? ""
-            : string.Create(CultureInfo.InvariantCulture, $" {thing.Section.Number} {thing.Box} {string.Join(' ', thing.Section.Marks)}");
-        var isBoxed = thing.Ways.Box == WeedBox.Piece && thing.Section is null;
-        var outline = isBoxed
-            ? Outlines.Rectangle(thing.Box.Grown(thing.Ways.MarginOr))
-            : silhouettes.Of(thing.InkKey + section, ink, Terms.UseHoles, Terms.ScissorsRoom);
+        var own =
+            thing.Section is null && marks.Count == 0
+                ? ""
+                : string.Create(CultureInfo.InvariantCulture, $" {thing.Section?.Number} {thing.Box} {string.Join(' ', thing.Marks)}");
+        var outline =
+            thing.BoxMargin > 0
+                ? Outlines.Rectangle(thing.Taken)
+                : silhouettes.Of(thing.InkKey + own, ink, Terms.UseHoles, Terms.ScissorsRoom);
         var kind = string.Create(
             CultureInfo.InvariantCulture,
-            $"{thing.InkKey}{section}{(isBoxed ? $" box {thing.Ways.MarginOr:R}" : "")}"
+            $"{thing.InkKey}{own}{(thing.BoxMargin > 0 ? $" box {thing.BoxMargin:R}" : "")}"
         );
         return new LayItem(thing.Id, outline, kind, GroupOf(thing));
     }

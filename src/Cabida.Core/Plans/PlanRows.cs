@@ -44,7 +44,7 @@ public static class PlanRows
 
     private static PlanLayout On(PlanProblem problem, IReadOnlyList<int> places)
     {
-        var boxes = problem.Things.Select(t => t.Box).ToList();
+        var boxes = problem.Things.Select(t => t.Taken).ToList();
         List<int> left = [.. Enumerable.Range(0, problem.Things.Count)];
         var loads = new List<PlanLoad>();
         var top = 0.0;
@@ -57,13 +57,7 @@ public static class PlanRows
 
             // What is boxed by itself takes the room of its box by its outline.
             var plan = LoadPlan.Of(
-                [
-                    .. left.Select(i => new LoadItem(
-                        Text(i),
-                        boxes[i].Width + (2 * OwnMargin(problem, i)),
-                        boxes[i].Height + (2 * OwnMargin(problem, i))
-                    )),
-                ],
+                [.. left.Select(i => new LoadItem(Text(i), boxes[i].Width, boxes[i].Height))],
                 on.Width,
                 on.Height,
                 problem.Terms.ScissorsRoom,
@@ -87,18 +81,13 @@ public static class PlanRows
         return new PlanLayout(problem.Key, loads, [.. left.Select(i => problem.Things[i].Id)], top);
     }
 
-    private static double OwnMargin(PlanProblem problem, int index) =>
-        problem.Things[index].Ways is { Box: Stock.WeedBox.Piece } ways && problem.Things[index].Section is null ? ways.MarginOr : 0;
-
-    /// <summary>A placement as a motion of ink as it is cut, within the margin of a weed box of its own.</summary>
+    /// <summary>A placement as a motion of ink as it is cut, with all that is cut with it.</summary>
     private static PlanItem Placed(PlanProblem problem, Box on, Placement at)
     {
-        var index = Number(at.PieceId);
-        var (thing, margin) = (problem.Things[index], OwnMargin(problem, index));
+        var thing = problem.Things[Number(at.PieceId)];
         var turn = at.Turned ? 90.0 : 0;
-        var box = Motion.TurnLeft(turn).Of(thing.Box);
-        var (x, y) = (on.MinX + at.Box.MinX + margin, on.MinY + at.Box.MinY + margin);
-        return new PlanItem(thing.Id, new RigidMotion(turn, x - box.MinX, y - box.MinY), at.Row);
+        var box = Motion.TurnLeft(turn).Of(thing.Taken);
+        return new PlanItem(thing.Id, new RigidMotion(turn, on.MinX + at.Box.MinX - box.MinX, on.MinY + at.Box.MinY - box.MinY), at.Row);
     }
 
     private static string Text(int index) => index.ToString(System.Globalization.CultureInfo.InvariantCulture);

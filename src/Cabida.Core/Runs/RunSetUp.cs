@@ -87,6 +87,17 @@ public sealed record RunSetUp(
         return Weeding.FirstOrDefault(w => w.FilmId == id)?.Ways ?? WeedWays.Usual;
     }
 
+    /// <summary>How its films lie under those over them, by film; one without an entry is stacked.</summary>
+    [MaxLength(100)]
+    public IReadOnlyList<FilmUnder> Layers { get; init; } = [];
+
+    /// <summary>Whether marks are cut with every film by which films are laid on one another.</summary>
+    public bool LayerMarks { get; init; }
+
+    /// <summary>How a film lies under those over it.</summary>
+    public FilmUnder UnderOf(string filmId) =>
+        Layers.FirstOrDefault(l => l.FilmId == filmId) ?? new FilmUnder(filmId, LayerWay.Stacked, TypedLength.Empty);
+
     /// <summary>Whether its first side lies behind clear goods and is seen through them: it is then cut the other way round.</summary>
     public bool SeenThrough { get; init; }
 

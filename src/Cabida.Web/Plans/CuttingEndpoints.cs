@@ -91,6 +91,7 @@ internal static class CuttingEndpoints
                     LibraryIndex index,
                     WaitingRuns waiting,
                     ReleasedLoads released,
+                    PlanReader reader,
                     CancellationToken stop
                 ) =>
                 {
@@ -102,7 +103,7 @@ internal static class CuttingEndpoints
                     var read = await waiting.Of(ids, false, stop);
                     foreach (var film in await library.All(DocumentKinds.Film, stop))
                     {
-                        if (OfFilm(film, read, cut) is { Runs.Count: > 0 } some)
+                        if (OfFilm(film, read, cut, reader) is { Runs.Count: > 0 } some)
                         {
                             films.Add(some);
                         }
@@ -130,11 +131,11 @@ internal static class CuttingEndpoints
     private static ReleasedCard CardOf(string id, ReleasedLoad load) =>
         new(id, load.Name, load.Number, load.Of, load.Film.Name, load.Film.Colour, load.ReleasedAt, load.Items.Count, load.Cuts.Count);
 
-    private static WaitingFilm? OfFilm(Stored<Film> film, IReadOnlyList<WaitingRun> runs, CutAlready cut)
+    private static WaitingFilm? OfFilm(Stored<Film> film, IReadOnlyList<WaitingRun> runs, CutAlready cut, PlanReader reader)
     {
         var plan = new CutPlan(film.Id);
         var of = runs.Where(r => r.Run.Run.SetUp.NamedFilms().Contains(film.Id, StringComparer.Ordinal))
-            .Select(r => (Run: r, Things: PlanReader.Waiting(plan, r, cut).ToList()))
+            .Select(r => (Run: r, Things: reader.Waiting(plan, r, cut).ToList()))
             .Where(r => r.Things.Count > 0 || r.Run.Held.Count > 0 || r.Run.Unset > 0)
             .Select(r => new WaitingOf(
                 r.Run.Run.Id,

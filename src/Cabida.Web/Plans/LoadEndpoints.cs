@@ -58,13 +58,13 @@ internal sealed record ReleasedView(
 );
 
 /// <summary>Works released loads out as their pages show them.</summary>
-internal sealed class ReleasedViews(KeptCutFiles files, WaitingRuns waiting) : IViews<ReleasedLoad, ReleasedView>
+internal sealed class ReleasedViews(KeptCutFiles files, WaitingRuns waiting, LayeredInks inks) : IViews<ReleasedLoad, ReleasedView>
 {
     public async Task<ReleasedView> Of(Stored<ReleasedLoad> stored, CancellationToken stop)
     {
         var load = stored.Document;
         var now = (await waiting.Of(load.RunIds(), false, stop))
-            .SelectMany(r => CutThing.Of(r.Run, r.Ready, load.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies)))
+            .SelectMany(r => CutThing.Of(r.Run, r.Ready, load.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies), inks))
             .ToDictionary(t => t.Id, t => t.InkKey);
         var drawn = await files.Find(load.Drawn, stop);
         return new ReleasedView(

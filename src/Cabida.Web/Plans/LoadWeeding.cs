@@ -31,10 +31,10 @@ internal sealed class LoadWeeding(FilmWasteCache waste, SharedBoxes boxes)
     /// <summary>A thing as waste, in the coordinates of its side; a section has no weed box of its own.</summary>
     private FilmWaste WasteOf(CutThing thing, FilmLimits limits)
     {
-        var (fit, key) = (thing.Fit, FormattableString.Invariant($"{thing.Fit.Hash} {thing.Number}"));
+        var key = thing.OnSide.Key;
         return thing.Section is { } section
             ? waste.Of($"{key} {section.Number} {thing.Box}", thing.Ink, thing.Ply, [], limits, WeedWays.Usual)!
-            : waste.Of(key, fit.Films[thing.Number].Ink, thing.Ply, fit.Parts, limits, thing.Ways)!;
+            : waste.Of(key, thing.OnSide.Ink, thing.Ply, thing.Fit.Parts, limits, thing.Ways)!;
     }
 
     /// <summary>Boxes round several pieces, planned once for what lies in them.</summary>
@@ -68,7 +68,7 @@ internal sealed class LoadWeeding(FilmWasteCache waste, SharedBoxes boxes)
             return [new InkRow([new InkWord([new InkUnit(thing.Ink)])])];
         }
 
-        var rows = InkRows.Of(thing.Fit.Films[thing.Number].Ink, thing.Ply, thing.Fit.Parts);
+        var rows = InkRows.Of(thing.OnSide.Ink, thing.Ply, thing.Fit.Parts);
         return thing.IsMirrored ? [.. rows.Select(r => r.Mirrored())] : rows;
     }
 }

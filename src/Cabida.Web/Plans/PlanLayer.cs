@@ -69,7 +69,7 @@ internal sealed class PlanLayer(KeptLayouts kept, Silhouettes silhouettes, LoadW
             {
                 var thing = things[i.Id];
                 var ink = Outlines.Moved(thing.Ink, i.At.Motion);
-                return new CutPlacement(thing, i, ink, Box.Of(ink)!.Value, [.. (thing.Section?.Marks ?? []).Select(i.At.Motion.Of)]);
+                return new CutPlacement(thing, i, ink, Box.Of(ink)!.Value, [.. thing.Marks.Select(i.At.Motion.Of)]);
             })
             .ToList();
         var outlines = problem.Items.ToDictionary(i => i.Id, i => i.Outline);

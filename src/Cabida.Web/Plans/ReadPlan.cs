@@ -59,7 +59,13 @@ internal sealed record ReadPlan(
 }
 
 /// <summary>Reads plans.</summary>
-internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex index, WaitingRuns waiting, ReleasedLoads released)
+internal sealed class PlanReader(
+    Cabida.Store.Library library,
+    LibraryIndex index,
+    WaitingRuns waiting,
+    ReleasedLoads released,
+    LayeredInks inks
+)
 {
     public async Task<ReadPlan?> Find(string id, CancellationToken stop) =>
         await library.Find(DocumentKinds.Plan, id, stop) is { } stored ? await Read(stored, stop) : null;
@@ -94,19 +100,19 @@ internal sealed class PlanReader(Cabida.Store.Library library, LibraryIndex inde
     }
 
     /// <summary>What of a run waits to be cut of the film: what was ordered, with spares, less what was released.</summary>
-    public static IEnumerable<CutThing> Waiting(CutPlan plan, WaitingRun run, CutAlready cut)
+    public IEnumerable<CutThing> Waiting(CutPlan plan, WaitingRun run, CutAlready cut)
     {
         var again = plan.Again.ToHashSet();
         IEnumerable<int> Copies(FittedPiece piece) =>
             Enumerable
                 .Range(1, piece.Fit.Piece.Copies)
                 .Concat(Enumerable.Range(PlanSpare.First, plan.SparesOf(run.Run.Id, piece.Fit.Piece.Id)));
-        return CutThing.Of(run.Run, run.Ready, plan.FilmId, Copies).Where(t => !cut.Has(t.Id) || again.Contains(t.Id));
+        return CutThing.Of(run.Run, run.Ready, plan.FilmId, Copies, inks).Where(t => !cut.Has(t.Id) || again.Contains(t.Id));
     }
 
-    private static IEnumerable<ChangedSince> ChangedOf(CutPlan plan, IReadOnlyList<WaitingRun> runs, CutAlready cut)
+    private IEnumerable<ChangedSince> ChangedOf(CutPlan plan, IReadOnlyList<WaitingRun> runs, CutAlready cut)
     {
-        var now = runs.SelectMany(r => CutThing.Of(r.Run, r.Ready, plan.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies)))
+        var now = runs.SelectMany(r => CutThing.Of(r.Run, r.Ready, plan.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies), inks))
             .ToDictionary(t => t.Id, t => t.InkKey);
         var again = plan.Again.ToHashSet();
         return cut

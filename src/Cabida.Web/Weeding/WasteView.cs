@@ -2,6 +2,7 @@ using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Pieces;
+using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
 using Cabida.Formats.Svg;
@@ -48,7 +49,7 @@ internal sealed record WasteView(
     private const int MostNumbered = 400;
 
     /// <summary>A piece as waste, film by film and side by side; films without ink are left out.</summary>
-    public static IReadOnlyList<WasteView> Of(ReadRun run, FittedPiece piece, FilmWasteCache kept, WeedingBook book)
+    public static IReadOnlyList<WasteView> Of(ReadRun run, FittedPiece piece, FilmWasteCache kept, LayeredInks inks, WeedingBook book)
     {
         var on = run.SurfaceOf(piece.Fit.Piece);
         var sides = piece
@@ -59,16 +60,26 @@ internal sealed record WasteView(
         return
         [
             .. sides.SelectMany(s =>
-                s.Fit.Films.Select((_, number) => Of(run, s.Fit, number, ZoneOf(s.Zone), s.Id, kept, book)).OfType<WasteView>()
+                s.Fit.Films.Select((_, number) => Of(run, s.Fit, number, ZoneOf(s.Zone), s.Id, kept, inks, book)).OfType<WasteView>()
             ),
         ];
     }
 
-    private static WasteView? Of(ReadRun run, PieceFit fit, int number, string zone, string side, FilmWasteCache kept, WeedingBook book)
+    private static WasteView? Of(
+        ReadRun run,
+        PieceFit fit,
+        int number,
+        string zone,
+        string side,
+        FilmWasteCache kept,
+        LayeredInks inks,
+        WeedingBook book
+    )
     {
-        var (ink, ply) = (fit.Films[number].Ink, fit.Films[number].Film);
+        var (cut, ply) = (inks.Of(run, fit, number), fit.Films[number].Film);
+        var ink = cut.Ink;
         var (film, ways) = (run.Basis!.FilmOf(ply.FilmId), run.Run.SetUp.WaysOf(ply.FilmId));
-        if (kept.Of($"{fit.Hash} {number}", ink, ply, fit.Parts, FilmLimits.Of(film), ways) is not { } waste)
+        if (kept.Of(cut.Key, ink, ply, fit.Parts, FilmLimits.Of(film), ways) is not { } waste)
         {
             return null;
         }

@@ -1,4 +1,5 @@
 using Cabida.Core.Measures;
+using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
 using Cabida.Core.Wording;
@@ -27,12 +28,13 @@ internal static class WeedingEndpoints
                     RunReader reader,
                     FittedPieces fitted,
                     FilmWasteCache kept,
+                    LayeredInks inks,
                     WeedingMemory memory,
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { Basis: not null } run
                     && run.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } piece
-                        ? TypedResults.Ok(WasteView.Of(run, fitted.Of(run, piece), kept, await memory.Read(stop)))
+                        ? TypedResults.Ok(WasteView.Of(run, fitted.Of(run, piece), kept, inks, await memory.Read(stop)))
                         : TypedResults.NotFound()
             )
             .WithName("GetWaste");
@@ -45,6 +47,7 @@ internal static class WeedingEndpoints
                     RunReader reader,
                     FittedPieces fitted,
                     FilmWasteCache kept,
+                    LayeredInks inks,
                     WeedingMemory memory,
                     CancellationToken stop
                 ) =>
@@ -55,7 +58,7 @@ internal static class WeedingEndpoints
                         throw new NotWorkableException(unread);
                     }
 
-                    if (await OfPiece(id, typed.PieceId, typed.Key, reader, fitted, kept, stop) is not { } of)
+                    if (await OfPiece(id, typed.PieceId, typed.Key, reader, fitted, kept, inks, stop) is not { } of)
                     {
                         return TypedResults.NotFound();
                     }
@@ -76,6 +79,7 @@ internal static class WeedingEndpoints
         RunReader reader,
         FittedPieces fitted,
         FilmWasteCache kept,
+        LayeredInks inks,
         CancellationToken stop
     )
     {
@@ -87,7 +91,7 @@ internal static class WeedingEndpoints
             return null;
         }
 
-        var waste = WasteView.Of(run, fitted.Of(run, piece), kept, WeedingBook.Empty).FirstOrDefault(w => w.Weeds.Key == key);
+        var waste = WasteView.Of(run, fitted.Of(run, piece), kept, inks, WeedingBook.Empty).FirstOrDefault(w => w.Weeds.Key == key);
         return waste is null
             ? null
             : new(

@@ -20,6 +20,8 @@ public class FitTermsTests
         nameof(RunSetUp.SeenThrough),
         nameof(RunSetUp.Kept),
         nameof(RunSetUp.Weeding),
+        nameof(RunSetUp.Layers),
+        nameof(RunSetUp.LayerMarks),
     ];
 
     [Fact]

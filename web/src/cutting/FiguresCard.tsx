@@ -50,6 +50,16 @@ export function FiguresCard({ view, load, search }: Props) {
           )}
         </tbody>
       </table>
+      {view.under && (
+        <p className="soft">
+          <Words of={view.under.said} />
+        </p>
+      )}
+      {view.under?.thin && (
+        <p className="finding look">
+          <Words of={view.under.thin} />
+        </p>
+      )}
       {view.toBuy && (
         <p className="finding look">
           <Words of={view.toBuy} />

@@ -6,6 +6,7 @@ import { Check } from '../fields/Choice';
 import { Words } from '../units/Words';
 import { NewBlank } from '../shelf/NewBlank';
 import { ListCard } from './list/ListCard';
+import { LayersCard } from './LayersCard';
 import { PinChoice } from './PinChoice';
 import { SidesCard } from './SidesCard';
 import { SizingFields } from './SizingFields';
@@ -130,6 +131,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
             </p>
           )}
         </section>
+        <LayersCard view={view} run={setUp} edit={edit} />
         <SizingFields view={view} run={setUp} columns={run.document.list.columns} edit={edit} lack={lack('scale')} />
         <SidesCard view={view} run={setUp} edit={run.edit} motifs={motifs.data ?? []} lack={lack('sides')} />
       </div>

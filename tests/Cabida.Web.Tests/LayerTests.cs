@@ -1,0 +1,104 @@
+using System.Text.Json.Nodes;
+using Cabida.Core.Geometry;
+using Cabida.Formats.Cutting;
+using Area = NetTopologySuite.Geometries.Geometry;
+
+namespace Cabida.Web.Tests;
+
+/// <summary>Films over one another: what the lower loses, read out of the files; and the marks, in the same place on both.</summary>
+public sealed class LayerTests : IDisposable
+{
+    private const string Run = "/api/runs/work-shirts";
+    private readonly Application app = new() { WithDemo = true };
+
+    public void Dispose() => app.Dispose();
+
+    [Fact]
+    public async Task The_lower_film_loses_what_the_file_of_the_upper_says_less_the_overlap_and_marks_lie_alike()
+    {
+        await app.Change(Run, "run", r =>
+        {
+            r["list"]!["namesTyped"] = "Ewa\n";
+            r["setUp"]!["motif"] = new JsonObject { ["id"] = "crew-shirt", ["revision"] = 1 };
+            r["setUp"]!["sides"] = new JsonArray();
+            r["setUp"]!["films"] = new JsonArray(new JsonObject { ["id"] = "copper-vinyl", ["revision"] = 1 });
+        });
+        var (lower, upper) = (await InkOf("copper-vinyl"), await InkOf("cream-transfer"));
+        var crossed = lower.Ink.Intersection(upper.Ink).Area;
+        crossed.ShouldBeGreaterThan(10);
+
+        await Layered("knockedOut", "");
+        var out1 = await InkOf("copper-vinyl");
+        out1.Ink.Area.ShouldBe(lower.Ink.Area - crossed, 0.2);
+        out1.Ink.Intersection(upper.Ink).Area.ShouldBe(0, 0.2);
+
+        await Layered("setIn", "1.5");
+        var setIn = await InkOf("copper-vinyl");
+        setIn.Ink.Area.ShouldBe(lower.Ink.Difference(upper.Ink.Buffer(-1.5)).Area, 0.5);
+        setIn.Said.ShouldContain("set in");
+
+        // Three marks with each film, outside of all ink, in the same place.
+        (await InkOf("cream-transfer")).Marks.Count.ShouldBe(3);
+        setIn.Marks.Count.ShouldBe(3);
+        foreach (var (a, b) in setIn.Marks.Zip((await InkOf("cream-transfer")).Marks))
+        {
+            a.To(b).ShouldBeLessThan(1e-6);
+            var arms = Outlines.Rectangle(new Box(a.X, a.Y, a.X, a.Y).Grown(3));
+            lower.Ink.Distance(arms).ShouldBeGreaterThan(1);
+            upper.Ink.Distance(arms).ShouldBeGreaterThan(1);
+        }
+
+        // An overlap that is no length is said at its field, and the usual is taken.
+        await Layered("setIn", "a bit");
+        (await InkOf("copper-vinyl")).Ink.Area.ShouldBe(lower.Ink.Difference(upper.Ink.Buffer(-1)).Area, 0.5);
+        await Layered("stacked", "");
+        (await InkOf("copper-vinyl")).Ink.Area.ShouldBe(lower.Ink.Area, 0.01);
+    }
+
+    private Task<JsonNode> Layered(string way, string overlap) => app.Change(Run, "run", r =>
+        {
+            r["setUp"]!["layerMarks"] = true;
+            r["setUp"]!["layers"] = new JsonArray(
+                new JsonObject
+                {
+                    ["filmId"] = "copper-vinyl",
+                    ["way"] = way,
+                    ["overlap"] = new JsonObject { ["text"] = overlap, ["unit"] = "millimetre" },
+                }
+            );
+        });
+
+    /// <summary>The ink of the one piece of a film as its file holds it, and its marks, moved back to where they lie on the goods.</summary>
+    private async Task<(Area Ink, IReadOnlyList<PlanePoint> Marks, string Said)> InkOf(string film)
+    {
+        await app.Post($"{Run}/plans");
+        var plan = await app.Get($"/api/plans/work-shirts_{film}");
+        var load = plan["loads"]!.AsArray().ShouldHaveSingleItem()!;
+        var piece = load["pieces"]!.AsArray().ShouldHaveSingleItem()!;
+        var svg = CutSvgMeasure.Of(await app.CreateClient().GetStringAsync($"/api/loads/{(string)load["fileId"]!}/file"));
+        var ((degrees, x, y), mirrored) = (
+            ((double)piece["at"]!["degrees"]!, (double)piece["at"]!["x"]!, (double)piece["at"]!["y"]!),
+            (bool)piece["isMirrored"]!
+        );
+        var back = degrees * Math.PI / 180;
+        PlanePoint Back(PlanePoint p)
+        {
+            var (dx, dy) = (p.X - x, p.Y - y);
+            var there = new PlanePoint((dx * Math.Cos(back)) + (dy * Math.Sin(back)), (dy * Math.Cos(back)) - (dx * Math.Sin(back)));
+            return mirrored ? there with { X = -there.X } : there;
+        }
+
+        Area ink = Outlines.Empty;
+        foreach (var ring in svg.Rings.SelectMany(r => r))
+        {
+            // Inside an odd number of rings is ink.
+            ink = ink.SymmetricDifference(Outlines.Ring([.. ring.Select(p => Back(new PlanePoint(p.X, svg.Height - p.Y)))]));
+        }
+
+        return (
+            ink,
+            [.. piece["marks"]!.AsArray().Select(m => Back(new PlanePoint((double)m!["x"]!, (double)m["y"]!)))],
+            plan["under"] is JsonNode under ? Application.Words(under["said"]) : ""
+        );
+    }
+}
