@@ -76,25 +76,16 @@ public sealed class LayerTests : IDisposable
         var load = plan["loads"]!.AsArray().ShouldHaveSingleItem()!;
         var piece = load["pieces"]!.AsArray().ShouldHaveSingleItem()!;
         var svg = CutSvgMeasure.Of(await app.CreateClient().GetStringAsync($"/api/loads/{(string)load["fileId"]!}/file"));
-        var ((degrees, x, y), mirrored) = (
-            ((double)piece["at"]!["degrees"]!, (double)piece["at"]!["x"]!, (double)piece["at"]!["y"]!),
-            (bool)piece["isMirrored"]!
-        );
-        var back = degrees * Math.PI / 180;
+        var mirrored = (bool)piece["isMirrored"]!;
         PlanePoint Back(PlanePoint p)
         {
-            var (dx, dy) = (p.X - x, p.Y - y);
-            var there = new PlanePoint((dx * Math.Cos(back)) + (dy * Math.Sin(back)), (dy * Math.Cos(back)) - (dx * Math.Sin(back)));
+            var there = FileInk.Back(piece["at"]!, p);
             return mirrored ? there with { X = -there.X } : there;
         }
 
-        Area ink = Outlines.Empty;
-        foreach (var ring in svg.Rings.SelectMany(r => r))
-        {
-            // Inside an odd number of rings is ink.
-            ink = ink.SymmetricDifference(Outlines.Ring([.. ring.Select(p => Back(new PlanePoint(p.X, svg.Height - p.Y)))]));
-        }
-
+        var ink = FileInk.Of(
+            svg.Rings.SelectMany(r => r).Select(ring => (IReadOnlyList<PlanePoint>)[.. ring.Select(p => Back(new(p.X, svg.Height - p.Y)))])
+        );
         return (
             ink,
             [.. piece["marks"]!.AsArray().Select(m => Back(new PlanePoint((double)m!["x"]!, (double)m["y"]!)))],

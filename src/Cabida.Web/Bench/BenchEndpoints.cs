@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Cabida.Core.Checking;
 using Cabida.Core.Plans;
 using Cabida.Store;
@@ -38,7 +39,8 @@ internal sealed class BenchReader(
     FittedPieces fitted,
     PlanReader plans,
     PlanLayer layer,
-    ReleasedLoads released
+    ReleasedLoads released,
+    KeptCutFiles files
 )
 {
     public async Task<BenchRun?> Find(string id, CancellationToken stop)
@@ -50,7 +52,7 @@ internal sealed class BenchReader(
 
         if (run.Basis is null)
         {
-            return new BenchRun(run, [], [], [], run.Lacks);
+            return new BenchRun(run, [], [], [], [], run.Lacks);
         }
 
         var laid = new List<LaidPlan>();
@@ -67,7 +69,17 @@ internal sealed class BenchReader(
             stop.ThrowIfCancellationRequested();
             return fitted.Of(run, p);
         });
-        var cut = (await released.All(index, library, stop)).Select(l => l.Load).Where(l => l.RunIds().Contains(id));
-        return new BenchRun(run, [.. all], laid, [.. cut], [.. laid.SelectMany(l => l.Read.Lacks).DistinctBy(l => l.Message.ToString())]);
+        var cut = (await released.All(index, library, stop)).Select(l => l.Load).Where(l => l.RunIds().Contains(id)).ToList();
+        var maps = laid.SelectMany(p => p.Loads.SelectMany(l => Releasing.MapsOf(p, l))).ToList();
+        foreach (var load in cut.Where(l => l.Items.Any(i => i.Id.Section > 0)))
+        {
+            if (await files.Find(load.Drawn, stop) is { } drawn)
+            {
+                maps.AddRange(JsonSerializer.Deserialize<DrawnLoad>(drawn)?.Maps ?? []);
+            }
+        }
+
+        maps = [.. maps.Where(m => m.Item.Run == id).DistinctBy(m => m.Item)];
+        return new BenchRun(run, [.. all], laid, cut, maps, [.. laid.SelectMany(l => l.Read.Lacks).DistinctBy(l => l.Message.ToString())]);
     }
 }

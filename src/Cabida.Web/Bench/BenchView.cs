@@ -2,6 +2,8 @@ using Cabida.Core.Checking;
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
+using Cabida.Core.Layout;
+using Cabida.Core.Measures;
 using Cabida.Core.Pieces;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
@@ -18,12 +20,14 @@ namespace Cabida.Web.Bench;
 /// <param name="All">Its pieces, fitted.</param>
 /// <param name="Plans">Its plans, a film each.</param>
 /// <param name="Released">Released loads on which something of it lies.</param>
+/// <param name="Maps">How what was parted is laid together.</param>
 /// <param name="Lacks">What is lacking.</param>
 internal sealed record BenchRun(
     ReadRun Run,
     IReadOnlyList<FittedPiece> All,
     IReadOnlyList<LaidPlan> Plans,
     IReadOnlyList<ReleasedLoad> Released,
+    IReadOnlyList<JoiningMap> Maps,
     IReadOnlyList<Finding> Lacks
 )
 {
@@ -91,6 +95,8 @@ internal sealed record BenchView(
     GoodsView Goods,
     IReadOnlyList<BenchLoad> Loads,
     IReadOnlyList<BenchSurface> Surfaces,
+    IReadOnlyList<BenchMap> Maps,
+    IReadOnlyList<Phrase> Layers,
     IReadOnlyList<HeldBack> Held
 )
 {
@@ -126,8 +132,33 @@ internal sealed record BenchView(
                 .. plan.Cut.Select(l => BenchLoad.Of(l.Load, l.Number)),
             ],
             surfaces,
+            [.. plan.Maps.Select(m => BenchMap.Of(m, plan))],
+            [.. LayersOf(plan)],
             [.. plan.Plans.SelectMany(p => p.Read.Runs).SelectMany(r => r.Held).DistinctBy(h => h.Piece)]
         );
+    }
+
+    /// <summary>How films lie over one another, and by what they are laid.</summary>
+    private static IEnumerable<Phrase> LayersOf(BenchRun plan)
+    {
+        var (run, films) = (plan.Run.Run.SetUp, plan.Run.Run.SetUp.NamedFilms().ToList());
+        if (films.Count < 2 || plan.Run.Basis is not { } basis)
+        {
+            yield break;
+        }
+
+        foreach (var (id, under) in films.Select(f => (f, run.UnderOf(f))).Where(f => f.Item2.Way != LayerWay.Stacked))
+        {
+            var name = basis.FilmOf(id).Name;
+            yield return under.Way == LayerWay.SetIn
+                ? Phrase.Say($"{name:strong} lies under the others: what is over it is set in, {Length.Mm(under.OverlapOr)} of it on it.")
+                : Phrase.Say($"{name:strong} lies beneath, and ends where the others begin.");
+        }
+
+        if (run.LayerMarks)
+        {
+            yield return Phrase.Say($"Three crosses are cut with every film, in the same place: lay them on one another.");
+        }
     }
 
     private static BenchSurface SurfaceOf(
@@ -243,4 +274,26 @@ internal sealed record BenchLoad(
             load.Mirroring,
             ""
         );
+}
+
+/// <summary>The map of something that was parted, with where its sections lie.</summary>
+/// <param name="Map">It.</param>
+/// <param name="Film">Its film.</param>
+/// <param name="Loads">For each section, the loads that it lies on.</param>
+internal sealed record BenchMap(JoiningMap Map, string Film, IReadOnlyList<IReadOnlyList<int>> Loads)
+{
+    public static BenchMap Of(JoiningMap map, BenchRun plan)
+    {
+        ItemId First(ItemId id) => id with { Copy = 1, Section = 0 };
+        var there = plan
+            .Loads.SelectMany(l => l.Load.Pieces.Select(p => (p.Thing.Id, l.Number)))
+            .Concat(plan.Cut.SelectMany(l => l.Load.Items.Select(i => (i.Id, l.Number))))
+            .Where(p => First(p.Id) == map.Item)
+            .ToLookup(p => p.Id.Section, p => p.Number);
+        return new BenchMap(
+            map,
+            plan.Run.Basis!.FilmOf(map.Item.Film).Name,
+            [.. map.Sections.Select(s => (IReadOnlyList<int>)[.. there[s.Number].Distinct().Order()])]
+        );
+    }
 }

@@ -102,7 +102,7 @@ internal sealed class PlanReader(
     /// <summary>What of a run waits to be cut of the film: what was ordered, with spares, less what was released.</summary>
     public IEnumerable<CutThing> Waiting(CutPlan plan, WaitingRun run, CutAlready cut)
     {
-        var again = plan.Again.ToHashSet();
+        var again = Again(plan);
         IEnumerable<int> Copies(FittedPiece piece) =>
             Enumerable
                 .Range(1, piece.Fit.Piece.Copies)
@@ -110,13 +110,18 @@ internal sealed class PlanReader(
         return CutThing.Of(run.Run, run.Ready, plan.FilmId, Copies, inks).Where(t => !cut.Has(t.Id) || again.Contains(t.Id));
     }
 
+    /// <summary>The things, whole, that are to be cut once more.</summary>
+    private static HashSet<ItemId> Again(CutPlan plan) => [.. plan.Again.Select(Whole)];
+
+    private static ItemId Whole(ItemId id) => id with { Section = 0 };
+
     private IEnumerable<ChangedSince> ChangedOf(CutPlan plan, IReadOnlyList<WaitingRun> runs, CutAlready cut)
     {
         var now = runs.SelectMany(r => CutThing.Of(r.Run, r.Ready, plan.FilmId, p => Enumerable.Range(1, p.Fit.Piece.Copies), inks))
             .ToDictionary(t => t.Id, t => t.InkKey);
-        var again = plan.Again.ToHashSet();
+        var again = Again(plan);
         return cut
-            .All.Where(c => now.TryGetValue(c.Item.Id, out var key) && key != c.Item.InkHash && !again.Contains(c.Item.Id))
+            .All.Where(c => now.TryGetValue(Whole(c.Item.Id), out var key) && key != c.Item.InkHash && !again.Contains(Whole(c.Item.Id)))
             .Select(c => new ChangedSince(
                 c.Item.Id,
                 c.Item.Name,

@@ -48,7 +48,8 @@ internal sealed class CutAlready
         {
             foreach (var item in load.Items)
             {
-                items[item.Id] = (id, load, item);
+                // What was parted is released whole: its sections are one thing.
+                items[item.Id with { Section = 0 }] = (id, load, item);
             }
         }
     }

@@ -31,12 +31,14 @@ internal sealed record NotReleased(Phrase Why, bool WasOvertaken = false);
 /// <param name="Waste">Weed boxes and breaks, and marks: lines without a fill.</param>
 /// <param name="FilmUntil">How far up the carrier the film reaches; null where that was not kept.</param>
 /// <param name="Test">Where it leaves room for a test cut; null for nowhere.</param>
+/// <param name="Maps">How sections on it are laid together; null for none.</param>
 internal sealed record DrawnLoad(
     string Stock,
     IReadOnlyList<string> Pieces,
     IReadOnlyList<IReadOnlyList<PlanePoint>> Waste,
     double? FilmUntil = null,
-    TestCut? Test = null
+    TestCut? Test = null,
+    IReadOnlyList<JoiningMap>? Maps = null
 );
 
 /// <summary>
@@ -234,7 +236,8 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
                         )
                         .Select(b => Outlines.Rectangle(b!.Value)),
                 ]
-            )
+            ),
+            MapsOf(laid, load)
         );
         var cutter = read.Cutter!;
         var jobs = read.Runs.ToDictionary(r => r.Run.Id, r => r.Job, StringComparer.Ordinal);
@@ -274,6 +277,13 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
         );
     }
 
+    /// <summary>The maps of what lies in sections on a load, once for all copies.</summary>
+    public static IReadOnlyList<JoiningMap> MapsOf(LaidPlan laid, CutLoad load)
+    {
+        var there = load.Pieces.Where(p => p.Thing.Section is not null).Select(p => p.Thing.Id with { Section = 0 }).ToHashSet();
+        return [.. laid.Parted.Parted.Where(p => there.Contains(p.Thing.Id)).Select(JoiningMap.Of).DistinctBy(m => m.Item)];
+    }
+
     private static Box At(PlanePoint p) => new(p.X, p.Y, p.X, p.Y);
 
     /// <summary>What a load is called: job and run where it is of one, else how many.</summary>
@@ -297,7 +307,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
         return plan with
         {
             ByHand = [.. plan.ByHand.Where(h => !gone.Contains(h.Item))],
-            Again = [.. plan.Again.Where(a => !gone.Contains(a))],
+            Again = [.. plan.Again.Where(a => !gone.Any(g => g with { Section = 0 } == a with { Section = 0 }))],
             Joints = [.. plan.Joints.Where(j => !gone.Any(g => g with { Section = 0, Copy = 1 } == j.Item))],
             Spares =
             [

@@ -7,6 +7,7 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from '../readiness/Lacks';
+import { BenchMaps } from './BenchMaps';
 import { StateMark } from './state';
 import { BenchWeeding } from '../weeding/BenchWeeding';
 
@@ -80,6 +81,12 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
               </p>
             ))}
             {data.loads.length > 0 && <BenchWeeding loads={data.loads} />}
+            {data.layers.length > 0 && <h3>Lay over one another</h3>}
+            {data.layers.map((l, i) => (
+              <p key={i}>
+                <Words of={l} />
+              </p>
+            ))}
             {data.films.some((f) => f.note) && <h3>Know</h3>}
             {data.films
               .filter((f) => f.note)
@@ -91,6 +98,7 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
               ))}
           </div>
         </div>
+        {data.maps.length > 0 && <BenchMaps maps={data.maps} />}
         {data.surfaces.map((s) => (
           <Surface key={s.size} of={s} round={data.isRound} goods={data.goods} />
         ))}
