@@ -122,6 +122,7 @@ api.MapStrain();
 api.MapStrips();
 api.MapPictures();
 api.MapTracing();
+api.MapOffCuts();
 api.MapScanner();
 api.MapMotifs();
 api.MapParts();

@@ -39,7 +39,15 @@ public sealed class JoiningTests : IDisposable
         var before = Map(await app.Get($"{Run}/bench"));
         before["loads"]!.AsArray().Count.ShouldBe(count);
         before["loads"]!.AsArray().ShouldAllBe(l => l!.AsArray().Count == 1);
-        var ids = await app.Post($"{Plan}/release", new { key = (string)plan["key"]!, loads = Array.Empty<int>(), keep = (object?)null });
+        var ids = await app.Post(
+            $"{Plan}/release",
+            new
+            {
+                key = (string)plan["key"]!,
+                loads = Array.Empty<int>(),
+                keep = (object?)null,
+            }
+        );
         ids.AsArray().Count.ShouldBe(plan["loads"]!.AsArray().Count);
         var after = Map(await app.Get($"{Run}/bench"));
         after["map"]!.ToJsonString().ShouldBe(before["map"]!.ToJsonString());
@@ -152,7 +160,8 @@ public sealed class JoiningTests : IDisposable
                 foreach (var mark in piece!["marks"]!.AsArray().Select(m => new PlanePoint((double)m!["x"]!, (double)m["y"]!)))
                 {
                     // It is in the file: two arms through its middle.
-                    svg.Waste.Count(w => Math.Abs(Middle(w).X - mark.X) < 0.01 && Math.Abs(svg.Height - Middle(w).Y - mark.Y) < 0.01).ShouldBe(2);
+                    svg.Waste.Count(w => Math.Abs(Middle(w).X - mark.X) < 0.01 && Math.Abs(svg.Height - Middle(w).Y - mark.Y) < 0.01)
+                        .ShouldBe(2);
                     marks.Add(FileInk.Back(piece["at"]!, mark));
                 }
             }

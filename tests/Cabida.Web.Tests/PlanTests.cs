@@ -237,6 +237,60 @@ public sealed class PlanTests : IDisposable
     }
 
     [Fact]
+    public async Task An_off_cut_scanned_on_its_carrier_is_cut_where_it_lies_clear_of_its_edges_and_its_three_holes()
+    {
+        var scan = await app.Post(
+            "/api/scanner/scan",
+            new
+            {
+                sheetId = "off-cut",
+                dotsPerInch = 300,
+                skew = 2,
+                noise = 1.2,
+                shading = 18,
+            }
+        );
+        var found = await app.Post($"/api/pictures/{(string)scan["id"]!}/off-cuts");
+        var offCut = found["offCuts"]!.AsArray().ShouldHaveSingleItem()!;
+        ((int)offCut["holes"]!).ShouldBe(3);
+        await app.Change("/api/stock/navy-vinyl", "stock", s => s["items"] = new JsonArray(
+                new JsonObject
+                {
+                    ["id"] = "scanned",
+                    ["form"] = "offCut",
+                    ["width"] = Typed(""),
+                    ["length"] = Typed(""),
+                    ["outline"] = new JsonArray([
+                        .. offCut["rings"]!.AsArray().Select(r => (JsonNode)new JsonObject { ["points"] = r!.DeepClone() }),
+                    ]),
+                    ["liesAt"] = offCut["liesAt"]!.DeepClone(),
+                },
+                Item("sheet", "sheet", "305", "305")
+            ));
+        await Begun("luggage-tags");
+        var plan = await app.Change(Navy, "plan", p => (p["carrierId"], p["stockIds"]) = ("mat", new JsonArray("scanned")));
+        var load = plan["loads"]!.AsArray().Single(l => (string)l!["stockId"]! == "scanned")!;
+        var at = offCut["liesAt"]!;
+        var rings = offCut["rings"]!
+            .AsArray()
+            .Select(r => r!.AsArray().Select(p => new PlanePoint((double)p!["x"]! + (double)at["x"]!, (double)p["y"]! + (double)at["y"]!)));
+        var film = FileInk.Of(rings.Select(r => (IReadOnlyList<PlanePoint>)[.. r]));
+        var svg = await File(load);
+        svg.Pieces.Count.ShouldBeGreaterThan(1);
+        foreach (var piece in svg.Rings)
+        {
+            var ink = FileInk.Of(piece.Select(r => (IReadOnlyList<PlanePoint>)[.. r.Select(p => new PlanePoint(p.X, svg.Height - p.Y))]));
+            ink.Within(film).ShouldBeTrue();
+            ink.Distance(film.Boundary).ShouldBeGreaterThan(4.9);
+        }
+
+        // It is off the carrier: it is laid into the corner as any other, and the load is another.
+        await app.Change("/api/stock/navy-vinyl", "stock", s => s["items"]![0]!["liesAt"] = null);
+        var anew = (await app.Get(Navy))["loads"]!.AsArray().Single(l => (string)l!["stockId"]! == "scanned")!;
+        ((string)anew["stockPath"]!).ShouldNotBe((string)load["stockPath"]!);
+    }
+
+    [Fact]
     public async Task A_search_finds_better_plans_that_stand_when_it_ends_and_what_a_run_asks_of_the_cutter_is_kept()
     {
         await Begun("crew-mugs", "tea-mugs");

@@ -12,6 +12,7 @@ import { RunPage } from './run/RunPage';
 import { BlankPage } from './shelf/BlankPage';
 import { ShelfPage } from './shelf/ShelfPage';
 import { CutterPage } from './stock/CutterPage';
+import { ScanOffCutPage } from './stock/ScanOffCutPage';
 import { StockPage } from './stock/StockPage';
 
 export function App() {
@@ -32,6 +33,7 @@ export function App() {
           <Route path="/motifs/:id/try/:partId" element={<TrialPage />} />
           <Route path="/stock" element={<StockPage />} />
           <Route path="/stock/cutters/:id" element={<CutterPage />} />
+          <Route path="/stock/:filmId/scan" element={<ScanOffCutPage />} />
           <Route path="/cutting" element={<CuttingPage />} />
           <Route path="/cutting/:filmId" element={<CuttingPage />} />
           <Route path="/cutting/loads/:id" element={<ReleasedPage />} />

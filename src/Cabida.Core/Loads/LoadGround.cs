@@ -22,7 +22,10 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
 {
     /// <summary>The place of a stock item on a carrier, or why there is none.</summary>
     /// <param name="carrier">The carrier.</param>
-    /// <param name="item">What lies on it, its lower left in the lower left of the carrier; what is larger lies in its middle.</param>
+    /// <param name="item">
+    /// What lies on it, its lower left in the lower left of the carrier; what is larger lies in its middle, and what was scanned there as it
+    /// was.
+    /// </param>
     /// <param name="margin">What stays clear along the stock's edges.</param>
     public static Outcome<LoadGround> On(Carrier carrier, StockItem item, double margin)
     {
@@ -50,10 +53,12 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
                 new Box(0, 0, width, length),
                 Outlines.Moved(
                     shape.Value,
-                    Motion.Move(
-                        Over(nominalWidth, box.Width) - left,
-                        (item.Form == StockForm.Roll ? 0 : Over(nominalLength, box.Height)) - foot
-                    )
+                    item.LiesAt is { } at && item.Form == StockForm.OffCut
+                        ? Motion.Move(at.X, at.Y)
+                        : Motion.Move(
+                            Over(nominalWidth, box.Width) - left,
+                            (item.Form == StockForm.Roll ? 0 : Over(nominalLength, box.Height)) - foot
+                        )
                 ),
                 margin,
                 item.Form == StockForm.Roll,

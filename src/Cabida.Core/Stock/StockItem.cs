@@ -48,6 +48,11 @@ public sealed record StockItem(
     [MaxLength(200)]
     public IReadOnlyList<StockRing> Outline { get; init; } = [];
 
+    /// <summary>
+    /// Where its lower left lies on its carrier, from the loading corner, where it stays as it was scanned there; null where it is laid anew.
+    /// </summary>
+    public PlanePoint? LiesAt { get; init; }
+
     /// <summary>What one of it, or the whole roll as bought, costs; as typed, empty where it is not known.</summary>
     [MaxLength(TypedLength.MostLetters)]
     public string Price { get; init; } = "";

@@ -1,4 +1,5 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Tracing;
 
 namespace Cabida.Devices.Scanning;
 
@@ -127,6 +128,34 @@ public static class MadeUpSheets
         {
             Photographed = [new(0.85, 0.22), new(0.91, 0.74), new(0.07, 0.70), new(0.12, 0.25)],
         },
+        new(
+            "off-cut",
+            "Off-cut with three holes, on its carrier",
+            A4Width,
+            A4Height,
+            [
+                [CornerMark.Outline.Select(p => new PlanePoint(p.X + 8, p.Y + 8)).ToList()],
+                [OffCut(24, 58), Circle(70, 130, 18), Rounded(100, 185, 55, 30, 6), Circle(140, 105, 12)],
+            ],
+            DrawnAs.Filled
+        )
+        {
+            Darkness = 0.65,
+            Paper = (0.86, 0.90, 0.86),
+        },
+        new(
+            "two-off-cuts",
+            "Two off-cuts, no mark to be seen",
+            A4Width,
+            A4Height,
+            [
+                [Rounded(20, 30, 80, 110, 2)],
+                [
+                    [new(115, 150), new(190, 160), new(180, 270), new(120, 255)],
+                ],
+            ],
+            DrawnAs.Filled
+        ),
         new("blank", "An empty sheet", A4Width, A4Height, [], DrawnAs.Filled),
         new(
             "off",
@@ -147,6 +176,18 @@ public static class MadeUpSheets
             DrawnAs.Filled
         ),
     ];
+
+    /// <summary>What is left of a sheet once letters were cut from two of its corners.</summary>
+    private static List<PlanePoint> OffCut(double x, double y) =>
+        [
+            new(x, y),
+            new(x + 160, y),
+            new(x + 160, y + 120),
+            new(x + 145, y + 120),
+            new(x + 145, y + 180),
+            new(x + 30, y + 180),
+            new(x, y + 140),
+        ];
 
     private static List<PlanePoint> Circle(double cx, double cy, double r) =>
         [

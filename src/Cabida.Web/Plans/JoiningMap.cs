@@ -42,7 +42,10 @@ internal sealed record JoiningMap(
         var (thing, parting) = (parted.Thing, parted.Parting);
         var back = thing.IsMirrored ? Motion.Flip : Motion.None;
         return new JoiningMap(
-            thing.Id with { Copy = 1 },
+            thing.Id with
+            {
+                Copy = 1,
+            },
             thing.Name,
             SvgPath.Of(Outlines.Moved(thing.Ink, back), Tolerances.File),
             back.Of(thing.Box),

@@ -175,7 +175,7 @@ internal static class TraceEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(30_000_000));
     }
 
-    private static Outcome<TraceResult> Follow(byte[] file, PictureScale scale, TraceSettings settings, CancellationToken stop)
+    internal static Outcome<TraceResult> Follow(byte[] file, PictureScale scale, TraceSettings settings, CancellationToken stop)
     {
         var grey = Grey(file, stop);
         return grey.Problem is { } problem ? Outcome<TraceResult>.Fail(problem) : OutlineTrace.Of(grey.Value, scale, settings, stop);

@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { NumberField } from '../fields/Choice';
+import { figure, length } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
 import { UsualLength } from '../units/UsualLength';
 import { Words } from '../units/Words';
 import { cornersSaid, readCorners } from './corners';
@@ -20,6 +22,7 @@ const FORMS: Record<Item['form'], string> = { sheet: 'Sheets', roll: 'Roll', off
 
 /** A stock item: its size, or the outline of an off-cut; how many, what it cost, where it comes from. */
 export function StockItemRow({ item, shape, problems, set, remove }: Props) {
+  const { units } = useUnits();
   const isShaped = item.outline.length > 0;
   return (
     <div className="stock-item">
@@ -66,6 +69,15 @@ export function StockItemRow({ item, shape, problems, set, remove }: Props) {
             <Form.Control size="sm" inputMode="decimal" value={item.price} onChange={(e) => set({ price: e.target.value })} />
           </label>
         </div>
+      )}
+      {item.liesAt && (
+        <p className="soft small">
+          Lies on its carrier as it was scanned, {figure(item.liesAt.x, units)} across and {length(item.liesAt.y, units)} up from the
+          loading corner.{' '}
+          <button type="button" className="quiet" onClick={() => set({ liesAt: null })}>
+            It was taken off
+          </button>
+        </p>
       )}
       {problems.map((p, i) => (
         <p key={i} className="echo problem">

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
@@ -51,7 +52,10 @@ function Items({ filmId }: { filmId: string }) {
     const [width, long] = form === 'roll' ? [305, 5000] : form === 'sheet' ? [305, 305] : [150, 150];
     edit((s) => ({
       ...s,
-      items: [...s.items, { id, form, width: length(width), length: length(long), count: 1, outline: [], price: '', note: '' }],
+      items: [
+        ...s.items,
+        { id, form, width: length(width), length: length(long), count: 1, outline: [], liesAt: null, price: '', note: '' },
+      ],
     }));
   };
   const problem = (field: string) => view.problems.find((p) => p.fields.includes(field))?.message;
@@ -87,6 +91,9 @@ function Items({ filmId }: { filmId: string }) {
             + {words}
           </button>
         ))}
+        <Link className="btn btn-sm btn-line" to={`/stock/${filmId}/scan`}>
+          From the scanner …
+        </Link>
       </p>
       <div className="stock-fields">
         <UsualLength
