@@ -72,6 +72,25 @@ public sealed class CuttingTests : IDisposable
             .Where((_, i) => i != 3)
             .ShouldAllBe(s => Math.Abs(s.Width - sizes[0].Width) < 0.05 && Math.Abs(s.Height - sizes[0].Height) < 0.05);
 
+        // Chromium itself draws the SVG at that size: in millimetres on the page, whatever its numbers stand for.
+        var asked = page.Driver.Url;
+        page.Driver.Navigate().GoToUrl("file://" + Directory.GetFiles(shop.Downloads, "*.svg").ShouldHaveSingleItem());
+        var drawn = (IReadOnlyCollection<object>?)
+            ((IJavaScriptExecutor)page.Driver).ExecuteScript(
+                """
+                const boxes = [...document.querySelectorAll('path')].map((p) => p.getBBox());
+                const box = document.documentElement.viewBox.baseVal;
+                const mm = document.documentElement.width.baseVal.value / 96 * 25.4 / box.width;
+                const width = Math.max(...boxes.map((b) => b.x + b.width)) - Math.min(...boxes.map((b) => b.x));
+                const height = Math.max(...boxes.map((b) => b.y + b.height)) - Math.min(...boxes.map((b) => b.y));
+                return [width * mm, height * mm];
+                """
+            );
+        Convert.ToDouble(drawn.ShouldNotBeNull().First(), System.Globalization.CultureInfo.InvariantCulture).ShouldBe(sizes[0].Width, 0.03);
+        Convert.ToDouble(drawn.Last(), System.Globalization.CultureInfo.InvariantCulture).ShouldBe(sizes[0].Height, 0.03);
+        page.Driver.Navigate().GoToUrl(asked);
+        page.Press(".plan-side .view", "Files");
+
         // Released it is frozen, and listed; its off-cuts are in the rack.
         page.Press("button", "Release load 1");
         page.ReadsSoon("h1", "Load 1 of");

@@ -4,6 +4,8 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Cabida.Web.Tests;
 
@@ -16,6 +18,9 @@ public sealed class Application : WebApplicationFactory<Program>
 
     /// <summary>Where a cutter stand-in listens; none for no cutter.</summary>
     public string CutterAt { get; init; } = "";
+
+    /// <summary>The disk that its library lies on; null for one that never fills up.</summary>
+    public FullDisk? Disk { get; init; }
 
     public async Task<JsonNode> Get(string path) => await Read(await CreateClient().GetAsync(path));
 
@@ -169,6 +174,12 @@ public sealed class Application : WebApplicationFactory<Program>
         builder.UseSetting("Data", folder);
         builder.UseSetting("Demo", WithDemo ? "true" : "false");
         builder.UseSetting("CutterStandIn", CutterAt);
+        if (Disk is { } disk)
+        {
+            builder.ConfigureTestServices(services =>
+                services.ConfigureDbContext<Cabida.Store.CabidaContext>(o => o.AddInterceptors(disk))
+            );
+        }
     }
 
     protected override void Dispose(bool disposing)

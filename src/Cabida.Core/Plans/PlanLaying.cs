@@ -90,13 +90,44 @@ public static class PlanLaying
             var laid = Searched(problem, places, items, begun, stop);
             if (laid.NotLaid.Count == 0)
             {
-                return laid;
+                return InRows(problem, places, laid) ?? laid;
             }
 
             best = best is null || laid.NotLaid.Count <= best.NotLaid.Count ? laid : best;
         }
 
         return best!;
+    }
+
+    /// <summary>
+    /// Plain rows, where they take fewer loads or less of the last: boxes that fill their rows are laid no tighter by their shapes. Null
+    /// where they do not, or where they would not keep what was asked for.
+    /// </summary>
+    private static PlanLayout? InRows(PlanProblem problem, IReadOnlyList<int> places, PlanLayout laid)
+    {
+        if (problem.Plan.Together != KeptTogether.Nothing || problem.Plan.ByHand.Any(h => h.Pinned is not null))
+        {
+            return null;
+        }
+
+        var rows = PlanRows.Of(problem);
+        if (
+            rows.NotLaid.Count > 0
+            || (rows.Loads.Count, rows.Length).CompareTo((laid.Loads.Count, laid.Length)) >= 0
+            || rows.Loads.Any(l => !places.Any(p => problem.Places[p].Item.Id == l.StockId))
+        )
+        {
+            return null;
+        }
+
+        var sound = PlanCheck.Of(problem.Items, problem.LayPlaces(places), problem.Terms, PlanOf(problem, places, rows)).Count == 0;
+        return sound
+            ? rows with
+            {
+                Loads = [.. rows.Loads.Select(l => l with { Items = [.. l.Items.Select(i => i with { Row = -1 })] })],
+                Stock = problem.Stock,
+            }
+            : null;
     }
 
     /// <summary>A layout with all that can stay where it was; null where nothing can.</summary>

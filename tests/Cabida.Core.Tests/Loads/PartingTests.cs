@@ -1,5 +1,6 @@
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
+using Cabida.Core.Stock;
 using NetTopologySuite.Geometries;
 using Area = NetTopologySuite.Geometries.Geometry;
 
@@ -115,6 +116,73 @@ public class PartingTests
 
         // Every mark is on two sections at least, in one place of the art.
         parted.Sections.SelectMany(s => s.Marks).GroupBy(m => m).ShouldAllBe(g => g.Count() >= 2);
+    }
+
+    /// <summary>Leaves and dots scattered over a band, none larger than 40: a drawing of 470 for two mats of 292.</summary>
+    private static Area Scattered(int seed)
+    {
+        var random = new Random(seed);
+        var parts = new List<Area>();
+        while (parts.Count < 60)
+        {
+            var (r, x) = (4 + (16 * random.NextDouble()), 470 * random.NextDouble());
+            if (x < r || x > 470 - r)
+            {
+                continue;
+            }
+
+            var part = Outlines.Factory.CreatePoint(new Coordinate(x, 20 + (180 * random.NextDouble()))).Buffer(r);
+            var leaf = Outlines.Moved(part, new Motion(1, 0, 0, 0.1, 0.7, 0));
+            if (parts.TrueForAll(p => p.Distance(leaf) > 1.2))
+            {
+                parts.Add(leaf);
+            }
+        }
+
+        return Outlines.Join(parts);
+    }
+
+    [Theory]
+    [InlineData(1)]
+    [InlineData(2)]
+    [InlineData(3)]
+    public void A_drawing_of_loose_parts_is_parted_for_two_mats_and_every_part_is_on_one_of_them_or_named_as_cut(int seed)
+    {
+        var ink = Scattered(seed);
+        var joints = Parting.BestJoints(ink, 282, 282).Value;
+        joints.ShouldAllBe(j => j.IsUpright);
+        var parted = Parting.Of(ink, joints, 0);
+        parted.Sections.Count.ShouldBe(joints.Count + 1);
+        parted.Sections.Sum(s => s.Ink.Area).ShouldBe(ink.Area, 1e-6);
+        parted.Sections.ShouldAllBe(s => s.Ink.EnvelopeInternal.Width <= 282);
+        // What a joint crosses is what it says that it crosses, measured along it.
+        double Along(double at) => ink.Intersection(Outlines.Line([new(at, -100), new(at, 400)])).Length;
+        joints.ShouldAllBe(j => Math.Abs(j.Crosses - Along(j.At)) < 0.01);
+        // No single joint within reach crosses less than all of them do: tried one by one.
+        for (var at = Math.Ceiling(ink.EnvelopeInternal.MaxX - 276); at <= Math.Floor(ink.EnvelopeInternal.MinX + 276); at += 0.5)
+        {
+            Along(at).ShouldBeGreaterThanOrEqualTo(joints.Sum(j => j.Crosses) - 0.01);
+        }
+
+        // Neighbours share their marks: laid on one another by them, they are the drawing again.
+        foreach (var (one, next) in parted.Sections.Zip(parted.Sections.Skip(1)))
+        {
+            one.Marks.Intersect(next.Marks).Count().ShouldBe(2);
+        }
+    }
+
+    [Fact]
+    public void Marks_of_layers_lie_outside_of_all_ink_and_of_weed_boxes_and_match_one_way_round_only()
+    {
+        var box = new Box(-30, 5, 50, 45);
+        var marks = FilmLayering.Marks(box, 5);
+        marks.Count.ShouldBe(3);
+        marks.ShouldAllBe(m => !new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2).Meets(box.Grown(5)));
+        // Turned by halves, or face down, not all of them meet.
+        PlanePoint Turned(PlanePoint p) => new((2 * box.CentreX) - p.X, (2 * box.CentreY) - p.Y);
+        PlanePoint Flipped(PlanePoint p) => new((2 * box.CentreX) - p.X, p.Y);
+        marks.Count(m => marks.Any(o => o.To(Turned(m)) < 1)).ShouldBeLessThan(3);
+        marks.Count(m => marks.Any(o => o.To(Flipped(m)) < 1)).ShouldBeLessThan(3);
     }
 
     [Fact]
