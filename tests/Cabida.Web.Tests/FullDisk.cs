@@ -3,7 +3,7 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 
 namespace Cabida.Web.Tests;
 
-/// <summary>A disk that can fill up: as long as it is full, the library's file does not grow by a page (SQLite's own limit of pages).</summary>
+/// <summary>A disk that can fill up: as long as it is full, the library's file grows by no page (SQLite's own limit of pages).</summary>
 public sealed class FullDisk : DbConnectionInterceptor
 {
     /// <summary>Whether it is full.</summary>

@@ -157,7 +157,7 @@ public class PartingTests
         parted.Sections.ShouldAllBe(s => s.Ink.EnvelopeInternal.Width <= 282);
         // What a joint crosses is what it says that it crosses, measured along it.
         double Along(double at) => ink.Intersection(Outlines.Line([new(at, -100), new(at, 400)])).Length;
-        joints.ShouldAllBe(j => Math.Abs(j.Crosses - Along(j.At)) < 0.01);
+        joints.Select(j => Math.Abs(j.Crosses - Along(j.At))).Max().ShouldBeLessThan(0.01);
         // No single joint within reach crosses less than all of them do: tried one by one.
         for (var at = Math.Ceiling(ink.EnvelopeInternal.MaxX - 276); at <= Math.Floor(ink.EnvelopeInternal.MinX + 276); at += 0.5)
         {
