@@ -22,6 +22,10 @@ else if (args is ["layout", ..])
 {
     LayoutWork.Report(args.Length > 1 ? double.Parse(args[1], System.Globalization.CultureInfo.InvariantCulture) : 30);
 }
+else if (args is ["files"])
+{
+    CutFilesWork.Report();
+}
 else if (args is ["large"])
 {
     LargeScan.Report();
