@@ -7,12 +7,6 @@ namespace Cabida.Core.Cutting;
 /// <param name="OfTouching">The chance that there is no room, from 0 to 1.</param>
 public readonly record struct RoomChance(double Uncertainty, double OfTouching)
 {
-    /// <summary>How uncertain a small cutter usually is; millimetres, the product's own default.</summary>
-    public const double UsualCutter = 0.3;
-
-    /// <summary>How uncertain a hand is that lays film on a line; millimetres, the product's own default.</summary>
-    public const double UsualHand = 0.5;
-
     /// <summary>From the nominal room and the uncertainties.</summary>
     /// <param name="room">The nominal room; millimetres, negative when over.</param>
     /// <param name="blank">How uncertain the blank is.</param>

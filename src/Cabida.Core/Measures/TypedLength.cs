@@ -71,6 +71,9 @@ public sealed record LengthRange(Length Least, Length Most)
     /// <summary>Distances between places on real goods: nothing to 5 m.</summary>
     public static LengthRange Distance { get; } = Object with { Least = Length.Zero };
 
+    /// <summary>How far off a machine or a hand may be.</summary>
+    public static LengthRange Uncertainty { get; } = new(Length.Zero, Length.Mm(20));
+
     /// <summary>How thick films and carriers are.</summary>
     public static LengthRange Thickness { get; } = new(Length.Mm(0.01), Length.Mm(50));
 

@@ -32,6 +32,16 @@ public sealed record Cutter(
     /// <summary>What its program takes the numbers of an SVG for.</summary>
     public SvgNumbers SvgNumbers { get; init; }
 
+    /// <summary>How far off what it cuts may be, with two standard deviations; empty for the usual.</summary>
+    public TypedLength CutsWithin { get; init; } = TypedLength.Empty;
+
+    /// <summary>How far off a small cutter usually is; millimetres, the product's own default.</summary>
+    public const double UsualCutsWithin = 0.3;
+
+    /// <summary>How far off it may be, in millimetres; what cannot be read is the usual.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double CutsWithinOr => CutsWithin.Read(LengthRange.Uncertainty).ValueOrDefault?.Value.Millimetres ?? UsualCutsWithin;
+
     /// <summary>The device that loads are sent to; empty where files are carried to it.</summary>
     [MaxLength(DocumentGate.LongestName)]
     public string Machine { get; init; } = "";

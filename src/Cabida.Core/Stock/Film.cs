@@ -64,6 +64,16 @@ public sealed record Film(
     /// <summary>How wide a tie is made; empty for the usual.</summary>
     public TypedLength TieWidth { get; init; } = TypedLength.Empty;
 
+    /// <summary>How far off the hand may lay it, with two standard deviations; empty for the usual.</summary>
+    public TypedLength LaidWithin { get; init; } = TypedLength.Empty;
+
+    /// <summary>How far off a hand usually lays film on a line; millimetres, the product's own default.</summary>
+    public const double UsualLaidWithin = 0.5;
+
+    /// <summary>How far off it may be laid, in millimetres; what cannot be read is the usual.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double LaidWithinOr => LaidWithin.Read(LengthRange.Uncertainty).ValueOrDefault?.Value.Millimetres ?? UsualLaidWithin;
+
     /// <summary>It with no limit typed but its thinnest stroke: what the others would be.</summary>
     public Film WithUsualLimits() =>
         this with

@@ -15,6 +15,7 @@ public static class StockProblems
         [
             .. Named(film.Name),
             .. OfLimits(film),
+            .. Optional("laidWithin", film.LaidWithin, LengthRange.Uncertainty),
             .. Read("width", film.Width, LengthRange.Object),
             .. Read("length", film.Length, LengthRange.Object),
             .. Temperature.Read(film.PressedAt).Problem is { } heat ? [Finding.Unusable("pressedAt", heat)] : Array.Empty<Finding>(),
@@ -55,6 +56,7 @@ public static class StockProblems
             .. Optional("rollers.lead", cutter.Rollers.Lead, LengthRange.Margin),
             .. Optional("rollers.tail", cutter.Rollers.Tail, LengthRange.Margin),
             .. Of(cutter.Rollers.Proved).Select(f => Within("rollers.proved", f)),
+            .. Optional("cutsWithin", cutter.CutsWithin, LengthRange.Uncertainty),
             .. Optional("blade.offset", cutter.Blade.Offset, BladeLengths),
             .. Optional("blade.overcut", cutter.Blade.Overcut, BladeLengths),
         ];

@@ -35,15 +35,21 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
         }
     }
 
-    /// <summary>What a cutter said, kept and passed on.</summary>
+    /// <summary>What a cutter said, kept and passed on; from then on it is looked after.</summary>
     public MachineView Heard(ICutter machine, CutterAnswer answer)
     {
-        var kept = seen.AddOrUpdate(machine.Id, _ => new Seen(answer, []), (_, before) => before.Then(answer));
+        var view = Remembered(machine, answer);
         if (answer.Jobs.Count > 0)
         {
             Wake();
         }
 
+        return view;
+    }
+
+    private MachineView Remembered(ICutter machine, CutterAnswer answer)
+    {
+        var kept = seen.AddOrUpdate(machine.Id, _ => new Seen(answer, []), (_, before) => before.Then(answer));
         return new MachineView(machine.Id, machine.Name, "", answer, kept.Unfinished);
     }
 
@@ -79,9 +85,14 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
         var isBusy = false;
         foreach (var machine in machines.All)
         {
-            var view = await Look(machine, stop);
-            if (view.Problem.Length > 0 || view.Answer is not { } answer)
+            CutterAnswer answer;
+            try
             {
+                Remembered(machine, answer = await machine.Look(stop));
+            }
+            catch (CutterAwayException e)
+            {
+                Away(machine, e.Message);
                 continue;
             }
 
@@ -100,8 +111,6 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
             }
         }
 
-        // What it woke itself with is seen.
-        await wake.WaitAsync(TimeSpan.Zero, stop);
         return isBusy;
     }
 

@@ -75,7 +75,7 @@ internal static class GhostEndpoints
 
                     if (string.IsNullOrEmpty(query.Remedy))
                     {
-                        return TypedResults.Ok(Of(Placed(query, now, run, fitted), now, MotionOf(now, run)));
+                        return TypedResults.Ok(Of(Placed(query, now, run, fitted), now, run));
                     }
 
                     var findings = await offered.OfPiece(run, pieceId, stop) ?? [];
@@ -84,7 +84,7 @@ internal static class GhostEndpoints
                         && await RunMending.Read(run, changed, motifs, reader, stop) is { Basis: not null } then
                         && then.Run.Pieces.FirstOrDefault(p => p.Id == pieceId) is { } same
                         && SideOf(FittedPiece.Of(then, same, fitted.BasisOf(run, piece).EqualScale), query.Side) is { } other
-                        ? TypedResults.Ok(Of(other.Fit, now, MotionOf(now, run)))
+                        ? TypedResults.Ok(Of(other.Fit, now, run))
                         : TypedResults.NotFound();
                 }
             )
@@ -126,17 +126,20 @@ internal static class GhostEndpoints
         );
     }
 
-    private static GhostView Of(PieceFit other, OneSide now, Motion motion) =>
-        new(
+    private static GhostView Of(PieceFit other, OneSide now, ReadRun run)
+    {
+        var motion = MotionOf(now, run);
+        return new(
             string.Concat(other.Films.Select(f => SvgPath.Of(Outlines.Moved(f.Ink, motion), Tolerances.File))),
             Box.Of(Outlines.Moved(other.Ink, motion)),
-            PieceView.RoomsOf(other),
+            PieceView.RoomsOf(other, run),
             other.LetterHeight,
             other.LetterHeight - now.Fit.LetterHeight,
             Middle(other).X - Middle(now.Fit).X,
             Middle(other).Y - Middle(now.Fit).Y,
             other.State
         );
+    }
 
     private static PlanePoint Middle(PieceFit fit) => Box.Of(fit.Ink) is { } box ? new PlanePoint(box.CentreX, box.CentreY) : default;
 

@@ -44,11 +44,12 @@ internal sealed record RoomView(
 internal sealed record RoomForAll(double Nominal, double Blank, double Cutter, double Hand, double Uncertainty, double OfTouching)
 {
     /// <summary>The room at a side from what it is nominally, and what the cautious zone takes off it for the blank.</summary>
-    public static RoomForAll Of(double nominal, double cautious)
+    public static RoomForAll Of(double nominal, double cautious, Core.Stock.Cutter? cutter, Film? film)
     {
         var blank = Math.Max(0, nominal - cautious);
-        var chance = RoomChance.Of(nominal, blank, RoomChance.UsualCutter, RoomChance.UsualHand);
-        return new RoomForAll(nominal, blank, RoomChance.UsualCutter, RoomChance.UsualHand, chance.Uncertainty, chance.OfTouching);
+        var (cuts, laid) = (cutter?.CutsWithinOr ?? Core.Stock.Cutter.UsualCutsWithin, film?.LaidWithinOr ?? Film.UsualLaidWithin);
+        var chance = RoomChance.Of(nominal, blank, cuts, laid);
+        return new RoomForAll(nominal, blank, cuts, laid, chance.Uncertainty, chance.OfTouching);
     }
 }
 
@@ -205,7 +206,7 @@ internal sealed record PieceView(
             box,
             MovedOf(fit),
             fit.Zone.Cautious.Bounds,
-            RoomsOf(fit),
+            RoomsOf(fit, run),
             fit.LetterHeight,
             fit.LargestLetterHeight,
             fit.Scale,
@@ -224,7 +225,7 @@ internal sealed record PieceView(
                     s.Fit.State,
                     s.Fit.LetterHeight,
                     s.Fit.LargestLetterHeight,
-                    RoomsOf(s.Fit),
+                    RoomsOf(s.Fit, run),
                     Box.Of(s.Fit.Ink)?.Width ?? 0,
                     Box.Of(s.Fit.Ink)?.Height ?? 0,
                     Box.Around(s.Films.Select(f => f.Box).OfType<Box>()),
@@ -306,7 +307,7 @@ internal sealed record PieceView(
             )
             : null;
 
-    internal static List<RoomView> RoomsOf(PieceFit fit)
+    internal static List<RoomView> RoomsOf(PieceFit fit, ReadRun run)
     {
         if (fit.Cautious is not { } rooms || Box.Of(fit.Ink) is not { } ink)
         {
@@ -328,7 +329,7 @@ internal sealed record PieceView(
                     is not null
                 && nominal is { } n
                 && room.Limit is (LimitKind.LeftSide or LimitKind.RightSide)
-                    ? RoomForAll.Of(n.Distance, room.Distance)
+                    ? RoomForAll.Of(n.Distance, room.Distance, run.Cutter, run.Film)
                     : null
             );
         return

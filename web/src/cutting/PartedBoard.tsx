@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { scaleFor } from '../board/scale';
 import { useSize } from '../board/useSize';
-import { Mark } from './Mark';
+import { SectionMarks } from './SectionMarks';
 
 type Parted = Schemas['PartedView'];
 
@@ -21,22 +21,7 @@ export function PartedBoard({ parted, onMove }: { parted: Parted; onMove: (joint
           <g transform={scale.transform}>
             <path d={parted.inkPath} fillRule="evenodd" className="parted-ink" />
           </g>
-          {parted.sections.map((s) => (
-            <g key={s.number}>
-              <text
-                className="section-number"
-                x={scale.x((s.box.minX + s.box.maxX) / 2)}
-                y={scale.y((s.box.minY + s.box.maxY) / 2)}
-                textAnchor="middle"
-                dy="0.35em"
-              >
-                {s.number}
-              </text>
-              {s.marks.map((m, i) => (
-                <Mark key={i} at={m} scale={scale} />
-              ))}
-            </g>
-          ))}
+          <SectionMarks sections={parted.sections} scale={scale} />
           {parted.joints.map((j, i) => {
             const at = drag?.joint === i ? drag.to : j.at;
             const line = j.isUpright

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { scaleFor } from '../board/scale';
-import { Mark } from '../cutting/Mark';
+import { SectionMarks } from '../cutting/SectionMarks';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 
@@ -50,22 +50,7 @@ function Drawing({ map }: { map: Schemas['JoiningMap'] }) {
           : { x1: 2, x2: WIDTH - 2, y1: scale.y(j.at), y2: scale.y(j.at) };
         return <line key={i} {...line} className="joint" />;
       })}
-      {map.sections.map((s) => (
-        <g key={s.number}>
-          <text
-            className="section-number"
-            x={scale.x((s.box.minX + s.box.maxX) / 2)}
-            y={scale.y((s.box.minY + s.box.maxY) / 2)}
-            textAnchor="middle"
-            dy="0.35em"
-          >
-            {s.number}
-          </text>
-          {s.marks.map((m, i) => (
-            <Mark key={i} at={m} scale={scale} />
-          ))}
-        </g>
-      ))}
+      <SectionMarks sections={map.sections} scale={scale} />
     </svg>
   );
 }

@@ -104,6 +104,13 @@ function Found({ id }: { id: string }) {
                   />
                 </>
               )}
+              <UsualLength
+                label="Is off by up to ±"
+                value={cutter.cutsWithin}
+                usual="0.3 mm"
+                problem={problem('cutsWithin')}
+                onChange={(cutsWithin) => set({ cutsWithin })}
+              />
               <NumberField
                 label="Cuts, mm a second"
                 value={pace.cutting}

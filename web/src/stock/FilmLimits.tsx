@@ -55,6 +55,13 @@ export function FilmLimits({ view, film, onChange }: { view: Schemas['FilmView']
           )}
         </label>
         {limit('tieWidth', 'Ties, wide', view.usual.tie)}
+        <UsualLength
+          label="Laid to within ±"
+          value={film.laidWithin}
+          usual="0.5 mm"
+          problem={problem('laidWithin')}
+          onChange={(laidWithin) => onChange({ laidWithin })}
+        />
       </div>
       {film.purpose === 'pulledOff' && (
         <p className="soft small">
