@@ -22,6 +22,9 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
     private readonly ConcurrentDictionary<string, Seen> seen = new(StringComparer.Ordinal);
     private readonly SemaphoreSlim wake = new(1, 1);
 
+    /// <summary>What was written is not written again, though the maker takes it away and the cutter still tells of it.</summary>
+    private readonly HashSet<string> noted = new(StringComparer.Ordinal);
+
     /// <summary>How far a cutter is, as it says now.</summary>
     public async Task<MachineView> Look(ICutter machine, CancellationToken stop)
     {
@@ -117,7 +120,7 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
     /// <summary>Writes beside a released load that it was cut, once.</summary>
     private async Task Note(ICutter machine, JobInCutter job, CancellationToken stop)
     {
-        if (SentLoads.LoadOf(job.Id) is not (var id, false))
+        if (noted.Contains(job.Id) || SentLoads.LoadOf(job.Id) is not (var id, false))
         {
             return;
         }
@@ -143,7 +146,7 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
         {
             JobId = job.Id,
         };
-        await library.Make(
+        var written = await library.Make(
             new UnitOfWork("Cut on " + machine.Name).Put(
                 DocumentKinds.Load,
                 id,
@@ -155,6 +158,10 @@ internal sealed partial class CutWatch(ConnectedMachines machines, IServiceScope
             ),
             stop
         );
+        if (written.Refused is null)
+        {
+            noted.Add(job.Id);
+        }
     }
 
     private void Wake()

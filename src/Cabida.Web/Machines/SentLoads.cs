@@ -12,9 +12,9 @@ using Cabida.Web.Plans;
 namespace Cabida.Web.Machines;
 
 /// <summary>
-/// Released loads as they are sent to a cutter. What is sent is the file that was released, to the byte, with the settings that the film has
-/// now: those of a test cut that failed are mended before it is cut. A load is told apart by how often it was cut before, so that one that
-/// is sent twice is cut once.
+/// Released loads as they are sent to a cutter. What is sent is the file that was released, to the byte, with the settings that the film
+/// has now: those of a test cut that failed are mended before it is cut. A load is told apart by its revision, which changes when it is
+/// noted as cut, so that one that is sent twice is cut once.
 /// </summary>
 internal sealed class SentLoads(KeptCutFiles files, Cabida.Store.Library library)
 {
@@ -62,7 +62,7 @@ internal sealed class SentLoads(KeptCutFiles files, Cabida.Store.Library library
         );
         return (
             new CutJob(
-                stored.Id + (wanted.IsTest ? Test : string.Create(CultureInfo.InvariantCulture, $"{Cut}{load.Cuts.Count + 1}")),
+                stored.Id + (wanted.IsTest ? Test : string.Create(CultureInfo.InvariantCulture, $"{Cut}{stored.Revision}")),
                 wanted.IsTest ? $"Test cut, {load.Film.Name}" : $"{load.Name}, load {load.Number} of {load.Of}",
                 wanted.IsTest ? "svg" : format,
                 content!,
