@@ -26,9 +26,14 @@ internal static class CutFilesWork
     public static void Report()
     {
         First(5000);
-        List<(double Fit, double Plan, LayPlan Laid, IReadOnlyList<PieceFit> Fits)> plans = [.. Enumerable.Range(0, Rounds).Select(n => First(n * Names))];
+        List<(double Fit, double Plan, LayPlan Laid, IReadOnlyList<PieceFit> Fits)> plans =
+        [
+            .. Enumerable.Range(0, Rounds).Select(n => First(n * Names)),
+        ];
         var (fit, plan) = (Medians.Of(plans.ConvertAll(p => p.Fit)), Medians.Of(plans.ConvertAll(p => p.Plan)));
-        Say($"{Names} names: fitted in {fit:0} ms, their first plan ({plans[0].Laid.Loads.Count} loads) in {plan:0} ms, ratio {plan / fit:0.00}");
+        Say(
+            $"{Names} names: fitted in {fit:0} ms, their first plan ({plans[0].Laid.Loads.Count} loads) in {plan:0} ms, ratio {plan / fit:0.00}"
+        );
 
         var drawing = Drawing(plans[0].Laid.Loads[0], plans[0].Fits);
         Order(drawing);
@@ -79,7 +84,9 @@ internal static class CutFilesWork
         IReadOnlyList<IReadOnlyList<PlanePoint>> ordered = [];
         var took = Medians.Time(() => ordered = [.. CuttingOrder.Of(lines).Select(l => l.Points)]);
         var (best, nearest) = (CuttingOrder.BladeUp(ordered), CuttingOrder.BladeUp(Nearest(lines)));
-        Say($"{lines.Count} lines put in order in {took:0} ms: {best:0} mm with the blade up; by the nearest line {nearest:0}, ratio {best / nearest:0.00}");
+        Say(
+            $"{lines.Count} lines put in order in {took:0} ms: {best:0} mm with the blade up; by the nearest line {nearest:0}, ratio {best / nearest:0.00}"
+        );
     }
 
     /// <summary>From the corner always to the nearest beginning; what lies within another first.</summary>
@@ -87,7 +94,9 @@ internal static class CutFilesWork
     {
         var rings = lines.ConvertAll(l => Outlines.Ring([.. l.Points.SkipLast(1)]));
         var left = Enumerable.Range(0, lines.Count).ToList();
-        var within = left.ConvertAll(i => left.Where(j => j != i && rings[j].Area < rings[i].Area && rings[i].Contains(rings[j])).ToHashSet());
+        var within = left.ConvertAll(i =>
+            left.Where(j => j != i && rings[j].Area < rings[i].Area && rings[i].Contains(rings[j])).ToHashSet()
+        );
         var result = new List<IReadOnlyList<PlanePoint>>();
         var at = default(PlanePoint);
         while (left.Count > 0)
@@ -96,7 +105,9 @@ internal static class CutFilesWork
                 .SelectMany(i =>
                 {
                     var count = lines[i].Points.Count - 1;
-                    return Enumerable.Range(0, Math.Min(Beginnings, count)).Select(k => (Line: i, Start: k * count / Math.Min(Beginnings, count)));
+                    return Enumerable
+                        .Range(0, Math.Min(Beginnings, count))
+                        .Select(k => (Line: i, Start: k * count / Math.Min(Beginnings, count)));
                 })
                 .MinBy(s => at.To(lines[s.Line].Points[s.Start]));
             var points = lines[next.Line].Points;

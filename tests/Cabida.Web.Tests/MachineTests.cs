@@ -37,6 +37,7 @@ public sealed class MachineTests : IDisposable
         ((double)job["depth"]!["depth"]!).ShouldBe(95.0 / 900, 1e-6);
 
         // Neither the test cut nor anything of the load lies on the other.
+        (await app.Get(Machine))["answer"]!["jobs"]!.AsArray().ShouldAllBe(j => j!["warnings"]!.AsArray().Count == 0);
         var cutTest = (await app.Get($"{Machine}/sheets/{load}.test"))["strokes"]!.AsArray();
         await app.Post($"{Machine}/cuts", Cut(load));
         var sheet = (await app.Get($"{Machine}/sheets/{load}.cut1"))["strokes"]!.AsArray();

@@ -1,4 +1,6 @@
 using Cabida.Core.Geometry;
+using Cabida.Core.Measures;
+using Cabida.Core.Stock;
 
 namespace Cabida.Core.Cutting;
 
@@ -9,6 +11,16 @@ public readonly record struct DragKnife(double Offset, double Overcut)
 {
     /// <summary>The usual overcut; millimetres.</summary>
     public const double UsualOvercut = 0.5;
+
+    /// <summary>What a blade asks for; null where there is nothing, or the cutter sees to it.</summary>
+    public static DragKnife? Of(Blade blade)
+    {
+        ArgumentNullException.ThrowIfNull(blade);
+        var offset = blade.Offset.OrZero(LengthRange.Margin).Millimetres;
+        return blade.CutterSeesToIt || offset <= 0
+            ? null
+            : new DragKnife(offset, blade.Overcut.Read(LengthRange.Margin).ValueOrDefault?.Value.Millimetres ?? UsualOvercut);
+    }
 }
 
 /// <summary>

@@ -53,6 +53,15 @@ public readonly record struct CutterTruth(double Across, double Along, double Sk
         }
     }
 
+    /// <summary>What is written of a load of a size: moved as far right as skew leans it to the left.</summary>
+    /// <param name="width">How wide it is; millimetres.</param>
+    /// <param name="height">How long.</param>
+    public Motion WrittenOn(double width, double height)
+    {
+        var written = Written;
+        return written.Moved(-Math.Min(0, written.Of(new Box(0, 0, width, height)).MinX), 0);
+    }
+
     /// <summary>Whether it makes of everything what it should.</summary>
     public bool IsTrue => this == True;
 }

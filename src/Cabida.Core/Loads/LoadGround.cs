@@ -101,6 +101,13 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
             : Of(new Box(0, 0, width, box.Height), new Box(0, lead, width, end), stock, margin, item.Form == StockForm.Roll, lead, tail);
     }
 
+    /// <summary>It where no more of it can be cut than lies in an area; null for no such bound.</summary>
+    public Outcome<LoadGround> Within(Area? cut)
+    {
+        var ground = cut is null ? Ground : Outlines.Within(Ground, cut);
+        return ground.IsEmpty ? Outcome<LoadGround>.Fail(NotReached) : Outcome<LoadGround>.Of(this with { Ground = ground });
+    }
+
     /// <summary>It as a place for the layout.</summary>
     /// <param name="count">How many there are of it.</param>
     public LayPlace Place(int count) => new(Ground, count, IsRoll);
@@ -119,12 +126,14 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
                         $"It is {Measures.Length.Mm(box.Width)} × {Measures.Length.Mm(box.Height)}, and its margin of "
                             + $"{Measures.Length.Mm(margin)} leaves nothing of it."
                     )
-                    : Phrase.Say($"It lies where the cutter does not reach.")
+                    : NotReached
             );
         }
 
         return Outcome<LoadGround>.Of(new LoadGround(nominal, reach, stock, ground, isRoll, lead, tail));
     }
+
+    private static Phrase NotReached => Phrase.Say($"It lies where the cutter does not reach.");
 
     private static double? Read(TypedLength typed, LengthRange range) =>
         typed.IsEmpty ? null : typed.Read(range).ValueOrDefault?.Value.Millimetres;

@@ -1,9 +1,11 @@
+using Cabida.Core.Cutting;
 using Cabida.Core.Findings;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
 using Cabida.Core.Measures;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
+using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Plans;
 
@@ -115,8 +117,29 @@ public sealed record PlanPlaces(IReadOnlyList<PlanPlace> Places, IReadOnlyList<F
     /// <summary>A sheet of a film as it is bought.</summary>
     private static StockItem Usual(Film film) => new(CutPlan.ToBuy, StockForm.Sheet, film.Width, film.Length) { Count = MostBought };
 
-    private static Outcome<LoadGround> GroundOf(CutPlan plan, Cutter cutter, StockItem item, double margin) =>
-        CarrierOf(plan, cutter) is { } carrier ? LoadGround.On(carrier, item, margin) : LoadGround.Between(cutter.Rollers, item, margin);
+    private static Outcome<LoadGround> GroundOf(CutPlan plan, Cutter cutter, StockItem item, double margin)
+    {
+        var carrier = CarrierOf(plan, cutter);
+        var ground = carrier is not null ? LoadGround.On(carrier, item, margin) : LoadGround.Between(cutter.Rollers, item, margin);
+        return ground.Ok ? ground.Value.Within(Written(ground.Value.Reach, cutter, carrier?.Proved ?? cutter.Rollers.Proved)) : ground;
+    }
+
+    /// <summary>
+    /// Where what is cut must lie so that all that is written of it is reached: the holder of a knife swings out by its offset, and a
+    /// cutter that makes things smaller or leans is written to beyond what is meant.
+    /// </summary>
+    private static Area? Written(Box reach, Cutter cutter, ProvingSquare proved)
+    {
+        var (truth, swing) = (CutterTruth.Of(proved), DragKnife.Of(cutter.Blade)?.Offset ?? 0);
+        if (truth.IsTrue && swing == 0)
+        {
+            return null;
+        }
+
+        var written = truth.WrittenOn(reach.MaxX, reach.MaxY);
+        var inner = reach.Grown(-swing);
+        return inner.Width > 0 && inner.Height > 0 ? Outlines.Ring([.. inner.Corners.Select(written.Back)]) : Outlines.Empty;
+    }
 
     /// <summary>The loads that are made of an item; of a roll, full ones and then what is left of it.</summary>
     private static IEnumerable<PlanPlace> PlacesOf(StockItem item, LoadGround ground)

@@ -2,7 +2,6 @@ using System.Globalization;
 using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Loads;
-using Cabida.Core.Measures;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
@@ -61,7 +60,7 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
         return new CutFile(
             drawing,
             AsWritten(drawing, PlanPlaces.CarrierOf(plan.Read.Plan, cutter)?.Proved ?? cutter.Rollers.Proved),
-            KnifeOf(cutter.Blade),
+            DragKnife.Of(cutter.Blade),
             measured,
             Wrong(load, measured, height)
         );
@@ -81,15 +80,6 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
         );
     }
 
-    /// <summary>What a knife asks for; null where there is nothing, or the cutter sees to it.</summary>
-    public static DragKnife? KnifeOf(Blade blade)
-    {
-        var offset = blade.Offset.OrZero(LengthRange.Margin).Millimetres;
-        return blade.CutterSeesToIt || offset <= 0
-            ? null
-            : new DragKnife(offset, blade.Overcut.Read(LengthRange.Margin).ValueOrDefault?.Value.Millimetres ?? DragKnife.UsualOvercut);
-    }
-
     private static CutDrawing AsWritten(CutDrawing drawing, ProvingSquare proved)
     {
         var truth = CutterTruth.Of(proved);
@@ -98,12 +88,10 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
             return drawing;
         }
 
-        // The sheet is as large as what is written, moved as far right as skew leans it to the left.
-        var written = truth.Written;
-        var sheet = Box.Around(
-            new Box(0, 0, drawing.Width, drawing.Height).Corners.Select(written.Of).Select(p => new Box(p.X, p.Y, p.X, p.Y))
-        )!.Value;
-        return drawing.Moved(written.Moved(-Math.Min(0, sheet.MinX), 0)) with { Width = sheet.Width, Height = sheet.Height };
+        // The sheet is as large as what is written.
+        var written = truth.WrittenOn(drawing.Width, drawing.Height);
+        var sheet = written.Of(new Box(0, 0, drawing.Width, drawing.Height));
+        return drawing.Moved(written) with { Width = sheet.Width, Height = sheet.Height };
     }
 
     private static string NameOf(CutPlacement piece) =>

@@ -46,6 +46,9 @@ internal sealed record DrawnLoad(
 /// </summary>
 internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader, PlanLayer layer, KeptCutFiles files, TimeProvider clock)
 {
+    /// <summary>A test cut stays this far from the edge of what is reached, for knife and skew; millimetres.</summary>
+    private const double FromReach = 1;
+
     private static readonly (string Format, string Units)[] Kinds =
     [
         ("svg", "mm"),
@@ -226,7 +229,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             [.. cut.Drawing.Lines.Where(l => l.Kind != CutLineKind.Ink).Select(l => l.Points(Tolerances.File))],
             ground.Stock.EnvelopeInternal.MaxY,
             TestCut.In(
-                Outlines.Within(ground.Stock, Outlines.Rectangle(ground.Reach)),
+                Outlines.Within(ground.Stock, Outlines.Rectangle(ground.Reach.Grown(-FromReach))),
                 [
                     .. StockOf(laid, load).Taken,
                     .. load

@@ -40,7 +40,7 @@ internal static class SquareEndpoints
                     }
 
                     var wanted = WantedFile.Of(format, units).Wanted!;
-                    var knife = CutFile.KnifeOf(cutter.Document.Blade);
+                    var knife = DragKnife.Of(cutter.Document.Blade);
                     var file = WrittenCut.Of(Square(cutter.Document.Name), wanted.Format, wanted.Units, knife);
                     var numbers = wanted.Format == CutFormat.Svg ? $"_{units ?? "mm"}" : "";
                     return file.Problem is { } problem

@@ -49,7 +49,9 @@ describe('what a cutter is said to do', () => {
 
   it('warns of another size, but not of the swing of a knife', () => {
     expect(sizeSaid(job(), { width: 279, height: 139.6 }, UNITS)).toBeUndefined();
-    expect(sizeSaid(job({ width: 74.1, height: 37 }), { width: 280, height: 140 }, UNITS)).toContain('takes the numbers for something else');
+    expect(sizeSaid(job({ width: 74.1, height: 37 }), { width: 280, height: 140 }, UNITS)).toContain(
+      'takes the numbers for something else',
+    );
   });
 
   it('knows the jobs of a load from those of others, and a test cut from a load', () => {

@@ -44,7 +44,7 @@ export function depthSaid({ depth }: Job, units: Units): string {
 export function warningSaid({ kind, count, millimetres }: Schemas['CutterWarning'], units: Units): string {
   switch (kind) {
     case 'outsideReach':
-      return `${count} ${count === 1 ? 'line leaves' : 'lines leave'} what it reaches, by up to ${length(millimetres, units)}. It does not cut them.`;
+      return `${count} ${count === 1 ? 'line leaves' : 'lines leave'} what it reaches, by up to ${length(millimetres, units)}. It does not cut ${count === 1 ? 'it' : 'them'}.`;
     case 'notThrough':
       return `At ${length(millimetres, units, 2)} deep it does not come through the film.`;
     case 'rightThrough':
