@@ -41,7 +41,7 @@ export function LayersCard({ view, run, edit }: Props) {
       {films.map((f) => {
         const under = of(f.id);
         return (
-          <div key={f.id} className="stock-fields">
+          <div key={f.id} className="layer-row">
             <Choice
               label={`What lies over ${f.name || 'one that is gone'} is`}
               value={under.way}
