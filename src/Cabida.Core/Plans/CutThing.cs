@@ -48,6 +48,9 @@ public sealed record CutThing(
     /// <summary>The box of all that is cut with it: its ink, its weed box, its marks.</summary>
     public Box Taken => Box.Around(MarkBoxes.Prepend(Box.Grown(BoxMargin)))!.Value;
 
+    /// <summary>The box of its ink and its marks: a weed box can be left out, and parts nothing.</summary>
+    public Box Marked => Box.Around(MarkBoxes.Prepend(Box))!.Value;
+
     /// <summary>The boxes of its marks.</summary>
     public IEnumerable<Box> MarkBoxes => Marks.Select(m => new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2));
 

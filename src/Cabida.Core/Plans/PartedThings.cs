@@ -48,7 +48,7 @@ public sealed record PartedThings(
         {
             stop.ThrowIfCancellationRequested();
             var byHand = plan.Joints.FirstOrDefault(j => j.Item == thing.Id with { Copy = 1 });
-            if (rectangles.Count == 0 || (byHand is null && IsHeld(thing.Taken, places, turning)))
+            if (rectangles.Count == 0 || (byHand is null && IsHeld(thing.Marked, places, turning)))
             {
                 all.Add(thing);
                 continue;
