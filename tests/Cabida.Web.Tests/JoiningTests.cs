@@ -4,7 +4,7 @@ using Cabida.Formats.Cutting;
 
 namespace Cabida.Web.Tests;
 
-/// <summary>What is larger than the reach: parted over several loads, joined again by marks that are equal on both sides, mapped on the card.</summary>
+/// <summary>What is larger than the reach: parted over loads, joined by marks that are equal on both sides, mapped on the card.</summary>
 public sealed class JoiningTests : IDisposable
 {
     private const string Run = "/api/runs/driver-tumblers";
@@ -147,7 +147,7 @@ public sealed class JoiningTests : IDisposable
         return new((double)box["minX"]!, (double)box["minY"]!, (double)box["maxX"]!, (double)box["maxY"]!);
     }
 
-    /// <summary>The ink of the files of loads, by area, and the middles of their marks, each moved back to where it was of the whole.</summary>
+    /// <summary>The area of the ink of loads' files, and the middles of their marks, moved back to where they were of the whole.</summary>
     private async Task<(double Area, IReadOnlyList<PlanePoint> Marks)> Joined(JsonArray loads)
     {
         var (area, marks) = (0.0, new List<PlanePoint>());

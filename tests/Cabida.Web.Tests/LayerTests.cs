@@ -68,7 +68,7 @@ public sealed class LayerTests : IDisposable
             );
         });
 
-    /// <summary>The ink of the one piece of a film as its file holds it, and its marks, moved back to where they lie on the goods.</summary>
+    /// <summary>The ink of the one piece of a film as its file holds it, and its marks, moved back to where they lie on goods.</summary>
     private async Task<(Area Ink, IReadOnlyList<PlanePoint> Marks, string Said)> InkOf(string film)
     {
         await app.Post($"{Run}/plans");

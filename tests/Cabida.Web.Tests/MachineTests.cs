@@ -28,7 +28,7 @@ public sealed class MachineTests : IDisposable
     {
         machine = new Switched(port, 10_000);
         var load = await Released();
-        (await Refused("cuts", Cut(load))).ShouldContain("No test cut");
+        (await Refused("cuts", Cut(load), HttpStatusCode.PreconditionRequired)).ShouldContain("No test cut");
         await app.Post($"{Machine}/cuts", Cut(load, isTest: true));
         var test = await Until(v => v["answer"]!["jobs"]!.AsArray().All(j => (string)j!["state"]! == "done"));
         // A square of 10 with a triangle in it, on film of 0.08 cut to 95 g / 900.
@@ -74,7 +74,7 @@ public sealed class MachineTests : IDisposable
         held["answer"]!["jobs"]![0]!["warnings"]!.AsArray().Select(w => (string)w!["kind"]!).ShouldBe(["rightThrough"]);
         await app.Post($"{Machine}/orders", Order("takeBack", load));
         await app.Change("/api/films/copper-vinyl", "film", f => f["settings"]!["pressure"] = "95 g");
-        (await Refused("cuts", Cut(load))).ShouldContain("No test cut");
+        (await Refused("cuts", Cut(load), HttpStatusCode.PreconditionRequired)).ShouldContain("No test cut");
         (await Refused("cuts", Cut(load, isTest: false, until: "a while"))).ShouldContain("How far the film reaches");
         (await app.Get($"/api/loads/{load}"))["load"]!["cuts"]!.AsArray().ShouldBeEmpty();
     }
@@ -163,7 +163,7 @@ public sealed class MachineTests : IDisposable
             until = new { text = "", unit = "millimetre" },
         };
 
-    private async Task<string> Refused(string what, object body)
+    private async Task<string> Refused(string what, object body, HttpStatusCode status = HttpStatusCode.Conflict)
     {
         var answer = await app.Send(
             HttpMethod.Post,
@@ -171,7 +171,7 @@ public sealed class MachineTests : IDisposable
             JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(body)),
             null
         );
-        answer.StatusCode.ShouldBe(HttpStatusCode.Conflict);
+        answer.StatusCode.ShouldBe(status);
         return (string)JsonNode.Parse(await answer.Content.ReadAsStringAsync())!["detail"]!;
     }
 

@@ -23,8 +23,8 @@ public sealed record LoadGround(Box Nominal, Box Reach, Area Stock, Area Ground,
     /// <summary>The place of a stock item on a carrier, or why there is none.</summary>
     /// <param name="carrier">The carrier.</param>
     /// <param name="item">
-    /// What lies on it, its lower left in the lower left of the carrier; what is larger lies in its middle, and what was scanned there as it
-    /// was.
+    /// What lies on it, its lower left in the lower left of the carrier; what is larger lies in its middle, and what was scanned there
+    /// as it was.
     /// </param>
     /// <param name="margin">What stays clear along the stock's edges.</param>
     public static Outcome<LoadGround> On(Carrier carrier, StockItem item, double margin)

@@ -19,6 +19,9 @@ public sealed class LayeredInks
 {
     private const long Budget = 32L << 20;
     private const int BytesPerPoint = 60;
+
+    /// <summary>Less is not cut away; square millimetres.</summary>
+    private const double Nothing = 1e-6;
     private readonly Kept<string, LayeredInk> kept = new(Budget, i => 300 + ((long)BytesPerPoint * i.Ink.NumPoints));
 
     /// <summary>The ink of one film of a side, less what it loses to those over it.</summary>
@@ -44,7 +47,8 @@ public sealed class LayeredInks
         return kept.Get($"{key} under {string.Join(',', over)} {ways} {limits}", () =>
         {
             var ink = FilmLayering.Lower(layer.Ink, Outlines.Union([.. over.Select(i => fit.Films[i].Ink)]), under.Way, under.OverlapOr);
-            return ink.EqualsTopologically(layer.Ink)
+            // It is a part of what it was: of the same area it is the same.
+            return layer.Ink.Area - ink.Area < Nothing
                 ? new LayeredInk(layer.Ink, key, null)
                 : new LayeredInk(ink, $"{key} under {ways}", Thinner(layer.Ink, ink, limits));
         });

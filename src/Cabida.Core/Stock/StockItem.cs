@@ -49,7 +49,8 @@ public sealed record StockItem(
     public IReadOnlyList<StockRing> Outline { get; init; } = [];
 
     /// <summary>
-    /// Where its lower left lies on its carrier, from the loading corner, where it stays as it was scanned there; null where it is laid anew.
+    /// Where its lower left lies on its carrier, from the loading corner, where it stays as it was scanned there; null where it is laid
+    /// anew.
     /// </summary>
     public PlanePoint? LiesAt { get; init; }
 

@@ -78,7 +78,7 @@ public sealed class CutterStandIn(
 
             if (!job.IsTest && !job.WithoutTest && !tested.Contains(TestOf(job)))
             {
-                throw new CutterRefusedException("No test cut was made of this film with these settings.");
+                throw new CutterRefusedException("No test cut was made of this film with these settings.") { WantsTest = true };
             }
         }
 
@@ -283,6 +283,7 @@ public sealed class CutterStandIn(
                 Sent.Id,
                 Sent.Name,
                 Sent.Film.Name,
+                Sent.Format,
                 Sent.IsTest,
                 isFirst ? CutJobState.First : State,
                 Sheet.Lines.Count,

@@ -125,6 +125,7 @@ public sealed record CutDepth(double Depth, double Film, double Backing);
 /// <param name="Id">Which one.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="Film">The name of its film.</param>
+/// <param name="Format">As what it was sent: its lines are counted in the order of that.</param>
 /// <param name="IsTest">Whether it is a test cut.</param>
 /// <param name="State">What becomes of it.</param>
 /// <param name="Lines">How many lines it has.</param>
@@ -140,6 +141,7 @@ public sealed record JobInCutter(
     string Id,
     string Name,
     string Film,
+    string Format,
     bool IsTest,
     CutJobState State,
     int Lines,

@@ -36,4 +36,8 @@ public interface ICutter
 public sealed class CutterAwayException(string message, Exception? inner = null) : Exception(message, inner);
 
 /// <summary>A cutter does not do what it was asked for.</summary>
-public sealed class CutterRefusedException(string message) : Exception(message);
+public sealed class CutterRefusedException(string message) : Exception(message)
+{
+    /// <summary>Whether a test cut would help.</summary>
+    public bool WantsTest { get; init; }
+}

@@ -107,7 +107,7 @@ internal static class MachineEndpoints
         }
         catch (CutterRefusedException e)
         {
-            return NotDone(e.Message);
+            return NotDone(e.Message, e.WantsTest);
         }
         catch (CutterAwayException e)
         {
@@ -116,8 +116,13 @@ internal static class MachineEndpoints
         }
     }
 
-    private static ProblemHttpResult NotDone(string why) =>
-        TypedResults.Problem(why, statusCode: StatusCodes.Status409Conflict, title: "The cutter did not do it");
+    /// <summary>What was refused; where a test cut would help, something comes first (RFC 6585).</summary>
+    private static ProblemHttpResult NotDone(string why, bool wantsTest = false) =>
+        TypedResults.Problem(
+            why,
+            statusCode: wantsTest ? StatusCodes.Status428PreconditionRequired : StatusCodes.Status409Conflict,
+            title: "The cutter did not do it"
+        );
 
     private static ProblemHttpResult IsAway(CutterAwayException e) =>
         TypedResults.Problem(

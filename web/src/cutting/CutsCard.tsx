@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { typedAs, unitInForce } from '../units/units';
+import { untyped } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { UsualLength } from '../units/UsualLength';
 
@@ -16,7 +16,7 @@ interface Props {
 export function CutsCard({ load, cutter, edit }: Props) {
   const { units } = useUnits();
   const { cuts } = load;
-  const empty = { ...typedAs(0, unitInForce(units)), text: '' };
+  const empty = untyped(units);
   const set = (at: number, change: Partial<Cut>) => edit(cuts.map((c, i) => (i === at ? { ...c, ...change } : c)));
   const add = () => {
     const now = new Date();

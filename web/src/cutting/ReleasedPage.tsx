@@ -35,7 +35,7 @@ function Released({ id }: { id: string }) {
   const machines = useMachines().data ?? [];
   const { id: machineId = '', name = '' } = machines.find((m) => m.id === view?.load.cutter.machine) ?? machines[0] ?? {};
   const machine = useMachine(machineId);
-  useNoted(id, machine, document?.cuts);
+  useNoted(id, machine, view?.revision);
   if (!view || !document) return <Waiting error={error} undo={undo} />;
   const { load } = view;
   return (
@@ -118,11 +118,11 @@ function Row({ name, children }: { name: string; children: React.ReactNode }) {
 /** How often it is looked whether a cut is noted; milliseconds. */
 const UNTIL_NOTED = 1000;
 
-/** That a load was cut is written beside it by the server: it is read again until it stands there. */
-function useNoted(id: string, { view }: Machine, cuts?: Schemas['CutDone'][]) {
+/** That a load was cut is written beside it by the server, which makes it another revision: it is read again until it is. */
+function useNoted(id: string, { view }: Machine, revision?: number) {
   const cache = useQueryClient();
   const { done } = jobsOf(id, view);
-  const isMissing = done !== undefined && cuts !== undefined && !cuts.some((c) => c.jobId === done.id);
+  const isMissing = done !== undefined && done.id === `${id}.cut${revision}`;
   useEffect(() => {
     if (!isMissing) return;
     const again = () => void Promise.all([['released', id], ['cutting']].map((queryKey) => cache.invalidateQueries({ queryKey })));

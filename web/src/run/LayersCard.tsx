@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { Check, Choice } from '../fields/Choice';
-import { typedAs, unitInForce } from '../units/units';
+import { untyped } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { UsualLength } from '../units/UsualLength';
 import type { SetUp } from './useRun';
@@ -30,7 +30,7 @@ export function LayersCard({ view, run, edit }: Props) {
     run.layers.find((l) => l.filmId === filmId) ?? {
       filmId,
       way: 'stacked',
-      overlap: { ...typedAs(0, unitInForce(units)), text: '' },
+      overlap: untyped(units),
     };
   const set = (filmId: string, to: Partial<Under>) =>
     edit((r) => ({ ...r, layers: [...r.layers.filter((l) => l.filmId !== filmId), { ...of(filmId), ...to }] }));

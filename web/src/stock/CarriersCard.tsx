@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
-import { typedAs, unitInForce } from '../units/units';
+import { untyped } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { UsualLength } from '../units/UsualLength';
 import type { Cutter } from './CutterPage';
@@ -17,7 +17,7 @@ export interface CutterPart {
 /** What the cutter reaches: on each carrier, sold by one size and reached by another, and without any. */
 export function CarriersCard({ cutter, set, problem }: CutterPart) {
   const { units } = useUnits();
-  const empty = { ...typedAs(0, unitInForce(units)), text: '' };
+  const empty = untyped(units);
   const { rollers } = cutter;
   const setCarrier = (at: number, change: Partial<Carrier>) =>
     set({ carriers: cutter.carriers.map((c, i) => (i === at ? { ...c, ...change } : c)) });

@@ -7,19 +7,16 @@ import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { ScannerTray } from '../outline/ScannerTray';
-import { figure, length, typedAs, unitInForce } from '../units/units';
+import { figure, length, untyped } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { FoundOffCuts } from './FoundOffCuts';
+import { useBegunStock } from './useBegunStock';
 
 /** Off-cuts of a film, scanned as they lie on their carrier, and kept in its stock. */
 export function ScanOffCutPage() {
   const { filmId = '' } = useParams();
-  const begun = useQuery({
-    queryKey: ['stock-begun', filmId],
-    queryFn: () => answer(api.POST('/api/stock/{filmId}', { params: { path: { filmId } } })),
-    staleTime: Infinity,
-  });
+  const begun = useBegunStock(filmId);
   return begun.data ? <Scan key={filmId} filmId={filmId} /> : <Waiting error={begun.error} />;
 }
 
@@ -45,7 +42,7 @@ function Scan({ filmId }: { filmId: string }) {
   const offCut = found?.offCuts[chosen];
   const keep = () => {
     if (!offCut) return;
-    const empty = { ...typedAs(0, unitInForce(units)), text: '' };
+    const empty = untyped(units);
     stock.edit((s) => ({
       ...s,
       items: [

@@ -1,7 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { answer, api, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict } from '../frame/TitleRow';
@@ -10,16 +9,13 @@ import { typedAs, unitInForce } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { UsualLength } from '../units/UsualLength';
 import { StockItemRow } from './StockItemRow';
+import { useBegunStock } from './useBegunStock';
 
 type Item = Schemas['StockItem'];
 
 /** What there is of a film; it is begun when it is first opened. */
 export function StockItems({ filmId }: { filmId: string }) {
-  const begun = useQuery({
-    queryKey: ['stock-begun', filmId],
-    queryFn: () => answer(api.POST('/api/stock/{filmId}', { params: { path: { filmId } } })),
-    staleTime: Infinity,
-  });
+  const begun = useBegunStock(filmId);
   if (!begun.data) return <p className="soft">{begun.error ? begun.error.message : 'One moment …'}</p>;
   return <Items filmId={filmId} />;
 }

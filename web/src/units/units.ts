@@ -57,6 +57,9 @@ export function typedAs(mm: number, unit: Schemas['LengthUnit']): Schemas['Typed
   return { text: unit === 'inch' ? (mm / MM_PER_INCH).toFixed(3) : mm.toFixed(1), unit };
 }
 
+/** A length that nobody typed yet. */
+export const untyped = (units: Units): Schemas['TypedLength'] => ({ text: '', unit: unitInForce(units) });
+
 /** Rounding never leaves a minus before nothing. */
 function fixed(value: number, digits: number): string {
   const text = value.toFixed(digits);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Choice } from '../../fields/Choice';
-import { typedAs, unitInForce } from '../../units/units';
+import { untyped } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { UsualLength } from '../../units/UsualLength';
 import { depthSaid, farSaid, sizeSaid, stateSaid, warningSaid } from './said';
@@ -15,6 +15,9 @@ interface Props {
   machine: Machine;
 }
 
+/** Something has to come first: a test cut. */
+const TEST_FIRST = 428;
+
 const AS = [
   ['hpgl', 'HPGL'],
   ['svg', 'SVG'],
@@ -25,11 +28,11 @@ export function MachineCard({ loadId, load, name, machine }: Props) {
   const { units } = useUnits();
   const { view, problem, isAsking, send, tell } = machine;
   const [format, setFormat] = useState<'hpgl' | 'svg'>(load.cutter.blade.cutterSeesToIt ? 'svg' : 'hpgl');
-  const [until, setUntil] = useState<Schemas['TypedLength']>({ ...typedAs(0, unitInForce(units)), text: '' });
+  const [until, setUntil] = useState<Schemas['TypedLength']>(untyped(units));
   const { now, done, test, left } = jobsOf(loadId, view);
   const isThere = view !== undefined && view.problem === '';
   const order = (command: Schemas['CutterCommand'], job = now) => job && void tell({ command, jobId: job.id, until });
-  const cut = (over: { withoutTest?: boolean; from?: number; isTest?: boolean } = {}) =>
+  const cut = (over: Partial<Schemas['CutWanted']> = {}) =>
     void send(loadId, { format, isTest: false, withoutTest: false, from: 0, until, ...over });
   const ahead = view?.answer?.jobs.filter((j) => (j.state === 'first' || j.state === 'queued') && j.id !== now?.id) ?? [];
   const file = load.files.find((f) => f.format === format) ?? load.files[0];
@@ -105,7 +108,7 @@ export function MachineCard({ loadId, load, name, machine }: Props) {
               {done ? 'Cut it again' : 'Cut this load'}
             </button>
             {left && (
-              <Order isAsking={isAsking} onClick={() => cut({ from: left.cut, withoutTest: true })}>
+              <Order isAsking={isAsking} onClick={() => cut({ from: left.cut, format: left.format, withoutTest: true })}>
                 Go on from line {left.cut + 1} of {left.lines}
               </Order>
             )}
@@ -114,8 +117,8 @@ export function MachineCard({ loadId, load, name, machine }: Props) {
       )}
       {problem && (
         <p role="alert" className="finding stop">
-          {problem}{' '}
-          {problem.includes('test cut') && !now && (
+          {problem.message}{' '}
+          {problem.status === TEST_FIRST && !now && (
             <button type="button" className="quiet" onClick={() => cut({ withoutTest: true })}>
               Cut without one
             </button>

@@ -8,6 +8,7 @@ const job = (change: Partial<Schemas['JobInCutter']> = {}): Schemas['JobInCutter
   id: 'load.cut1',
   name: 'Crew, load 1 of 2',
   film: 'Navy vinyl',
+  format: 'hpgl',
   isTest: false,
   state: 'first',
   lines: 120,

@@ -44,7 +44,9 @@ export function depthSaid({ depth }: Job, units: Units): string {
 export function warningSaid({ kind, count, millimetres }: Schemas['CutterWarning'], units: Units): string {
   switch (kind) {
     case 'outsideReach':
-      return `${count} ${count === 1 ? 'line leaves' : 'lines leave'} what it reaches, by up to ${length(millimetres, units)}. It does not cut ${count === 1 ? 'it' : 'them'}.`;
+      return count === 1
+        ? `1 line leaves what it reaches, by ${length(millimetres, units)}. It does not cut it.`
+        : `${count} lines leave what it reaches, by up to ${length(millimetres, units)}. It does not cut them.`;
     case 'notThrough':
       return `At ${length(millimetres, units, 2)} deep it does not come through the film.`;
     case 'rightThrough':
@@ -58,7 +60,9 @@ export function warningSaid({ kind, count, millimetres }: Schemas['CutterWarning
 export function sizeSaid(job: Job, file: { width: number; height: number }, units: Units): string | undefined {
   const knife = 1.2;
   const isOff = (a: number, b: number) => Math.abs(a - b) > Math.max(knife, 0.01 * b);
+  const size = (of: { width: number; height: number }) => `${length(of.width, units)} × ${length(of.height, units)}`;
   return isOff(job.width, file.width) || isOff(job.height, file.height)
-    ? `It makes it ${length(job.width, units)} × ${length(job.height, units)}; the file measures ${length(file.width, units)} × ${length(file.height, units)}. Its program takes the numbers for something else: see the cutter’s test square.`
+    ? `It makes it ${size(job)}; the file measures ${size(file)}. ` +
+        'Its program takes the numbers for something else: see the cutter’s test square.'
     : undefined;
 }

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { answer, api, type Schemas } from '../../api/client';
+import { answer, api, Problem, type Schemas } from '../../api/client';
 
 type Wanted = Omit<Schemas['CutWanted'], 'load'>;
 
@@ -21,15 +21,15 @@ export function useMachine(id: string) {
     enabled: id !== '',
     refetchInterval: (q) => (q.state.data?.answer?.state === 'cutting' ? WHILE_IT_CUTS : ELSE),
   });
-  const [problem, setProblem] = useState('');
+  const [problem, setProblem] = useState<Problem>();
   const [isAsking, setAsking] = useState(false);
   const ask = (call: Promise<Schemas['MachineView']>) => {
     setAsking(true);
-    setProblem('');
+    setProblem(undefined);
     return call
       .then(
         (v) => cache.setQueryData(queryKey, v),
-        (e: unknown) => setProblem(e instanceof Error ? e.message : String(e)),
+        (e: unknown) => setProblem(e instanceof Problem ? e : new Problem(0, '', String(e))),
       )
       .then(() => cache.invalidateQueries({ queryKey }))
       .finally(() => setAsking(false));
