@@ -9,7 +9,7 @@ namespace Cabida.Core.Layout;
 internal sealed class Bands
 {
     /// <summary>What reaches into a band by less than this only touches it; millimetres.</summary>
-    private const double Touching = 1e-9;
+    public const double Touching = 1e-9;
 
     private Bands(double foot, double[][] rows)
     {
@@ -17,6 +17,7 @@ internal sealed class Bands
         var taken = rows.Where(r => r.Length > 0).ToList();
         MinX = taken.Count > 0 ? taken.Min(r => r[0]) : 0;
         MaxX = taken.Count > 0 ? taken.Max(r => r[^1]) : 0;
+        ByWidth = [.. rows.Select((r, k) => (k, Width: WidestOf(r))).Where(r => r.Width > 0).OrderByDescending(r => r.Width)];
     }
 
     /// <summary>Where the lowest band begins.</summary>
@@ -24,6 +25,9 @@ internal sealed class Bands
 
     /// <summary>The stretches of each band from the lowest: where each begins and ends, in order.</summary>
     public double[][] Rows { get; }
+
+    /// <summary>The bands with the width of the widest stretch of each, the widest first.</summary>
+    public (int Row, double Width)[] ByWidth { get; }
 
     /// <summary>Where the first stretch begins.</summary>
     public double MinX { get; }
@@ -45,6 +49,17 @@ internal sealed class Bands
         const double far = 1e7;
         var frame = new PlanePoint[] { new(-far, -far), new(far, -far), new(far, far), new(-far, far) };
         return Of([.. rings, frame], height, foot, count);
+    }
+
+    private static double WidestOf(double[] stretches)
+    {
+        var widest = 0.0;
+        for (var s = 0; s < stretches.Length; s += 2)
+        {
+            widest = Math.Max(widest, stretches[s + 1] - stretches[s]);
+        }
+
+        return widest;
     }
 
     private static double[][] Stretches(IReadOnlyList<PlanePoint[]> rings, double height, double foot, int count)

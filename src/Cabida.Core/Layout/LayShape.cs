@@ -26,6 +26,9 @@ internal sealed class LayShape
     /// <summary>More corners than this are made fewer, further from the outline.</summary>
     private const int MostCorners = 70;
 
+    /// <summary>With more corners than this an outline is not even grown: it would keep too many.</summary>
+    private const int HopelesslyMany = 3 * MostCorners;
+
     /// <summary>How far from the outline its edges may lie, tried in turn; millimetres.</summary>
     private static readonly double[] Away = [0.05, 0.1, 0.2, 0.4];
 
@@ -109,6 +112,11 @@ internal sealed class LayShape
             // Edges may lie inside the corners that are left out, and round corners inside true arcs: growing by all of it keeps the
             // outline within.
             var plain = Simplified(outline, away / 2);
+            if (plain.NumPoints > HopelesslyMany && away < Away[^1])
+            {
+                continue;
+            }
+
             last = Simplified(Outlines.Grown(plain, by + (2 * away), away / 2), away);
             if (last.NumPoints <= MostCorners)
             {

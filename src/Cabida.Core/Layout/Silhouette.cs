@@ -37,12 +37,19 @@ public static class Silhouette
         }
 
         var plain = DouglasPeuckerSimplifier.Simplify(filled, Simplified);
-        var by = Math.Max(room, isOne ? 0 : JoinedBy(plain));
+        return Closed(plain, room, keepsHoles)
+            ?? Closed(plain, Math.Max(room, JoinedBy(plain)), keepsHoles)
+            // Growing and shrinking by a hair more than a gap may part again what it joined in one point.
+            ?? Outlines.Grown(plain, Slack, Simplified).ConvexHull();
+    }
+
+    /// <summary>A closing of parts by a disc; null where that does not make them one.</summary>
+    private static Area? Closed(Area parts, double by, bool keepsHoles)
+    {
         // Round corners lie inside true arcs, simplified outlines inside their curves: the way back is shorter by both.
-        var closed = Outlines.Grown(Outlines.Grown(plain, by, Simplified), Slack - by, Simplified);
+        var closed = Outlines.Grown(Outlines.Grown(parts, by, Simplified), Slack - by, Simplified);
         var whole = keepsHoles ? closed : Outlines.Filled(closed);
-        // Growing and shrinking by a hair more than a gap may part again what it joined in one point.
-        return Outlines.PolygonsOf(whole).Count() == 1 ? whole : whole.ConvexHull();
+        return Outlines.PolygonsOf(whole).Count() == 1 ? whole : null;
     }
 
     /// <summary>The radius, to a few per cent, by which parts must grow to become one.</summary>

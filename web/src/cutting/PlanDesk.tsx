@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { answer, api, type Schemas } from '../api/client';
 import { Tabs } from '../frame/Tabs';
 import { Conflict, Waiting } from '../frame/TitleRow';
@@ -104,7 +104,8 @@ function useSearchAtFirst(view: Schemas['PlanView'], isOn: boolean, begin: (seco
   const begun = useRef<string>(undefined);
   const { figures, key, plan } = view;
   const wants = !!figures && !figures.isInRows && figures.searches === 0 && plan.byHand.length === 0 && view.things.length > 1;
-  useEffect(() => {
+  // Before it is painted, so that a plan never looks done for a moment.
+  useLayoutEffect(() => {
     if (!wants || isOn || begun.current !== undefined) return;
     begun.current = key;
     begin(AT_FIRST);

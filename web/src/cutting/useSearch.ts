@@ -9,6 +9,7 @@ export function useSearch(planId: string) {
   const cache = useQueryClient();
   const [progress, setProgress] = useState<Progress>();
   const [problem, setProblem] = useState('');
+  const [isAsked, setAsked] = useState(false);
   const source = useRef<EventSource>(undefined);
   const found = useRef(0);
   useEffect(
@@ -23,28 +24,35 @@ export function useSearch(planId: string) {
     Promise.all([['plan', planId], ['load-files'], ['spares', planId]].map((queryKey) => cache.invalidateQueries({ queryKey })));
   const hear = (p: Progress) => {
     const isOn = p.state === 'running' || p.state === 'waiting';
-    setProgress(p);
-    if (p.better !== found.current || !isOn) {
+    if (isOn) {
+      setProgress(p);
+      if (p.better !== found.current) void refresh();
       found.current = p.better;
-      void refresh();
+      return;
     }
-    if (isOn) return;
     source.current?.close();
     source.current = undefined;
-    setProblem(p.problem);
+    // It has not ended before what it found last is shown.
+    void refresh().then(() => {
+      setProgress(p);
+      setProblem(p.problem);
+    });
   };
   const begin = (seconds: number) => {
     found.current = 0;
     setProblem('');
-    answer(api.POST('/api/plans/{id}/search', { params: { path: { id: planId } }, body: { seconds } })).then(
-      (p) => {
-        setProgress(p);
-        source.current?.close();
-        source.current = new EventSource(`/api/plans/${planId}/search/${p.workId}`);
-        source.current.addEventListener('progress', (e) => hear(JSON.parse((e as MessageEvent<string>).data) as Progress));
-      },
-      (e: unknown) => setProblem(e instanceof Error ? e.message : String(e)),
-    );
+    setAsked(true);
+    answer(api.POST('/api/plans/{id}/search', { params: { path: { id: planId } }, body: { seconds } }))
+      .then(
+        (p) => {
+          setProgress(p);
+          source.current?.close();
+          source.current = new EventSource(`/api/plans/${planId}/search/${p.workId}`);
+          source.current.addEventListener('progress', (e) => hear(JSON.parse((e as MessageEvent<string>).data) as Progress));
+        },
+        (e: unknown) => setProblem(e instanceof Error ? e.message : String(e)),
+      )
+      .finally(() => setAsked(false));
   };
   const stop = () => {
     if (progress)
@@ -56,7 +64,7 @@ export function useSearch(planId: string) {
     await answer(api.POST('/api/plans/{id}/afresh', { params: { path: { id: planId } } }));
     await refresh();
   };
-  const isOn = progress?.state === 'running' || progress?.state === 'waiting';
+  const isOn = isAsked || progress?.state === 'running' || progress?.state === 'waiting';
   return { progress, isOn, problem, begin, stop, afresh };
 }
 
