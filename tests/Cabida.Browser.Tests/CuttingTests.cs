@@ -126,4 +126,109 @@ public sealed class CuttingTests : IDisposable
 
         int Lines() => int.TryParse(page.Text(".machine-state").Split('·')[^1].Trim().Split(' ')[0], out var cut) ? cut : 0;
     }
+
+    [Fact]
+    public void What_is_left_of_a_sheet_serves_the_next_plan_and_is_filled_with_spares()
+    {
+        page.Open("/stock");
+        page.Press(".rack li:first-child .rack-row");
+        page.Press(".stock-items button", "+ Sheets");
+        page.Saved();
+        page.Open("/cutting/navy-vinyl");
+        page.ReadsSoon(Side, "Film used well");
+        page.Press(".plan-side .view", "Lay");
+        page.ReadsSoon(".plan-stock", "Sheet");
+        // One of the runs alone, from the sheet that was bought.
+        page.Press("input[id='run-navy-vinyl-luggage-tags']");
+        page.Press("input[id='run-navy-vinyl-crew-mugs']");
+        page.Press("input[id^='stock-navy-vinyl-item']");
+        page.ReadsSoon(".plan-stock label", "used");
+        page.ReadsSoon(".plan-figures", "Lay tighter");
+        var there = OffCuts();
+        page.Press(".plan-side .view", "Files");
+        page.Press("button", "Release load 1");
+        page.ReadsSoon("h1", "Load 1 of");
+
+        // What still waits is laid next, and one run of it on what is left of that sheet.
+        page.Open("/cutting/navy-vinyl");
+        page.ReadsSoon(Side, "Film used well");
+        page.Press(".plan-side .view", "Lay");
+        page.Press("input[id='run-navy-vinyl-crew-mugs']");
+        var left = Page.Until(() => OffCuts().Keys.Except(there.Keys).FirstOrDefault(), "no off-cut was kept");
+        page.Press($"input[id='{left}']");
+        page.ReadsSoon($"label[for='{left}']", "used");
+        page.ReadsSoon(".plan-figures", "Lay tighter");
+        page.Press(".plan-side .view", "Pieces");
+
+        // As many more as it says are laid, on the loads there are.
+        var before = (Loads: Loads(), Spares: Spares());
+        before.Spares.ShouldBe(0);
+        var fill = page.See(".plan-spares button[aria-label^='Fill in']").GetAttribute("aria-label")!;
+        var more = int.Parse(fill.Split(' ')[2], System.Globalization.CultureInfo.InvariantCulture);
+        page.Press($".plan-spares button[aria-label='{fill}']");
+        Page.Until(() => Spares() == more ? "" : null, () => $"{more} more were offered, {Spares()} are laid");
+        Loads().ShouldBe(before.Loads);
+        page.ReadsSoon(".plan-things", "spare");
+
+        // The off-cuts there are to lay on, by the fields that choose them.
+        Dictionary<string, string> OffCuts() =>
+            page
+                .Driver.FindElements(By.CssSelector(".plan-stock label"))
+                .Where(l => l.Text.StartsWith("Off-cut", StringComparison.Ordinal))
+                .ToDictionary(l => l.GetAttribute("for")!, l => l.Text);
+        int Loads() => Math.Max(1, page.Driver.FindElements(By.CssSelector(".load-strip li")).Count);
+        int Spares() => page.Driver.FindElements(By.CssSelector(".load-board .piece-frame.spare")).Count;
+    }
+
+    [Fact]
+    public void What_is_larger_than_the_mat_is_parted_over_loads_by_a_joint_that_is_moved_and_marks_that_meet()
+    {
+        page.Open("/stock/cutters/bench-cutter");
+        page.Type("Reached across", "120");
+        page.Type("Reached along", "130");
+        page.Saved();
+        page.Open("/runs/crew-mugs/set-up");
+        page.Paste("Names, one a line", "Agnieszka\n");
+        page.Saved();
+        page.Click("Loads");
+        page.Press(".plan-side .view", "Lay");
+        page.Choose("Carrier", "Short mat");
+        page.ReadsSoon(".joints", "Agnieszka");
+        var best = page.Field("Joint 1 of Agnieszka").GetAttribute("value")!;
+        page.Type("Joint 1 of Agnieszka", "80" + Keys.Enter);
+        page.Click("The best joints again");
+        Page.Until(() => Joint() == best ? "" : null, () => $"the joint is at {Joint()}, not back at {best}");
+        page.Type("Joint 1 of Agnieszka", "a bit" + Keys.Enter);
+        Page.Until(() => Joint() == best ? "" : null, "what is no figure moved the joint");
+
+        // Of each load the file; the marks of both lie equally far from one another.
+        var loads = Page.Until(
+            () => page.Driver.FindElements(By.CssSelector(".load-strip button")) is { Count: > 1 } all ? all.Count : (object?)null,
+            "it lies on one load"
+        );
+        page.ReadsSoon(".plan-figures", "Lay tighter");
+        page.Press(".plan-side .view", "Files");
+        var apart = new List<double>();
+        for (var load = 1; load <= (int)loads; load++)
+        {
+            page.Press($".load-strip li:nth-child({load}) button");
+            page.ReadsSoon(Side, $"Release load {load}");
+            page.Driver.FindElements(By.CssSelector(".load-board .cut-mark")).Count.ShouldBe(2);
+            page.Click("Cut file, SVG");
+            var file = Path.Combine(shop.Downloads, page.Text(".plan-side .file-name"));
+            Page.Until(() => File.Exists(file) ? file : null, "the file never came down");
+            var arms = CutSvgMeasure.Of(File.ReadAllText(file)).Waste;
+            arms.Count.ShouldBe(4);
+            var middles = arms.Select(a => a.Points[0].Towards(a.Points[^1], 0.5)).ToList();
+            apart.Add(middles.Max(m => m.To(middles[0])));
+        }
+
+        apart.Count.ShouldBe(2);
+        apart[1].ShouldBe(apart[0], 0.002);
+        page.Click("Bench");
+        page.ReadsSoon(".bench-card", "Agnieszka");
+        page.ReadsSoon("section[aria-label='Join']", "Lay cross upon cross");
+
+        string? Joint() => page.Field("Joint 1 of Agnieszka").GetAttribute("value");
+    }
 }

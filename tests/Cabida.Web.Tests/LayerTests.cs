@@ -55,6 +55,64 @@ public sealed class LayerTests : IDisposable
         (await InkOf("copper-vinyl")).Ink.Area.ShouldBe(lower.Ink.Area, 0.01);
     }
 
+    [Fact]
+    public async Task Layers_of_one_card_are_things_of_their_own_and_kept_on_one_sheet_where_that_is_asked_for()
+    {
+        // Two mats of a frame from the same card, for two people; a sheet holds two mats, whichever.
+        const string run = "/api/runs/driver-tumblers",
+            planId = "/api/plans/driver-tumblers_copper-card";
+        await app.Change("/api/motifs/farewell", "motif", m =>
+        {
+            m["parts"]![0]!["filmId"] = "copper-card";
+            // What is cut out of the top mat leaves loose parts, and holds all of the piece back.
+            m["parts"]!.AsArray().Remove(m["parts"]!.AsArray().Single(p => (string)p!["id"]! == "years"));
+        });
+        await app.Change(run, "run", r =>
+        {
+            r["list"]!["namesTyped"] = "Ewa\nOluwaseun\n";
+            var setUp = r["setUp"]!;
+            foreach (var (what, id) in new[] { ("blank", "farewell-frame"), ("motif", "farewell"), ("film", "ivory-card") })
+            {
+                setUp[what] = new JsonObject { ["id"] = id, ["revision"] = what == "motif" ? 2 : 1 };
+            }
+
+            setUp["films"] = new JsonArray(new JsonObject { ["id"] = "copper-card", ["revision"] = 1 });
+            (setUp["zone"], setUp["size"], setUp["sizing"]) = ("pane", "", "eachLargest");
+        });
+        await app.Change("/api/stock/copper-card", "stock", s => s["items"]![0]!["length"]!["text"] = "600");
+        await app.Post($"{run}/plans");
+        var plan = await app.Change(planId, "plan", p => (p["carrierId"], p["together"]) = ("long-mat", "piece"));
+
+        plan["held"]!.AsArray().ShouldBeEmpty();
+        Plies(plan["things"]!.AsArray()).ShouldBe(["Ewa 2", "Ewa 3", "Oluwaseun 2", "Oluwaseun 3"]);
+        var loads = plan["loads"]!.AsArray();
+        loads.Select(l => string.Join(", ", Plies(l!["pieces"]!.AsArray()))).Order().ShouldBe(["Ewa 2, Ewa 3", "Oluwaseun 2, Oluwaseun 3"]);
+        // The openings of the two differ, and of both names they are alike: told from the file.
+        foreach (var load in loads)
+        {
+            var svg = CutSvgMeasure.Of(await app.CreateClient().GetStringAsync($"/api/loads/{(string)load!["fileId"]!}/file"));
+            var mats = svg.Rings.Select(FileInk.Of).OrderBy(m => m.Area).ToList();
+            mats.Count.ShouldBe(2);
+            (mats[1].Area - mats[0].Area).ShouldBeGreaterThan(500);
+            mats[1].EnvelopeInternal.Area.ShouldBe(mats[0].EnvelopeInternal.Area, 1);
+        }
+
+        // Only what is taken off stays: the one layer, not the piece.
+        var off = plan["things"]![0]!["id"]!;
+        plan = await app.Change(planId, "plan", p => p["byHand"] = new JsonArray(
+                new JsonObject
+                {
+                    ["item"] = off.DeepClone(),
+                    ["takenOff"] = true,
+                    ["pinned"] = null,
+                }
+            ));
+        plan["loads"]!.AsArray().SelectMany(l => Plies(l!["pieces"]!.AsArray())).Count().ShouldBe(3);
+
+        static IReadOnlyList<string> Plies(JsonArray things) =>
+            [.. things.Select(t => $"{(string)t!["name"]!} {(int)t["id"]!["ply"]!}").Order(StringComparer.Ordinal)];
+    }
+
     private Task<JsonNode> Layered(string way, string overlap) => app.Change(Run, "run", r =>
         {
             r["setUp"]!["layerMarks"] = true;

@@ -21,14 +21,18 @@ public static class CutGroups
     /// <summary>A cross, by which sections or layers are laid together.</summary>
     /// <param name="middle">Its middle.</param>
     /// <param name="size">How far its arms reach from end to end.</param>
-    public static CutGroup OfMark(PlanePoint middle, double size) =>
-        new(
-            "Mark",
-            [
-                Line([new(middle.X - (size / 2), middle.Y), new(middle.X + (size / 2), middle.Y)], false, CutLineKind.Mark),
-                Line([new(middle.X, middle.Y - (size / 2)), new(middle.X, middle.Y + (size / 2))], false, CutLineKind.Mark),
-            ]
-        );
+    /// <param name="turned">How far it is turned to the left with what it lies by: arms are laid upon arms. Degrees.</param>
+    public static CutGroup OfMark(PlanePoint middle, double size, double turned)
+    {
+        var turn = Motion.TurnLeft(turned);
+        CutLine Arm(double x, double y)
+        {
+            var (dx, dy) = turn.Of(new PlanePoint(x * size / 2, y * size / 2));
+            return Line([new(middle.X - dx, middle.Y - dy), new(middle.X + dx, middle.Y + dy)], false, CutLineKind.Mark);
+        }
+
+        return new CutGroup("Mark", [Arm(1, 0), Arm(0, 1)]);
+    }
 
     /// <summary>A straight line through points, rounded as a file holds them.</summary>
     private static CutLine Line(IReadOnlyList<PlanePoint> points, bool isClosed, CutLineKind kind)

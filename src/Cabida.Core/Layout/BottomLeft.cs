@@ -171,7 +171,7 @@ internal sealed class BottomLeft
         var last = (int)Math.Floor(((top - own.MaxY - foot) / height) + 1e-9);
         for (var row = first; row <= last; row++)
         {
-            if (!on.MayTake(laying.Grown, row))
+            if (!on.Stretches.MayTake(laying.Grown, row))
             {
                 continue;
             }
@@ -322,84 +322,12 @@ internal sealed class BottomLeft
     /// <summary>A load that is being filled.</summary>
     private sealed class OpenLoad(LayGround ground, double pad)
     {
-        /// <summary>The widest stretch of each band that nothing lies in yet; of bands further up, all of it.</summary>
-        private readonly List<double> widest = [];
-        private readonly List<(double From, double To)> taken = [];
-        private readonly double all = ground.Box.Width + (2 * pad);
-
         public LayGround Ground => ground;
 
         public List<(Bands Bands, int Row, double X)> Laid { get; } = [];
 
-        /// <summary>
-        /// Whether every band still has a stretch as wide as what a thing takes of it: where it has none, no-fit polygons need not be
-        /// asked. The widest bands of the thing are looked at first.
-        /// </summary>
-        public bool MayTake(Bands thing, int row)
-        {
-            foreach (var (k, width) in thing.ByWidth)
-            {
-                if (width > WidestOf(row + k))
-                {
-                    return false;
-                }
-            }
-
-            return true;
-        }
-
-        public void Lay(Bands bands, int row, double x)
-        {
-            Laid.Add((bands, row, x));
-            LookAgain(row, row + bands.Rows.Length);
-        }
-
-        public void TakeOff(int count)
-        {
-            Laid.RemoveRange(Laid.Count - count, count);
-            LookAgain(0, widest.Count);
-        }
-
-        private double WidestOf(int row) => row >= 0 && row < widest.Count ? widest[row] : all;
-
-        private void LookAgain(int from, int to)
-        {
-            while (widest.Count < to)
-            {
-                widest.Add(all);
-            }
-
-            for (var row = Math.Max(0, from); row < to; row++)
-            {
-                taken.Clear();
-                foreach (var (bands, at, x) in Laid)
-                {
-                    if (row >= at && row < at + bands.Rows.Length)
-                    {
-                        var spans = bands.Rows[row - at];
-                        for (var s = 0; s < spans.Length; s += 2)
-                        {
-                            taken.Add((spans[s] + x, spans[s + 1] + x));
-                        }
-                    }
-                }
-
-                widest[row] = WidestGap();
-            }
-        }
-
-        private double WidestGap()
-        {
-            taken.Sort(ByBeginning);
-            var (end, gap) = (ground.Box.MinX - pad, 0.0);
-            foreach (var (from, to) in taken)
-            {
-                gap = Math.Max(gap, from - end);
-                end = Math.Max(end, to);
-            }
-
-            return Math.Max(gap, ground.Box.MaxX + pad - end) + Bands.Touching;
-        }
+        /// <summary>What is free of it; things grown by half of the room stand out of the ground by as much.</summary>
+        public FreeStretches Stretches { get; } = new(ground.Box.MinX - pad, ground.Box.MaxX + pad);
 
         public List<int> Things { get; } = [];
 
@@ -439,7 +367,8 @@ internal sealed class BottomLeft
         public void Put(int load, int index, double turn, double x, double y, Bands bands, int row)
         {
             (State.Load[index], State.Turn[index], State.X[index], State.Y[index]) = (load, turn, x, y);
-            Loads[load].Lay(bands, row, x);
+            Loads[load].Laid.Add((bands, row, x));
+            Loads[load].Stretches.Look(Loads[load].Laid, row, row + bands.Rows.Length);
             Loads[load].Things.Add(index);
             Loads[load].Free -= problem.Things[index].Own.Area;
         }
@@ -455,7 +384,8 @@ internal sealed class BottomLeft
             }
 
             on.Things.RemoveRange(on.Things.Count - count, count);
-            on.TakeOff(count);
+            on.Laid.RemoveRange(on.Laid.Count - count, count);
+            on.Stretches.Look(on.Laid, 0, int.MaxValue);
             on.Failed.Clear();
         }
     }

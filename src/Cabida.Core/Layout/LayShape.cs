@@ -17,6 +17,9 @@ internal sealed class LayShape
     /// <summary>With so few corners an outline is grown exactly to its sides.</summary>
     private const int FewGrown = 13;
     private const int SidesAbout = 16;
+
+    /// <summary>An outline of more points than this is round somewhere: points within its sides are not looked for.</summary>
+    private const int Straightened = 200;
     private const int MostSharp = 12;
     private const double Sharply = 20 * Math.PI / 180;
 
@@ -96,14 +99,17 @@ internal sealed class LayShape
     /// <param name="middle">What becomes its origin.</param>
     public static LayShape Of(Area outline, double by, PlanePoint middle)
     {
-        if (by == 0 && Simplified(outline, 0) is { NumPoints: <= FewCorners } asItIs)
+        if (outline.NumPoints <= Straightened && Simplified(outline, 0) is var straight)
         {
-            return new LayShape(asItIs, middle);
-        }
+            if (by == 0 && straight.NumPoints <= FewCorners)
+            {
+                return new LayShape(straight, middle);
+            }
 
-        if (by > 0 && Simplified(outline, 0) is { NumPoints: <= FewGrown } few)
-        {
-            return new LayShape(Grown(few, by), middle);
+            if (by > 0 && straight.NumPoints <= FewGrown)
+            {
+                return new LayShape(Grown(straight, by), middle);
+            }
         }
 
         Area? last = null;

@@ -51,7 +51,7 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
                     [
                         .. load.Pieces.Select(p => CutGroups.OfInk(NameOf(p), p.Ink)),
                         .. load.Weeds.Plans.Select(p => CutGroups.OfWaste(p.Box, BreaksOf(p))),
-                        .. load.Pieces.SelectMany(p => p.Marks).Select(m => CutGroups.OfMark(m, Parting.MarkSize)),
+                        .. load.Pieces.SelectMany(p => p.MarkCuts),
                     ]
                 ),
             ]
@@ -120,11 +120,7 @@ internal sealed record CutFile(CutDrawing Drawing, CutDrawing Written, DragKnife
     {
         var wanted = load
             .Weeds.Plans.SelectMany(p => BreaksOf(p).Prepend(p.Box.Corners))
-            .Concat(
-                load.Pieces.SelectMany(p => p.Marks)
-                    .SelectMany(m => CutGroups.OfMark(m, Parting.MarkSize).Lines)
-                    .Select(l => l.Points(Rounded))
-            )
+            .Concat(load.Pieces.SelectMany(p => p.MarkCuts).SelectMany(m => m.Lines).Select(l => l.Points(Rounded)))
             .ToList();
         var off = wanted
             .Where(

@@ -1,3 +1,4 @@
+using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
 using Cabida.Core.Layout;
 using Cabida.Core.Loads;
@@ -12,7 +13,11 @@ namespace Cabida.Web.Plans;
 /// <param name="Ink">Its ink.</param>
 /// <param name="Box">The box of that.</param>
 /// <param name="Marks">The middles of its marks.</param>
-internal sealed record CutPlacement(CutThing Thing, PlanItem At, Area Ink, Box Box, IReadOnlyList<PlanePoint> Marks);
+internal sealed record CutPlacement(CutThing Thing, PlanItem At, Area Ink, Box Box, IReadOnlyList<PlanePoint> Marks)
+{
+    /// <summary>Its marks as they are cut, turned with it.</summary>
+    public IEnumerable<CutGroup> MarkCuts => Marks.Select(m => CutGroups.OfMark(m, Parting.MarkSize, At.At.Degrees));
+}
 
 /// <summary>A load of a plan, drawn.</summary>
 /// <param name="Number">From 1.</param>

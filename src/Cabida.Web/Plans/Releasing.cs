@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Text.Json;
 using Cabida.Core.Cutting;
 using Cabida.Core.Geometry;
-using Cabida.Core.Loads;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
@@ -132,7 +131,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             Cabida.Store.Library.FreshId
         );
         unit.Put(DocumentKinds.FilmStock, read.Plan.FilmId, after, read.StockRevision);
-        unit.Put(DocumentKinds.Plan, planId, Without(read.Kept, released), read.Revision);
+        unit.Put(DocumentKinds.Plan, planId, Without(read, released), read.Revision);
         var made = await library.Make(unit, stop);
         return made.Refused is null
             ? (ids, null)
@@ -233,10 +232,8 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
                 [
                     .. StockOf(laid, load).Taken,
                     .. load
-                        .Pieces.SelectMany(p => p.Marks)
-                        .Select(m =>
-                            Box.Around(CutGroups.OfMark(m, Parting.MarkSize).Lines.SelectMany(l => l.Points(Tolerances.File)).Select(At))
-                        )
+                        .Pieces.SelectMany(p => p.MarkCuts)
+                        .Select(m => Box.Around(m.Lines.SelectMany(l => l.Points(Tolerances.File)).Select(At)))
                         .Select(b => Outlines.Rectangle(b!.Value)),
                 ]
             ),
@@ -300,17 +297,24 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
     }
 
     /// <summary>A plan without what was chosen for things that are released.</summary>
-    private static CutPlan Without(CutPlan plan, List<ReleasedLoad> released)
+    private static CutPlan Without(ReadPlan read, List<ReleasedLoad> released)
     {
+        var plan = read.Kept;
         var gone = released.SelectMany(l => l.Items).Select(i => i.Id).ToHashSet();
         var spares = gone.Where(i => i.Copy >= PlanSpare.First)
             .Select(i => (i.Run, i.Piece, i.Copy))
             .Distinct()
             .ToLookup(i => (i.Run, i.Piece));
+        var whole = gone.Select(i => i with { Section = 0 }).ToHashSet();
+        bool IsDone(string run) =>
+            read.Runs.FirstOrDefault(r => r.Run.Id == run) is { Unset: 0 }
+            && read.Things.Where(t => t.Id.Run == run).All(t => whole.Contains(t.Id));
         return plan with
         {
+            // Of a film: what was chosen among its runs is done, and the next one is of what still waits.
+            Runs = read.Id == plan.FilmId ? [.. plan.Runs.Where(r => !IsDone(r))] : plan.Runs,
             ByHand = [.. plan.ByHand.Where(h => !gone.Contains(h.Item))],
-            Again = [.. plan.Again.Where(a => !gone.Any(g => g with { Section = 0 } == a with { Section = 0 }))],
+            Again = [.. plan.Again.Where(a => !whole.Contains(a with { Section = 0 }))],
             Joints = [.. plan.Joints.Where(j => !gone.Any(g => g with { Section = 0, Copy = 1 } == j.Item))],
             Spares =
             [

@@ -137,4 +137,54 @@ public class CollisionTests
             }
         }
     }
+
+    [Fact]
+    public void Bands_rule_no_place_out_in_which_a_thing_lies_clear_of_all_others()
+    {
+        const int rows = 90;
+        const double width = 120;
+        var random = new Random(21);
+        var (ruledOut, places) = (0, 0);
+        for (var n = 0; n < 25; n++)
+        {
+            Bands BandsOf(double size)
+            {
+                var ring = Star(random, 9, size).Coordinates.Select(c => new PlanePoint(c.X, c.Y)).SkipLast(1).ToArray();
+                var (low, high) = (ring.Min(p => p.Y), ring.Max(p => p.Y));
+                return Bands.Of([ring], 1, low, (int)Math.Ceiling(high - low));
+            }
+
+            var stretches = new FreeStretches(0, width);
+            List<(Bands Bands, int Row, double X)> laid = [];
+            for (var k = 0; k < 8; k++)
+            {
+                laid.Add((BandsOf(18), random.Next(rows), width * random.NextDouble()));
+                stretches.Look(laid, laid[^1].Row, laid[^1].Row + laid[^1].Bands.Rows.Length);
+            }
+
+            // One of them is taken off again.
+            laid.RemoveAt(laid.Count - 1);
+            stretches.Look(laid, 0, int.MaxValue);
+            var thing = BandsOf(14 + n);
+            for (var row = 0; row < rows; row++)
+            {
+                var free = Enumerable
+                    .Range(0, 1 + (int)(width * 4))
+                    .Select(i => (i / 4.0) - thing.MinX)
+                    .Where(x => x + thing.MaxX <= width)
+                    .Any(x =>
+                        laid.TrueForAll(l =>
+                            !new NoFit(l.Bands, thing).At(row - l.Row).ToArray().Chunk(2).Any(s => x - l.X > s[0] && x - l.X < s[1])
+                        )
+                    );
+                var may = stretches.MayTake(thing, row);
+                (may || !free).ShouldBeTrue();
+                (ruledOut, places) = (ruledOut + (may ? 0 : 1), places + (free ? 1 : 0));
+            }
+        }
+
+        // It says something of either kind.
+        ruledOut.ShouldBeGreaterThan(200);
+        places.ShouldBeGreaterThan(200);
+    }
 }

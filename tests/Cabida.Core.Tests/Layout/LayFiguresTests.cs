@@ -145,6 +145,12 @@ public class LayFiguresTests
             outline.Area.ShouldBeLessThan(ink.ConvexHull().Area * 1.05);
         }
 
+        // Where the room alone joins what is cut, nothing is closed by more than it; a letter farther off still is one with it.
+        var near = new[] { Rectangle(10, 20), Rectangle(10, 20, 13, 0) };
+        Silhouette.Of(Outlines.Together(near), false, 2).Area.ShouldBe(460, 12);
+        // A disc of 5.3 leaves a bite of 25.8 at both ends of a gap of 10; about all of it lies the slack.
+        Silhouette.Of(Outlines.Together([.. near, Rectangle(10, 20, 33, 0)]), false, 2).Area.ShouldBe(860 - 51.6 + 18.9, 8);
+
         var plain = Silhouette.Of(ring, true, 2);
         plain.Area.ShouldBe(ring.Area);
         Silhouette.Of(ring, false, 2).Area.ShouldBe(600);

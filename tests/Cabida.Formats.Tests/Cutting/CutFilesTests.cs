@@ -65,7 +65,7 @@ public sealed class CutFilesTests : IDisposable
                     [new(4, 60), new(50.25, 61.5), new(176, 60)],
                 ]
             ),
-            CutGroups.OfMark(new PlanePoint(170, 100), 6)
+            CutGroups.OfMark(new PlanePoint(170, 100), 6, 0)
         );
 
     private string Written(CutDrawing drawing, CutFormat format, SvgNumbers units = SvgNumbers.Millimetres)

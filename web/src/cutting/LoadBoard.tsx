@@ -10,6 +10,7 @@ import { WasteCuts } from '../weeding/WasteCuts';
 import { CarrierLines } from './CarrierLines';
 import { isSame, keyOf, type ItemId } from './edits';
 import { Mark } from './Mark';
+import { calledOf } from './said';
 
 type Load = Schemas['PlanLoadView'];
 type Placed = Schemas['PlacedView'];
@@ -65,7 +66,9 @@ export function LoadBoard({ load, film, chosen, onChoose, onMove }: Props) {
             })}
             <WasteCuts boxes={load.weeds.boxes} />
           </g>
-          {load.pieces.flatMap((p) => p.marks.map((m, i) => <Mark key={`${keyOf(p.id)} ${i}`} at={m} scale={scale} />))}
+          {load.pieces.flatMap((p) =>
+            p.marks.map((m, i) => <Mark key={`${keyOf(p.id)} ${i}`} at={m} scale={scale} turned={p.at.degrees} />),
+          )}
           {load.pieces.map((p) => (
             <g key={keyOf(p.id)} onPointerDown={() => onChoose(p.id)} onFocus={() => onChoose(p.id)}>
               <Movable
@@ -114,10 +117,7 @@ function frameOf(piece: Placed, chosen?: ItemId): string {
   return `piece-frame${isChosen ? ' chosen' : ''}${piece.fault ? ' wrong' : ''}${piece.isSpare ? ' spare' : ''}`;
 }
 
-function nameOf(piece: Placed): string {
-  const section = piece.section > 0 ? `, section ${piece.section}` : '';
-  return `${piece.name}${section}${piece.isSpare ? ', a spare' : ''}${piece.isPinned ? ', pinned' : ''}`;
-}
+const nameOf = (piece: Placed) => `${calledOf(piece)}${piece.isPinned ? ', pinned' : ''}`;
 
 const said = (mirroring: Schemas['Mirroring']) => (mirroring === 'all' ? ', mirrored' : mirroring === 'some' ? ', partly mirrored' : '');
 

@@ -76,7 +76,7 @@ export function PlanChoices({ view, plan, edit }: Props) {
       </div>
       <Check label="Small things may lie in the holes of large ones" value={plan.useHoles} onChange={(useHoles) => set({ useHoles })} />
       <StockChoice view={view} plan={plan} set={set} />
-      {plan.runs.length !== 1 && view.runs.length > 1 && <RunsChoice view={view} plan={plan} set={set} />}
+      {view.id === plan.filmId && view.runs.length > 1 && <RunsChoice view={view} plan={plan} set={set} />}
     </section>
   );
 }
@@ -106,7 +106,7 @@ function StockChoice({ view, plan, set }: Part) {
           label={
             <>
               <Words of={s.words} />
-              {s.count > 1 && <span className="soft"> × {s.count}</span>}
+              {s.count > 1 && <span className="soft">, {s.count} loads</span>}
               {s.loads > 0 && <b className="used"> used{s.loads > 1 ? ` ${s.loads} times` : ''}</b>}
             </>
           }

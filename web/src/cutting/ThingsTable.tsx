@@ -3,6 +3,7 @@ import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { PlaceField } from './PlaceField';
+import { calledOf } from './said';
 import { isSame, keyOf, letGo, moved, pinned, tookOff, turned, type ItemId, type Plan } from './edits';
 
 interface Props {
@@ -56,14 +57,14 @@ export function ThingsTable({ view, load, chosen, onChoose, edit }: Props) {
                 </th>
                 <td>
                   <PlaceField
-                    label={`${p.name}, from the left`}
+                    label={`${calledOf(p)}, from the left`}
                     mm={p.box.minX}
                     onPlace={(x) => edit((plan) => pinned(plan, p.id, load.number, load.stockId, moved(p.at, x - p.box.minX, 0)))}
                   />
                 </td>
                 <td>
                   <PlaceField
-                    label={`${p.name}, up`}
+                    label={`${calledOf(p)}, up`}
                     mm={p.box.minY}
                     onPlace={(y) => edit((plan) => pinned(plan, p.id, load.number, load.stockId, moved(p.at, 0, y - p.box.minY)))}
                   />
@@ -74,7 +75,7 @@ export function ThingsTable({ view, load, chosen, onChoose, edit }: Props) {
                     type="button"
                     className="quiet"
                     title="Turn a quarter"
-                    aria-label={`Turn ${p.name} a quarter`}
+                    aria-label={`Turn ${calledOf(p)} a quarter`}
                     onClick={() => edit((plan) => pinned(plan, p.id, load.number, load.stockId, turned(p.at, p.box)))}
                   >
                     ⟲
@@ -84,7 +85,7 @@ export function ThingsTable({ view, load, chosen, onChoose, edit }: Props) {
                     className={p.isPinned ? 'quiet lit' : 'quiet'}
                     aria-pressed={p.isPinned}
                     title={p.isPinned ? 'Let it be laid' : 'Pin it here'}
-                    aria-label={`Pin ${p.name}`}
+                    aria-label={`Pin ${calledOf(p)}`}
                     onClick={() => edit((plan) => (p.isPinned ? letGo(plan, [p.id]) : pinned(plan, p.id, load.number, load.stockId, p.at)))}
                   >
                     ◉
@@ -93,7 +94,7 @@ export function ThingsTable({ view, load, chosen, onChoose, edit }: Props) {
                     type="button"
                     className="quiet"
                     title="Leave it for another day"
-                    aria-label={`Take ${p.name} off`}
+                    aria-label={`Take ${calledOf(p)} off`}
                     onClick={() => edit((plan) => tookOff(plan, [p.id]))}
                   >
                     ✕
