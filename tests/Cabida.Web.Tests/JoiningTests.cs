@@ -85,6 +85,12 @@ public sealed class JoiningTests : IDisposable
     {
         await Board("Platform\n");
         var plan = await app.Get(Plan);
+        // In plain rows its sections take no more than they measure: all are laid.
+        ((int)plan["figures"]!["rowsLeave"]!).ShouldBe(0);
+        ((int)plan["figures"]!["rowsLoads"]!).ShouldBeGreaterThanOrEqualTo((int)plan["figures"]!["leastLoads"]!);
+        var inRows = await app.Change(Plan, "plan", p => p["way"] = "rows");
+        inRows["things"]!.AsArray().ShouldAllBe(t => t!["load"] != null);
+        await app.Step(Plan, "undo");
         var level = plan["parted"]![0]!["joints"]!.AsArray().Select(j => (double)j!["at"]!).ToList();
         var moved = await app.Change(Plan, "plan", p => p["joints"] = new JsonArray(
                 new JsonObject

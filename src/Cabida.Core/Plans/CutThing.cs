@@ -67,7 +67,7 @@ public sealed record CutThing(
     public Motion AsCut => IsMirrored ? Motion.Flip : Motion.None;
 
     /// <summary>The box of its ink.</summary>
-    public Box Box { get; } = Box.Of(Ink) ?? throw new ArgumentException("There is no ink.", nameof(Ink));
+    public Box Box => Box.Of(Ink) ?? throw new InvalidOperationException("There is no ink.");
 
     /// <summary>All that a run has cut of a film: sides and copies of its pieces, spares not among them.</summary>
     /// <param name="run">A run that lacks nothing.</param>

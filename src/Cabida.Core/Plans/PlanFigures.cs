@@ -7,10 +7,11 @@ namespace Cabida.Core.Plans;
 /// <param name="LeastLoads">Fewer loads than this are not possible: the areas alone take so many.</param>
 /// <param name="RowsDensity">The density of plain rows.</param>
 /// <param name="RowsLoads">The loads that plain rows take.</param>
-public sealed record PlanFigures(double Density, int LeastLoads, double RowsDensity, int RowsLoads)
+/// <param name="RowsLeave">How many things find no room in plain rows that are laid here.</param>
+public sealed record PlanFigures(double Density, int LeastLoads, double RowsDensity, int RowsLoads, int RowsLeave)
 {
     /// <summary>Nothing is laid.</summary>
-    public static PlanFigures None { get; } = new(0, 0, 0, 0);
+    public static PlanFigures None { get; } = new(0, 0, 0, 0, 0);
 
     /// <summary>The figures of a layout.</summary>
     public static PlanFigures Of(PlanProblem problem, PlanLayout layout)
@@ -24,7 +25,8 @@ public sealed record PlanFigures(double Density, int LeastLoads, double RowsDens
 
         var rows = problem.IsInRows ? layout : PlanRows.Of(problem);
         var (tight, plain) = (FiguresOf(problem, layout), FiguresOf(problem, rows));
-        return new PlanFigures(tight.Density, tight.LeastLoads, plain.Density, rows.Loads.Count);
+        var leave = rows.NotLaid.Except(layout.NotLaid).Count();
+        return new PlanFigures(tight.Density, tight.LeastLoads, plain.Density, rows.Loads.Count, leave);
     }
 
     /// <summary>Fewer loads than this are not possible.</summary>

@@ -135,6 +135,7 @@ internal sealed record SectionView(int Number, int Column, int Row, Box Box, IRe
 /// <param name="LeastLoads">Fewer loads are not possible.</param>
 /// <param name="RowsDensity">The density of plain rows.</param>
 /// <param name="RowsLoads">The loads that plain rows take.</param>
+/// <param name="RowsLeave">How many things find no room in plain rows that are laid here.</param>
 /// <param name="Better">How many better layouts were found since the first.</param>
 /// <param name="Searches">How many searches were made.</param>
 /// <param name="IsInRows">Whether it lies in plain rows.</param>
@@ -143,6 +144,7 @@ internal sealed record PlanFiguresView(
     int LeastLoads,
     double RowsDensity,
     int RowsLoads,
+    int RowsLeave,
     int Better,
     int Searches,
     bool IsInRows

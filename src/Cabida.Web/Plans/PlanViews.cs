@@ -151,6 +151,7 @@ internal sealed class PlanViews(PlanReader reader, PlanLayer layer, LibraryIndex
             figures.LeastLoads,
             figures.RowsDensity,
             figures.RowsLoads,
+            figures.RowsLeave,
             layout.Better,
             layout.Searches,
             problem.IsInRows

@@ -10,6 +10,11 @@ const MORE = 60;
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 
+function besideRows(f: NonNullable<Schemas['PlanView']['figures']>): string {
+  if (f.isInRows) return ' in plain rows';
+  return f.rowsLeave > 0 ? `, plain rows leave ${f.rowsLeave} out` : `, plain rows ${percent(f.rowsDensity)} on ${f.rowsLoads}`;
+}
+
 interface Props {
   view: Schemas['PlanView'];
   load?: Schemas['PlanLoadView'];
@@ -37,7 +42,7 @@ export function FiguresCard({ view, load, search }: Props) {
             <th scope="row">Film used well</th>
             <td>
               <b>{percent(f.density)}</b>
-              {f.isInRows ? ' in plain rows' : `, plain rows ${percent(f.rowsDensity)} on ${f.rowsLoads}`}
+              {besideRows(f)}
             </td>
           </tr>
           {load && load.cutOff > 0 && (
