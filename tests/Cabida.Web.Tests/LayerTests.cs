@@ -53,6 +53,32 @@ public sealed class LayerTests : IDisposable
         (await InkOf("copper-vinyl")).Ink.Area.ShouldBe(lower.Ink.Difference(upper.Ink.Buffer(-1)).Area, 0.5);
         await Layered("stacked", "");
         (await InkOf("copper-vinyl")).Ink.Area.ShouldBe(lower.Ink.Area, 0.01);
+
+        // A weed box that a row or the load shares goes round the marks.
+        foreach (var box in new[] { "row", "load" })
+        {
+            await app.Change(Run, "run", r => r["setUp"]!["weeding"] = new JsonArray(Weeded("copper-vinyl", box)));
+            var load = (await app.Get("/api/plans/work-shirts_copper-vinyl"))["loads"]!.AsArray().ShouldHaveSingleItem()!;
+            var svg = CutSvgMeasure.Of(await app.CreateClient().GetStringAsync($"/api/loads/{(string)load["fileId"]!}/file"));
+            var boxed = Outlines.Ring([.. svg.Waste.Single(w => w.Closed).Points.Select(p => new PlanePoint(p.X, svg.Height - p.Y))]);
+            var marks = load["pieces"]![0]!["marks"]!.AsArray().Select(m => new PlanePoint((double)m!["x"]!, (double)m["y"]!)).ToList();
+            marks.Count.ShouldBe(3);
+            marks.ShouldAllBe(m => boxed.Contains(Outlines.Rectangle(new Box(m.X, m.Y, m.X, m.Y).Grown(3.5))));
+        }
+
+        static JsonObject Weeded(string film, string box)
+        {
+            static JsonObject Usual() => new() { ["text"] = "", ["unit"] = "millimetre" };
+            var ways = new JsonObject
+            {
+                ["box"] = box,
+                ["betweenRows"] = true,
+                ["betweenWords"] = true,
+                ["longWaste"] = true,
+            };
+            (ways["margin"], ways["clearance"], ways["longest"]) = (Usual(), Usual(), Usual());
+            return new JsonObject { ["filmId"] = film, ["ways"] = ways };
+        }
     }
 
     [Fact]

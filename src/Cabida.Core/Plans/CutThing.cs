@@ -51,6 +51,9 @@ public sealed record CutThing(
     /// <summary>The box of its ink and its marks: a weed box can be left out, and parts nothing.</summary>
     public Box Marked => Box.Around(MarkBoxes.Prepend(Box))!.Value;
 
+    /// <summary>Its ink with a square for each of its marks.</summary>
+    public Area InkAndMarks => Marks.Count == 0 ? Ink : Outlines.Join([Ink, .. MarkBoxes.Select(b => (Area)Outlines.Rectangle(b))]);
+
     /// <summary>The boxes of its marks.</summary>
     public IEnumerable<Box> MarkBoxes => Marks.Select(m => new Box(m.X, m.Y, m.X, m.Y).Grown(Parting.MarkSize / 2));
 

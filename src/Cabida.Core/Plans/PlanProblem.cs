@@ -5,7 +5,6 @@ using Cabida.Core.Geometry;
 using Cabida.Core.Layout;
 using Cabida.Core.Loads;
 using Cabida.Core.Stock;
-using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Core.Plans;
 
@@ -148,16 +147,14 @@ public sealed class PlanProblem
 
     private LayItem ItemOf(CutThing thing, Silhouettes silhouettes)
     {
-        var marks = thing.MarkBoxes.Select(b => (Area)Outlines.Rectangle(b)).ToList();
-        var ink = marks.Count == 0 ? thing.Ink : Outlines.Join([thing.Ink, .. marks]);
         var own =
-            thing.Section is null && marks.Count == 0
+            thing.Section is null && thing.Marks.Count == 0
                 ? ""
                 : string.Create(CultureInfo.InvariantCulture, $" {thing.Section?.Number} {thing.Box} {string.Join(' ', thing.Marks)}");
         var outline =
             thing.BoxMargin > 0
                 ? Outlines.Rectangle(thing.Taken)
-                : silhouettes.Of(thing.InkKey + own, ink, Terms.UseHoles, Terms.ScissorsRoom);
+                : silhouettes.Of(thing.InkKey + own, thing.InkAndMarks, Terms.UseHoles, Terms.ScissorsRoom);
         var kind = string.Create(
             CultureInfo.InvariantCulture,
             $"{thing.InkKey}{own}{(thing.BoxMargin > 0 ? $" box {thing.BoxMargin:R}" : "")}"

@@ -48,8 +48,8 @@ internal sealed class LoadWeeding(FilmWasteCache waste, SharedBoxes boxes)
                 LoadWaste.Of(
                     [
                         .. pieces.Select(p => new WeededPiece(
-                            new Placement(p.Thing.Name, p.Box, p.At.At.Degrees != 0, p.At.Row),
-                            p.Thing.Ink,
+                            new Placement(p.Thing.Name, p.Marked, p.At.At.Degrees != 0, p.At.Row),
+                            p.Thing.InkAndMarks,
                             RowsOf(p.Thing)
                         )),
                     ],
@@ -60,12 +60,12 @@ internal sealed class LoadWeeding(FilmWasteCache waste, SharedBoxes boxes)
         ];
     }
 
-    /// <summary>The rows of a thing as it is cut.</summary>
+    /// <summary>The rows of a thing as it is cut; with marks it is one, so that no box and no break goes through them.</summary>
     private static IReadOnlyList<InkRow> RowsOf(CutThing thing)
     {
-        if (thing.Section is not null)
+        if (thing.Section is not null || thing.Marks.Count > 0)
         {
-            return [new InkRow([new InkWord([new InkUnit(thing.Ink)])])];
+            return [new InkRow([new InkWord([new InkUnit(thing.InkAndMarks)])])];
         }
 
         var rows = InkRows.Of(thing.OnSide.Ink, thing.Ply, thing.Fit.Parts);

@@ -70,7 +70,13 @@ export function FiguresCard({ view, load, search }: Props) {
           <Words of={view.toBuy} />
         </p>
       )}
-      {f.isInRows && view.plan.way === 'tight' && <p className="soft small">In rows, since a weed box goes round what shares it.</p>}
+      {f.isInRows && view.plan.way === 'tight' && (
+        <p className="soft small">
+          In rows, since a weed box goes round what shares it.
+          {loads.some((l) => l.pieces.some((p) => p.marks.length > 0)) &&
+            ' Marks lie within that box and go with its waste: a box round each piece leaves them.'}
+        </p>
+      )}
       {!f.isInRows && (
         <div className="search-row">
           {search.isOn ? (
