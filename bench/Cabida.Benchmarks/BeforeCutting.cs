@@ -88,14 +88,14 @@ internal static class BeforeCutting
             var rows = pieces.ConvertAll(p => new WeededPiece(p.At, p.Fit.Ink, InkRows.Of(p.Fit.Ink, p.Layer, p.Fit.Parts)));
             plans =
                 box == WeedBox.Piece
-                    ? [.. rows.Select(r => WastePlan.Of(r.Rows, terms)!.Moved(LoadInk.MotionOf(r.Ink, r.At, null)))]
+                    ? [.. rows.Select(r => WastePlan.Of(r.Rows, terms)!.Moved(LoadInk.MotionOf(r.Ink, r.At)))]
                     : LoadWaste.Of(rows, box, terms);
         });
         var file = Medians.Time(() =>
         {
             CutGroup[] groups =
             [
-                .. pieces.Select(p => CutGroups.OfInk(p.Fit.Piece.Name, LoadInk.Placed(p.Fit.Ink, p.At, null))),
+                .. pieces.Select(p => CutGroups.OfInk(p.Fit.Piece.Name, LoadInk.Placed(p.Fit.Ink, p.At))),
                 .. plans.Select(p =>
                     CutGroups.OfWaste(
                         p.Box,

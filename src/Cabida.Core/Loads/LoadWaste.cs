@@ -39,7 +39,7 @@ public static class LoadWaste
 
     private static InkWord WordOf(WeededPiece piece)
     {
-        var there = LoadInk.MotionOf(piece.Ink, piece.At, null);
+        var there = LoadInk.MotionOf(piece.Ink, piece.At);
         InkUnit Moved(InkUnit unit) => new(Outlines.Moved(unit.Ink, there));
         // What is turned has its rows side by side: it stays in one.
         if (piece.At.Turned)

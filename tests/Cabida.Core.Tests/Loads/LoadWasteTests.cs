@@ -58,7 +58,7 @@ public class LoadWasteTests
         plan.Breaks.Select(b => b.Kind).ShouldBe([BreakKind.Words, BreakKind.Rows, BreakKind.Words, BreakKind.Rows, BreakKind.Words]);
         plan.Cells.Count.ShouldBe(6);
         plan.Box.ShouldBe(load.Used.Grown(5));
-        var ink = Outlines.Join([.. pieces.Select(p => LoadInk.Placed(p.Ink, p.At, null))]);
+        var ink = Outlines.Join([.. pieces.Select(p => LoadInk.Placed(p.Ink, p.At))]);
         plan.ClearanceTo(ink)!.Value.ShouldBeGreaterThanOrEqualTo(1 - 1e-9);
         foreach (var part in Outlines.PolygonsOf(ink))
         {
@@ -66,7 +66,7 @@ public class LoadWasteTests
         }
 
         // Mirrored as the load is, it is the same at the other side: exactly as near, and the box still holds all.
-        var mirrored = plan.Moved(LoadInk.Mirrored(290));
+        var mirrored = plan.Moved(Motion.Flip.Moved(290, 0));
         mirrored.ClearanceTo(Outlines.Mirrored(ink, 145))!.Value.ShouldBe(plan.ClearanceTo(ink)!.Value, 1e-9);
         mirrored.CutLength.ShouldBe(plan.CutLength, 1e-6);
         mirrored.Box.Holds(Box.Of(Outlines.Mirrored(ink, 145))!.Value).ShouldBeTrue();
@@ -88,7 +88,7 @@ public class LoadWasteTests
             plans,
             [],
             FilmLimits.Of(TestFilms.Plain(1)),
-            [.. pieces.Select(p => LoadInk.Placed(p.Ink, p.At, null))]
+            [.. pieces.Select(p => LoadInk.Placed(p.Ink, p.At))]
         );
         // Six fit in a row of 280: two rows, and a cell for each piece.
         (load.Placements.Max(p => p.Row) + 1).ShouldBe(2);
