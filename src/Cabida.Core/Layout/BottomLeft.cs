@@ -21,6 +21,7 @@ internal sealed class BottomLeft
     private readonly LayProblem problem;
     private readonly double height;
     private readonly double pad;
+    private readonly double beside;
     private readonly Dictionary<(LayShape Shape, double Turn), Laying> layings = [];
     private readonly Dictionary<(Bands Fixed, Bands Moved), NoFit> noFits = [];
     private readonly Dictionary<LayGround, Bands> outsides = [];
@@ -38,13 +39,14 @@ internal sealed class BottomLeft
         var highest = problem.Grounds.Max(g => g.Box.Height);
         var coarser = problem.Things.Count > Many ? 2 : 1;
         height = Math.Max(LeastBand, coarser * Math.Max(usual / BandsOfThing, highest / BandsOfGround));
-        pad = problem.Things.SelectMany(t => t.Turns.Select(turn => LayingOf(t, turn).Pad)).DefaultIfEmpty(0).Max();
+        var layings = problem.Things.SelectMany(t => t.Turns.Select(turn => LayingOf(t, turn))).ToList();
+        (pad, beside) = (layings.Select(l => l.Pad).DefaultIfEmpty(0).Max(), layings.Select(l => l.Beside).DefaultIfEmpty(0).Max());
     }
 
     /// <summary>The plan for things in an order; those that are pinned need not be in it.</summary>
     public LayState Of(IReadOnlyList<int> order, CancellationToken stop)
     {
-        var filling = new Filling(problem, pad);
+        var filling = new Filling(problem, beside);
         foreach (var place in problem.Terms.Begun)
         {
             filling.Begin(place);
@@ -160,10 +162,12 @@ internal sealed class BottomLeft
     {
         var (ground, own) = (on.Ground, laying.Own);
         var (low, high) = (ground.Box.MinX - own.MinX, ground.Box.MaxX - own.MaxX);
-        if (high < low)
+        if (high < low - Bands.Touching)
         {
             return null;
         }
+
+        high = Math.Max(low, high);
 
         var foot = Foot(ground) - laying.Grown.Foot;
         var first = (int)Math.Ceiling(((ground.Box.MinY - own.MinY - foot) / height) - 1e-9);
@@ -317,17 +321,20 @@ internal sealed class BottomLeft
 
         /// <summary>How far the grown shape begins below its own.</summary>
         public double Pad => Own.MinY - Grown.Foot;
+
+        /// <summary>How far it stands out to a side of its own at most.</summary>
+        public double Beside => Math.Max(Own.MinX - Grown.MinX, Grown.MaxX - Own.MaxX);
     }
 
     /// <summary>A load that is being filled.</summary>
-    private sealed class OpenLoad(LayGround ground, double pad)
+    private sealed class OpenLoad(LayGround ground, double beside)
     {
         public LayGround Ground => ground;
 
         public List<(Bands Bands, int Row, double X)> Laid { get; } = [];
 
-        /// <summary>What is free of it; things grown by half of the room stand out of the ground by as much.</summary>
-        public FreeStretches Stretches { get; } = new(ground.Box.MinX - pad, ground.Box.MaxX + pad);
+        /// <summary>What is free of it, with what grown things stand out of the ground.</summary>
+        public FreeStretches Stretches { get; } = new(ground.Box.MinX - beside, ground.Box.MaxX + beside);
 
         public List<int> Things { get; } = [];
 
@@ -338,7 +345,7 @@ internal sealed class BottomLeft
     }
 
     /// <summary>Loads as they are being filled.</summary>
-    private sealed class Filling(LayProblem problem, double pad)
+    private sealed class Filling(LayProblem problem, double beside)
     {
         private readonly int[] used = new int[problem.Places.Count];
 
@@ -353,7 +360,7 @@ internal sealed class BottomLeft
         {
             used[place]++;
             State.Places.Add(place);
-            Loads.Add(new OpenLoad(problem.Grounds[place], pad));
+            Loads.Add(new OpenLoad(problem.Grounds[place], beside));
         }
 
         /// <summary>Gives the last load back; nothing lies on it.</summary>

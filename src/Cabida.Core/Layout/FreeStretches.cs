@@ -19,7 +19,8 @@ internal sealed class FreeStretches(double from, double to)
     {
         foreach (var (k, width) in thing.ByWidth)
         {
-            if (width > WidestOf(row + k))
+            // What fits to the hair fits.
+            if (width > WidestOf(row + k) + Bands.Touching)
             {
                 return false;
             }
@@ -71,7 +72,6 @@ internal sealed class FreeStretches(double from, double to)
             free = Math.Max(free, ends);
         }
 
-        // What fits to the hair fits.
-        return Math.Max(gap, to - free) + Bands.Touching;
+        return Math.Max(gap, to - free);
     }
 }

@@ -9,11 +9,12 @@ internal readonly record struct Extent(double MinX, double MinY, double MaxX, do
 internal sealed class LayThing
 {
     private readonly Dictionary<double, Extent> extents = [];
+    private readonly PlanePoint[] hull;
 
     public LayThing(LayItem item, LayShapes shapes, IReadOnlyList<double> turns)
     {
         Item = item;
-        (Own, Grown, Middle) = shapes;
+        (Own, Grown, Middle, hull) = shapes;
         Turns = Distinct(turns);
         foreach (var turn in Turns)
         {
@@ -37,9 +38,12 @@ internal sealed class LayThing
 
     /// <summary>Whether its box, turned somehow, is no larger than that of a ground.</summary>
     public bool MayLieOn(LayGround ground, bool turnsFreely) =>
-        turnsFreely || Turns.Select(ExtentAt).Any(e => e.MaxX - e.MinX <= ground.Box.Width && e.MaxY - e.MinY <= ground.Box.Height);
+        turnsFreely
+        || Turns
+            .Select(ExtentAt)
+            .Any(e => e.MaxX - e.MinX <= ground.Box.Width + Bands.Touching && e.MaxY - e.MinY <= ground.Box.Height + Bands.Touching);
 
-    /// <summary>Its own box at a turn.</summary>
+    /// <summary>The box of its outline at a turn, exactly: what is as wide as a sheet fits it.</summary>
     public Extent ExtentAt(double turn) => extents.TryGetValue(turn, out var known) ? known : Measured(turn);
 
     /// <summary>How the outline comes to lie when the middle of its box is at a point.</summary>
@@ -87,7 +91,7 @@ internal sealed class LayThing
     {
         var by = Motion.TurnLeft(turn);
         var (minX, minY, maxX, maxY) = (double.MaxValue, double.MaxValue, double.MinValue, double.MinValue);
-        foreach (var corner in Own.Rings.SelectMany(r => r))
+        foreach (var corner in hull)
         {
             var p = by.Of(corner);
             (minX, minY) = (Math.Min(minX, p.X), Math.Min(minY, p.Y));
@@ -98,13 +102,18 @@ internal sealed class LayThing
     }
 }
 
-/// <summary>The shapes of one kind of thing.</summary>
-internal sealed record LayShapes(LayShape Own, LayShape Grown, PlanePoint Middle)
+/// <summary>The shapes of one kind of thing, and the corners of its hull, about its middle.</summary>
+internal sealed record LayShapes(LayShape Own, LayShape Grown, PlanePoint Middle, PlanePoint[] Hull)
 {
     public static LayShapes Of(LayItem item, double scissorsRoom)
     {
         var middle = (Box.Of(item.Outline) ?? throw new ArgumentException("A thing without an outline.", nameof(item))).Centre;
         var own = LayShape.Of(item.Outline, 0, middle);
-        return new LayShapes(own, scissorsRoom > 0 ? LayShape.Of(item.Outline, scissorsRoom / 2, middle) : own, middle);
+        return new LayShapes(
+            own,
+            scissorsRoom > 0 ? LayShape.Of(item.Outline, scissorsRoom / 2, middle) : own,
+            middle,
+            [.. item.Outline.ConvexHull().Coordinates.Select(c => new PlanePoint(c.X - middle.X, c.Y - middle.Y))]
+        );
     }
 }

@@ -307,7 +307,7 @@ internal sealed class Releasing(Cabida.Store.Library library, PlanReader reader,
             .ToLookup(i => (i.Run, i.Piece));
         var whole = gone.Select(i => i with { Section = 0 }).ToHashSet();
         bool IsDone(string run) =>
-            read.Runs.FirstOrDefault(r => r.Run.Id == run) is { Unset: 0 }
+            read.Runs.FirstOrDefault(r => r.Run.Id == run) is not { Unset: > 0 }
             && read.Things.Where(t => t.Id.Run == run).All(t => whole.Contains(t.Id));
         return plan with
         {

@@ -97,6 +97,22 @@ public class LayoutSearchTests
             var plan = Plans(Many(6, 100, 50), [new(Rectangle(width, 160))], new LayTerms(5, LayTurning.None))[^1];
             plan.Loads.Count.ShouldBe(loads);
         }
+
+        // Round shapes are seen a little larger than they are, at one side more than at another: as wide as the ground they fit it.
+        var random = new Random(3);
+        for (var n = 0; n < 20; n++)
+        {
+            Area blob = Outlines.Union([
+                .. Enumerable
+                    .Range(0, 5)
+                    .Select(_ => (Area)Outlines.Rectangle(new Box(0, 0, 40, 12).Moved(30 * random.NextDouble(), 9 * random.NextDouble())))
+                    .Select(r => Outlines.Grown(r, 8 * random.NextDouble(), 0.01)),
+            ]);
+            var box = Box.Of(blob)!.Value;
+            List<LayItem> two = [new(ItemId.Of("a"), blob), new(ItemId.Of("b"), blob)];
+            var plan = Plans(two, [new(Rectangle(box.Width, 200, box.MinX))], new LayTerms(5, LayTurning.None), 0)[^1];
+            plan.NotLaid.ShouldBeEmpty();
+        }
     }
 
     [Fact]
