@@ -28,9 +28,6 @@ internal sealed class BottomLeft
     private readonly List<(double From, double To)> stretches = [];
     private long kept;
 
-    /// <summary>How much was looked at so far, in bands of pairs of things: what time goes by, the same on any machine.</summary>
-    public long Looked { get; private set; }
-
     public BottomLeft(LayProblem problem)
     {
         this.problem = problem;
@@ -42,6 +39,9 @@ internal sealed class BottomLeft
         var layings = problem.Things.SelectMany(t => t.Turns.Select(turn => LayingOf(t, turn))).ToList();
         (pad, beside) = (layings.Select(l => l.Pad).DefaultIfEmpty(0).Max(), layings.Select(l => l.Beside).DefaultIfEmpty(0).Max());
     }
+
+    /// <summary>How much was looked at so far, in bands of pairs of things: what time goes by, the same on any machine.</summary>
+    public long Looked { get; private set; }
 
     /// <summary>The plan for things in an order; those that are pinned need not be in it.</summary>
     public LayState Of(IReadOnlyList<int> order, CancellationToken stop)
@@ -168,7 +168,6 @@ internal sealed class BottomLeft
         }
 
         high = Math.Max(low, high);
-
         var foot = Foot(ground) - laying.Grown.Foot;
         var first = (int)Math.Ceiling(((ground.Box.MinY - own.MinY - foot) / height) - 1e-9);
         var top = Math.Min(ground.Box.MaxY, below ?? double.MaxValue);

@@ -15,8 +15,8 @@ namespace Cabida.Web.Plans;
 /// <param name="Marks">The middles of its marks.</param>
 internal sealed record CutPlacement(CutThing Thing, PlanItem At, Area Ink, Box Box, IReadOnlyList<PlanePoint> Marks)
 {
-    /// <summary>The box of its ink and its marks.</summary>
-    public Box Marked => Marks.Count == 0 ? Box : Box.Of(Outlines.Moved(Thing.InkAndMarks, At.At.Motion))!.Value;
+    /// <summary>The box of its ink and its marks; of what is turned by quarters, as in rows.</summary>
+    public Box Marked => At.At.Motion.Of(Thing.Marked);
 
     /// <summary>Its marks as they are cut, turned with it.</summary>
     public IEnumerable<CutGroup> MarkCuts => Marks.Select(m => CutGroups.OfMark(m, Parting.MarkSize, At.At.Degrees));
