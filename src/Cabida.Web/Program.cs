@@ -99,6 +99,7 @@ builder.Services.AddScoped<PlanLayer>();
 builder.Services.AddScoped<Releasing>();
 builder.Services.AddScoped<SentLoads>();
 builder.Services.AddScoped<BenchReader>();
+builder.Services.AddScoped<PressReader>();
 builder.Services.AddScoped<WeedingMemory>();
 builder.Services.AddScoped<DemoLibrary>();
 builder.Services.AddViews();

@@ -71,6 +71,7 @@ public class DependencyTests
         ["Pieces"],
         ["Plans"],
         ["Remedies"],
+        ["Pressing"],
     ];
 
     [Fact]

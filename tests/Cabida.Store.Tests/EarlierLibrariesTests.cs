@@ -102,7 +102,8 @@ public sealed class EarlierLibrariesTests
                 var motif = (await Library(path).Find(DocumentKinds.Motif, id))!.Document;
                 return motif.Name == Said(text, "name") && motif.Parts.Count == text["parts"]!.AsArray().Count;
             case "film":
-                return (await Library(path).Find(DocumentKinds.Film, id))!.Document.Colour == Said(text, "colour");
+                var film = (await Library(path).Find(DocumentKinds.Film, id))!.Document;
+                return film.Colour == Said(text, "colour") && film.Heat.From == (text["pressedAt"]?.GetValue<string>() ?? "");
             case "cutter":
                 return (await Library(path).Find(DocumentKinds.Cutter, id))!.Document.Name == Said(text, "name");
             case "job":

@@ -19,7 +19,7 @@ import './jobs/jobs.css';
 import './run/run.css';
 import './run/fit.css';
 import './cutting/cutting.css';
-import './run/bench.css';
+import './bench/bench.css';
 import './run/list/list.css';
 import './run/set/set.css';
 import './run/proof/proof.css';

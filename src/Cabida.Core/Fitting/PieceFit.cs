@@ -238,7 +238,7 @@ public sealed record PieceFit
             ? []
             : films
                 .Select(f => basis.FilmOf(f.Film.FilmId))
-                .DistinctBy(f => (f.Name, f.PressedAt))
+                .DistinctBy(f => (f.Name, f.Heat))
                 .Select(f => FilmOnBlank.TooHot(f, material))
                 .OfType<Phrase>()
                 .Select(p => Phrase.Say($"{p} Take another film, or correct what the goods stand."))

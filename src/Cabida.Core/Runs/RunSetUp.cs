@@ -94,6 +94,9 @@ public sealed record RunSetUp(
     /// <summary>Whether marks are cut with every film by which films are laid on one another.</summary>
     public bool LayerMarks { get; init; }
 
+    /// <summary>The press that its films are pressed with, by id; empty for the only one there is.</summary>
+    public string PressId { get; init; } = "";
+
     /// <summary>How a film lies under those over it.</summary>
     public FilmUnder UnderOf(string filmId) =>
         Layers.FirstOrDefault(l => l.FilmId == filmId) ?? new FilmUnder(filmId, LayerWay.Stacked, TypedLength.Empty);

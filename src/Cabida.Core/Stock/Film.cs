@@ -93,8 +93,12 @@ public sealed record Film(
     /// <summary>How pieces of it may be turned.</summary>
     public FilmDirection Direction { get; init; }
 
-    /// <summary>The heat it is pressed at, as typed; empty when it is not pressed or not known.</summary>
-    public string PressedAt { get; init; } = "";
+    /// <summary>What it needs of a press and bears of it.</summary>
+    public HeatPlan Heat { get; init; } = HeatPlan.None;
+
+    /// <summary>Whether it is pressed on: a film of the kind, or one with a heat plan, that stays.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool IsPressed => Purpose == FilmPurpose.Stays && (Material == FilmMaterial.HeatTransfer || !Heat.IsNone);
 
     /// <summary>How much it may stretch and gather before it shows: the product's own defaults for its material.</summary>
     [System.Text.Json.Serialization.JsonIgnore]

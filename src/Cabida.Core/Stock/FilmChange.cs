@@ -68,21 +68,7 @@ public static class FilmChange
             );
         }
 
-        var (cold, hot) = (Temperature.Read(from.PressedAt).ValueOrDefault, Temperature.Read(to.PressedAt).ValueOrDefault);
-        if (cold?.Celsius != hot?.Celsius)
-        {
-            changes.Add(
-                hot is { } heat
-                    ? cold is { } before
-                        ? Phrase.Say(
-                            $"It is pressed at {heat.Celsius:0} °C instead of {before.Celsius:0} °C; what lies under it has to "
-                                + $"stand that, and the hotter film goes on first."
-                        )
-                        : Phrase.Say($"It is pressed at {heat.Celsius:0} °C; the other is not pressed.")
-                    : Phrase.Say($"It is not pressed; the other is pressed at {cold!.Value.Celsius:0} °C.")
-            );
-        }
-
+        changes.AddRange(Heat(from.Heat, to.Heat));
         var (w, h) = (to.Width.OrZero(LengthRange.Object), to.Length.OrZero(LengthRange.Object));
         if (w != from.Width.OrZero(LengthRange.Object) || h != from.Length.OrZero(LengthRange.Object))
         {
@@ -90,6 +76,24 @@ public static class FilmChange
         }
 
         return changes;
+    }
+
+    private static IEnumerable<Phrase> Heat(HeatPlan from, HeatPlan to)
+    {
+        if (from.Window == to.Window)
+        {
+            yield break;
+        }
+
+        yield return (from.Window, to.Window) switch
+        {
+            ({ } before, { } now) => Phrase.Say(
+                $"It is pressed at {FilmOnBlank.Degrees(now)} instead of {FilmOnBlank.Degrees(before)}; what lies under it has to stand that."
+            ),
+            (null, { } now) => Phrase.Say($"It is pressed at {FilmOnBlank.Degrees(now)}; the other is not pressed."),
+            ({ } before, null) => Phrase.Say($"It is not pressed; the other is pressed at {FilmOnBlank.Degrees(before)}."),
+            _ => Phrase.Empty,
+        };
     }
 
     private static string Named(FilmMaterial material) =>

@@ -32,7 +32,7 @@ public static class FilmOnBlank
             );
         }
 
-        var pressed = Temperature.Read(film.PressedAt).ValueOrDefault;
+        var pressed = film.Heat.Window;
         var stands = Temperature.Read(material.StandsHeat).ValueOrDefault;
         if (TooHot(film, material) is { } tooHot)
         {
@@ -44,7 +44,7 @@ public static class FilmOnBlank
             notes.Add(
                 Phrase.Say(
                     $"What heat {goods} stand{(material.Name.Length > 0 ? "s" : "")} is not noted; {film.Name:strong} is pressed at "
-                        + $"{pressed.Value.Celsius:0} °C. Note it with the blank, or try a corner first."
+                        + $"{Degrees(pressed.Value)}. Note it with the blank, or try a corner first."
                 )
             );
         }
@@ -61,22 +61,28 @@ public static class FilmOnBlank
         return notes;
     }
 
-    /// <summary>That a film is pressed hotter than the goods stand; null where it is not, or one of both is not noted.</summary>
+    /// <summary>A range of heat in words: 155 °C, 150 to 160 °C.</summary>
+    /// <param name="window">From and to, in degrees Celsius.</param>
+    internal static string Degrees((double From, double To) window) =>
+        window.To - window.From < 0.05
+            ? FormattableString.Invariant($"{window.From:0.#} °C")
+            : FormattableString.Invariant($"{window.From:0.#} to {window.To:0.#} °C");
+
+    /// <summary>
+    /// That the least heat at which a film sets is more than the goods stand; null where it is not, or one of both is not noted.
+    /// </summary>
     public static Phrase? TooHot(Film film, Material material)
     {
         ArgumentNullException.ThrowIfNull(film);
         ArgumentNullException.ThrowIfNull(material);
-        if (
-            Temperature.Read(film.PressedAt).ValueOrDefault is not { } heat
-            || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most
-        )
+        if (film.Heat.Window is not { } heat || Temperature.Read(material.StandsHeat).ValueOrDefault is not { } most)
         {
             return null;
         }
 
         var goods = material.Name.Length > 0 ? $"{material.Name} stands" : "the goods stand";
-        return heat.Celsius > most.Celsius
-            ? Phrase.Say($"{film.Name:strong} is pressed at {heat.Celsius:0} °C, and {goods} {most.Celsius:0} °C.")
+        return heat.From > most.Celsius
+            ? Phrase.Say($"{film.Name:strong} is pressed at {Degrees(heat)}, and {goods} {most.Celsius:0} °C.")
             : null;
     }
 

@@ -18,7 +18,7 @@ public static class StockProblems
             .. Optional("laidWithin", film.LaidWithin, LengthRange.Uncertainty),
             .. Read("width", film.Width, LengthRange.Object),
             .. Read("length", film.Length, LengthRange.Object),
-            .. Temperature.Read(film.PressedAt).Problem is { } heat ? [Finding.Unusable("pressedAt", heat)] : Array.Empty<Finding>(),
+            .. film.Heat.Problems().Select(p => Finding.Unusable($"heat.{p.Field}", p.Problem)),
         ];
     }
 
@@ -61,6 +61,50 @@ public static class StockProblems
             .. Optional("blade.overcut", cutter.Blade.Overcut, BladeLengths),
         ];
     }
+
+    /// <summary>Problems of a press.</summary>
+    public static IReadOnlyList<Finding> Of(Press press)
+    {
+        ArgumentNullException.ThrowIfNull(press);
+        var heats = new[] { ("hottest", press.Hottest), ("shows", press.Shows), ("measured", press.Measured) };
+        List<Finding> found =
+        [
+            .. Named(press.Name),
+            .. Read("platenWidth", press.PlatenWidth, LengthRange.Object),
+            .. Read("platenHeight", press.PlatenHeight, LengthRange.Object),
+            .. Optional("overlap", press.Overlap, LengthRange.Margin),
+            .. heats.SelectMany(h => Temperature.Read(h.Item2).Problem is { } wrong ? [Finding.Unusable(h.Item1, wrong)] : NoFindings),
+        ];
+        if (string.IsNullOrWhiteSpace(press.Shows) != string.IsNullOrWhiteSpace(press.Measured))
+        {
+            var (lacking, words) = string.IsNullOrWhiteSpace(press.Shows)
+                ? ("shows", "What did it show when that was measured?")
+                : ("measured", "What did a thermometer read then?");
+            found.Add(Finding.Unusable(lacking, Phrase.Say($"{words}")));
+        }
+        else if (Math.Abs(press.OffBy) > MostOff)
+        {
+            found.Add(
+                Finding.Unusable(
+                    "measured",
+                    Phrase.Say($"{Math.Abs(press.OffBy):0.#} degrees off: one of the two was read or typed wrongly.")
+                )
+            );
+        }
+
+        double Side(TypedLength typed) => typed.OrZero(LengthRange.Object).Millimetres;
+        if (found.Count == 0 && Math.Min(Side(press.PlatenWidth), Side(press.PlatenHeight)) <= press.OverlapOr)
+        {
+            found.Add(Finding.Unusable("overlap", Phrase.Say($"Positions cannot overlap by as much as the platen is wide or high.")));
+        }
+
+        return found;
+    }
+
+    /// <summary>No press is off by more; degrees Celsius.</summary>
+    private const double MostOff = 60;
+
+    private static Finding[] NoFindings => [];
 
     /// <summary>Problems of what there is of a film.</summary>
     public static IReadOnlyList<Finding> Of(FilmStock stock)

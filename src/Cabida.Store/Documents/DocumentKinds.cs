@@ -24,10 +24,14 @@ public static class DocumentKinds
         new(new RowKind<Motif>("motif", new Forms(Forms.Same), m => m.Name, DocumentReferences.Of));
 
     /// <summary>Films.</summary>
-    public static DocumentKind<Film> Film { get; } = new(new RowKind<Film>("film", new Forms(Forms.Same), f => f.Name, _ => []));
+    public static DocumentKind<Film> Film { get; } =
+        new(new RowKind<Film>("film", new Forms(Forms.Same, FilmForms.WithHeatPlan), f => f.Name, _ => []));
 
     /// <summary>Cutters.</summary>
     public static DocumentKind<Cutter> Cutter { get; } = new(new RowKind<Cutter>("cutter", new Forms(Forms.Same), c => c.Name, _ => []));
+
+    /// <summary>Presses.</summary>
+    public static DocumentKind<Press> Press { get; } = new(new RowKind<Press>("press", Forms.First, p => p.Name, _ => []));
 
     /// <summary>Jobs.</summary>
     public static DocumentKind<Job> Job { get; } = new(new RowKind<Job>("job", new Forms(Forms.Same), j => j.Name, _ => []));
@@ -67,11 +71,11 @@ public static class DocumentKinds
 
     /// <summary>Released loads: they hold all that they were made from and refer to nothing.</summary>
     public static DocumentKind<ReleasedLoad> Load { get; } =
-        new(new RowKind<ReleasedLoad>("load", Forms.First, l => $"{l.Name}, load {l.Number} of {l.Of}", _ => []));
+        new(new RowKind<ReleasedLoad>("load", new Forms(FilmForms.WithHeatPlanIn), l => $"{l.Name}, load {l.Number} of {l.Of}", _ => []));
 
     /// <summary>All of them.</summary>
     public static IReadOnlyList<DocumentKind> All { get; } =
-    [Blank, Motif, Film, Cutter, Job, Run, Graphic, Workshop, WeedingBook, FilmStock, Plan, Load];
+    [Blank, Motif, Film, Cutter, Press, Job, Run, Graphic, Workshop, WeedingBook, FilmStock, Plan, Load];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

@@ -36,6 +36,7 @@ internal static class DocumentReferences
             .. run.Films.SelectMany(f => PinOf(DocumentKinds.Film.Kind, f)),
             .. run.Sides.SelectMany(s => PinOf(DocumentKinds.Motif.Kind, s.Motif)),
             .. run.Concessions.SelectMany(c => TypefaceOf(c.TypefaceId)),
+            .. run.PressId.Length > 0 ? [new Reference(DocumentKinds.Press.Kind, run.PressId)] : NoReferences,
         ];
 
     public static IEnumerable<Reference> Of(RunList list) =>

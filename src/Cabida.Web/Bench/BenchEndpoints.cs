@@ -21,10 +21,16 @@ internal static class BenchEndpoints
                     DrawnInks inks,
                     InkFactsCache facts,
                     WeedingMemory memory,
+                    PressReader presses,
                     CancellationToken stop
                 ) =>
                     await reader.Find(id, stop) is { } run
-                        ? TypedResults.Ok(BenchView.Of(run, inks, facts, await memory.Read(stop)))
+                        ? TypedResults.Ok(
+                            BenchView.Of(run, inks, facts, await memory.Read(stop)) with
+                            {
+                                Press = run.Run.Surface is null ? null : await presses.Of(run.Run, run.All, stop),
+                            }
+                        )
                         : TypedResults.NotFound()
             )
             .WithTags("Bench")

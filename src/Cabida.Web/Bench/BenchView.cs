@@ -100,6 +100,9 @@ internal sealed record BenchView(
     IReadOnlyList<HeldBack> Held
 )
 {
+    /// <summary>How it is pressed; null where nothing of it is.</summary>
+    public BenchPress? Press { get; init; }
+
     public static BenchView Of(BenchRun plan, DrawnInks inks, InkFactsCache facts, WeedingBook book)
     {
         var run = plan.Run;

@@ -33,6 +33,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         await AddAll(DocumentKinds.Film, stop);
         await AddAll(DocumentKinds.Motif, stop, m => m with { Parts = [.. m.Parts.Select(p => Placed(p, graphics))] });
         await AddAll(DocumentKinds.Cutter, stop);
+        await AddAll(DocumentKinds.Press, stop);
         await AddAll(DocumentKinds.FilmStock, stop);
         await AddAll(DocumentKinds.Job, stop);
         await AddAll(DocumentKinds.Run, stop, run => run with { List = Listed(run.List) });

@@ -26,6 +26,7 @@ internal static class Views
         services.AddScoped<IViews<Graphic, GraphicView>>(s => s.GetRequiredService<GraphicViews>());
         services.AddScoped<IViews<Film, FilmView>, FilmViews>();
         services.AddScoped<IViews<Cutter, CutterView>, CutterViews>();
+        services.AddScoped<IViews<Press, PressView>, PressViews>();
         services.AddScoped<IViews<FilmStock, FilmStockView>, FilmStockViews>();
         services.AddScoped<IViews<CutPlan, PlanView>, PlanViews>();
         services.AddScoped<IViews<ReleasedLoad, ReleasedView>, ReleasedViews>();

@@ -44,6 +44,11 @@ internal static class StockEndpoints
             TypedLength.Mm(292),
             TypedLength.Mm(292)
         ));
+        Map<Press, PressView>(api.MapGroup("/presses").WithTags("Stock"), DocumentKinds.Press, "Press", name => new Press(
+            name,
+            TypedLength.Mm(380),
+            TypedLength.Mm(300)
+        ));
         MapFilmStock(api.MapGroup("/stock").WithTags("Stock"));
     }
 
@@ -101,7 +106,7 @@ internal static class StockEndpoints
             .MapGet("", async Task<Ok<Listing<TView>>> (Listings listings, IViews<T, TView> views, CancellationToken stop) =>
                 TypedResults.Ok(await listings.Of(kind, s => views.Of(s, stop), stop))
             )
-            .WithName($"List{name}s");
+            .WithName($"List{(name.EndsWith('s') ? $"{name}es" : $"{name}s")}");
 
         group
             .MapPost(

@@ -43,6 +43,19 @@ internal sealed record CutterView(
     IReadOnlyList<CarrierTruth> Truths
 );
 
+/// <summary>
+/// A press with what is wrong in it, and how much hotter it is than it shows in degrees Celsius: 0 where it was never measured.
+/// </summary>
+internal sealed record PressView(
+    string Id,
+    int Revision,
+    DateTime ChangedAt,
+    Press Press,
+    double OffBy,
+    IReadOnlyList<Finding> Problems,
+    IReadOnlyList<string> UsedBy
+);
+
 /// <summary>A stock item as it is drawn; a shape that cannot be read is null.</summary>
 /// <param name="Id">The item.</param>
 /// <param name="Path">Its shape as path data, y up, from its lower left.</param>
@@ -103,6 +116,20 @@ internal sealed class FilmViews(Cabida.Store.Library library) : IViews<Film, Fil
             FilmLimits.UsualStroke(stored.Document.Material),
             StockProblems.Of(stored.Document),
             await library.UsedBy(DocumentKinds.Film, stored.Id, stop)
+        );
+}
+
+internal sealed class PressViews(Cabida.Store.Library library) : IViews<Press, PressView>
+{
+    public async Task<PressView> Of(Stored<Press> stored, CancellationToken stop) =>
+        new(
+            stored.Id,
+            stored.Revision,
+            stored.ChangedAt,
+            stored.Document,
+            stored.Document.OffBy,
+            StockProblems.Of(stored.Document),
+            await library.UsedBy(DocumentKinds.Press, stored.Id, stop)
         );
 }
 

@@ -22,6 +22,7 @@ public class FitTermsTests
         nameof(RunSetUp.Weeding),
         nameof(RunSetUp.Layers),
         nameof(RunSetUp.LayerMarks),
+        nameof(RunSetUp.PressId),
     ];
 
     [Fact]

@@ -31,7 +31,7 @@ public class FilmChangeTests
         Mirrored = true,
         ThinnestStroke = TypedLength.Mm(1),
         Material = FilmMaterial.HeatTransfer,
-        PressedAt = "155",
+        Heat = new HeatPlan("150", "160", "12"),
     };
 
     [Fact]
@@ -40,7 +40,7 @@ public class FilmChangeTests
         var said = string.Join(' ', FilmChange.Between(Navy, Cream).Select(p => p.ToString()));
         said.ShouldContain("Cream is cut mirrored, from the back.");
         said.ShouldContain("thinnest stroke is 1.00 mm instead of 0.80 mm");
-        said.ShouldContain("pressed at 155 °C");
+        said.ShouldContain("pressed at 150 to 160 °C");
         FilmChange.Between(Navy, Navy with { Name = "Sea", Colour = "#003355" }).ShouldBeEmpty();
     }
 

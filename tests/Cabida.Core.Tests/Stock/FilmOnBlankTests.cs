@@ -51,7 +51,7 @@ public class FilmOnBlankTests
     [Fact]
     public void Heat_beyond_what_the_goods_stand_is_said_and_so_is_heat_that_is_not_known()
     {
-        var transfer = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = "320 F" };
+        var transfer = Navy with { Material = FilmMaterial.HeatTransfer, Heat = new HeatPlan("320 F", "", "") };
         FilmOnBlank
             .Notes(transfer, new Material { Name = "nylon", StandsHeat = "140" })
             .ShouldHaveSingleItem()
@@ -85,7 +85,7 @@ public class FilmOnBlankTests
     [InlineData("80", "", false)]
     public void A_film_pressed_hotter_than_the_goods_stand_stops_the_piece(string stands, string pressed, bool stops)
     {
-        var film = Navy with { Material = FilmMaterial.HeatTransfer, PressedAt = pressed };
+        var film = Navy with { Material = FilmMaterial.HeatTransfer, Heat = new HeatPlan(pressed, "", "") };
         var shape = ZoneShape.Rectangle(new Box(-60, 0, 60, 40));
         var zone = new Zone(shape, shape, new(Length.Mm(120), Length.Zero), new(Length.Mm(40), Length.Zero), 20, []);
         var basis = new FitBasis(TestMotifs.Single("{name}"), null, null, zone, film, null, new AtHand(new BlockFace(), new InkCache()))
@@ -107,6 +107,6 @@ public class FilmOnBlankTests
     {
         Navy.Gives.ShouldBe(new StrainLimits(0.03, 0.005));
         (Navy with { Material = FilmMaterial.Card }).Gives.ShouldBe(new StrainLimits(0.003, 0.001));
-        StockProblems.Of(Navy with { PressedAt = "very hot" }).ShouldHaveSingleItem().Fields.ShouldBe(["pressedAt"]);
+        StockProblems.Of(Navy with { Heat = new HeatPlan("very hot", "", "") }).ShouldHaveSingleItem().Fields.ShouldBe(["heat.from"]);
     }
 }

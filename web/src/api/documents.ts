@@ -8,6 +8,7 @@ interface Kinds {
   graphics: { view: Schemas['GraphicView']; document: Schemas['Graphic']; sent: Schemas['Graphic'] };
   films: { view: Schemas['FilmView']; document: Schemas['Film']; sent: Schemas['Film'] };
   cutters: { view: Schemas['CutterView']; document: Schemas['Cutter']; sent: Schemas['Cutter'] };
+  presses: { view: Schemas['PressView']; document: Schemas['Press']; sent: Schemas['Press'] };
   jobs: { view: Schemas['JobView']; document: Schemas['Job']; sent: Schemas['Job'] };
   runs: { view: Schemas['RunView']; document: Schemas['Run']; sent: Schemas['RunDraft'] };
   plans: { view: Schemas['PlanView']; document: Schemas['CutPlan']; sent: Schemas['CutPlan'] };

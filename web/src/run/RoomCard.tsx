@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { StateMark } from './state';
+import { StateMark } from '../fit/StateMark';
 
 interface Props {
   piece: Pick<Schemas['PieceView'], 'rooms' | 'state' | 'mayBeCut'>;

@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { Ink } from '../board/Ink';
 import { figure, length } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
-import { StateMark } from './state';
+import { StateMark } from '../fit/StateMark';
 import type { SetUp } from './useRun';
 import type { Fitting } from './useFitting';
 import type { GroundOf } from './useGrounds';

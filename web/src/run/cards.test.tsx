@@ -6,7 +6,7 @@ import { due } from '../jobs/due';
 import { InkCard } from './InkCard';
 import { RoomCard } from './RoomCard';
 import { RoomChains } from './RoomChains';
-import { StateMark } from './state';
+import { StateMark } from '../fit/StateMark';
 
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined });
 const box = { minX: -50, minY: 10, maxX: 50, maxY: 40, width: 100, height: 30, centreX: 0, centreY: 25 };

@@ -7,6 +7,7 @@ import { useRemoval } from '../api/useRemoval';
 import { Choice } from '../fields/Choice';
 import { Conflict } from '../frame/TitleRow';
 import { FilmLimits } from './FilmLimits';
+import { HeatFields } from './HeatFields';
 import { UsualLength } from '../units/UsualLength';
 
 type Film = Schemas['Film'];
@@ -151,17 +152,6 @@ export function FilmCard({ id }: { id: string }) {
             </span>
           </label>
         )}
-        <label>
-          Pressed at
-          <Form.Control
-            size="sm"
-            aria-label={`Pressed at, ${film.name}`}
-            placeholder="not pressed"
-            value={film.pressedAt}
-            isInvalid={view.problems.some((p) => p.fields.includes('pressedAt'))}
-            onChange={(e) => set({ pressedAt: e.target.value })}
-          />
-        </label>
         {length('width', 'Sheet wide')}
         {length('length', 'Sheet long')}
         {SETTINGS.map(([key, label]) => (
@@ -176,6 +166,7 @@ export function FilmCard({ id }: { id: string }) {
         ))}
       </div>
       <FilmLimits view={view} film={film} onChange={set} />
+      {film.purpose === 'stays' && <HeatFields view={view} film={film} onChange={set} />}
       <Form.Control
         as="textarea"
         rows={2}

@@ -6,14 +6,16 @@ import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { CutterCard } from './CutterCard';
 import { FilmRack } from './FilmRack';
+import { PressCard } from './PressCard';
 import { Typefaces } from './Typefaces';
 import { WorkshopCard } from './WorkshopCard';
 
-/** Films as a rack, cutters and typefaces. */
+/** Films as a rack, cutters, presses and typefaces. */
 export function StockPage() {
   const films = useQuery({ queryKey: ['films'], queryFn: () => answer(api.GET('/api/films')) });
   const stock = useQuery({ queryKey: ['stock'], queryFn: () => answer(api.GET('/api/stock')) });
   const cutters = useQuery({ queryKey: ['cutters'], queryFn: () => answer(api.GET('/api/cutters')) });
+  const presses = useQuery({ queryKey: ['presses'], queryFn: () => answer(api.GET('/api/presses')) });
   const cache = useQueryClient();
   const addFilm = useMutation({
     mutationFn: (name: string) => answer(api.POST('/api/films', { body: { name } })),
@@ -23,7 +25,12 @@ export function StockPage() {
     mutationFn: (name: string) => answer(api.POST('/api/cutters', { body: { name } })),
     onSuccess: () => cache.invalidateQueries({ queryKey: ['cutters'] }),
   });
-  if (!films.data || !cutters.data || !stock.data) return <Waiting error={films.error ?? cutters.error ?? stock.error} />;
+  const addPress = useMutation({
+    mutationFn: (name: string) => answer(api.POST('/api/presses', { body: { name } })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ['presses'] }),
+  });
+  if (!films.data || !cutters.data || !stock.data || !presses.data)
+    return <Waiting error={films.error ?? cutters.error ?? stock.error ?? presses.error} />;
   return (
     <div className="page">
       <TitleRow title="Stock" about="What you cut, what you cut it with, and what you letter in" />
@@ -38,6 +45,14 @@ export function StockPage() {
           <CutterCard key={c.id} view={c} />
         ))}
         <NewStock what="cutter" hint="Measure what it really reaches: less than its mat." add={(name) => addCutter.mutate(name)} />
+      </div>
+      <h2 className="section">Presses</h2>
+      <BrokenCards kind="presses" of={presses.data.broken} />
+      <div className="stock-cards wide">
+        {presses.data.cards.map((p) => (
+          <PressCard key={p.id} id={p.id} />
+        ))}
+        <NewStock what="press" hint="Measure its platen, and once how hot it really is." add={(name) => addPress.mutate(name)} />
       </div>
       <h2 className="section">The workshop</h2>
       <WorkshopCard />

@@ -2,7 +2,7 @@ import type { Schemas } from '../../api/client';
 import { figure, length } from '../../units/units';
 import { useUnits } from '../../units/UnitsContext';
 import { Figures, roundRows } from '../InkCard';
-import { StateMark } from '../state';
+import { StateMark } from '../../fit/StateMark';
 
 /** The other sides of a piece, each with its size, its least room and how it goes round. */
 export function SidesFit({ piece }: { piece: Schemas['PieceView'] }) {

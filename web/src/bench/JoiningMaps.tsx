@@ -8,7 +8,7 @@ const [WIDTH, HEIGHT] = [520, 190];
 const PAD = { top: 14, right: 14, bottom: 14, left: 14 };
 
 /** How what was cut in sections is laid together: numbered as they are cut, marks upon marks. */
-export function BenchMaps({ maps }: { maps: readonly Schemas['BenchMap'][] }) {
+export function JoiningMaps({ maps }: { maps: readonly Schemas['BenchMap'][] }) {
   const { units } = useUnits();
   return (
     <section className="bench-surface" aria-label="Join">

@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { answer, api, type Schemas } from '../api/client';
-import { Board } from '../board/Board';
-import { Ink } from '../board/Ink';
 import { due } from '../jobs/due';
-import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
 import { Lacks } from '../readiness/Lacks';
-import { BenchMaps } from './BenchMaps';
-import { StateMark } from './state';
+import { Choice } from '../fields/Choice';
+import { JoiningMaps } from './JoiningMaps';
+import { PressTable } from './PressTable';
+import { Surface } from './Surface';
 import { BenchWeeding } from '../weeding/BenchWeeding';
 
 const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
@@ -21,8 +20,16 @@ const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
 
 const MIRRORED = { all: 'MIRRORED', some: 'PARTLY MIRRORED' };
 
+interface Props {
+  id: string;
+  job: Schemas['Job'];
+  name: string;
+  /** Has the run pressed by another press. */
+  onPress: (pressId: string) => void;
+}
+
 /** The card that goes to the bench: one page with what to load, how to cut it, and where to place it. */
-export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; name: string }) {
+export function BenchView({ id, job, name, onPress }: Props) {
   const { units } = useUnits();
   const { data, error } = useQuery({
     queryKey: ['bench', id],
@@ -38,6 +45,14 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
   return (
     <>
       <div className="bench-deeds no-print">
+        {data.press && data.press.choices.length > 0 && (
+          <Choice
+            label="Press"
+            value={data.press.pressId}
+            of={[...(data.press.pressId ? [] : [['', 'choose one'] as const]), ...data.press.choices.map((c) => [c.id, c.name] as const)]}
+            onChange={onPress}
+          />
+        )}
         <button type="button" className="btn btn-sm btn-main" onClick={() => window.print()}>
           Print the card
         </button>
@@ -98,9 +113,16 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
               ))}
           </div>
         </div>
-        {data.maps.length > 0 && <BenchMaps maps={data.maps} />}
+        {data.maps.length > 0 && <JoiningMaps maps={data.maps} />}
+        {data.press && <PressTable press={data.press} />}
         {data.surfaces.map((s) => (
-          <Surface key={s.size} of={s} round={data.isRound} goods={data.goods} />
+          <Surface
+            key={s.size}
+            of={s}
+            round={data.isRound}
+            goods={data.goods}
+            pressed={data.press?.artwork.filter((a) => a.size === s.size) ?? []}
+          />
         ))}
         {data.held.length > 0 && (
           <div className="bench-held">
@@ -120,86 +142,5 @@ export function BenchView({ id, job, name }: { id: string; job: Schemas['Job']; 
         <footer>All lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece.</footer>
       </article>
     </>
-  );
-}
-
-/** What pieces are measured in from: on a wall its rim or base, on what is flat an edge. */
-function edges(round: boolean, ofWall: string, faces: readonly Pick<Schemas['FaceView'], 'isWall'>[]) {
-  if (!round) return 'edge';
-  return faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall;
-}
-
-/** What is made on one size of the blank: where its sides are placed, and its pieces. */
-function Surface({ of, round, goods }: { of: Schemas['BenchSurface']; round: boolean; goods: Schemas['GoodsView'] }) {
-  const { units } = useUnits();
-  const sided = of.places.length > 1;
-  return (
-    <section className="bench-surface" aria-label={of.size ? `Size ${of.size}` : 'Pieces'}>
-      <div className="bench-body">
-        <div>
-          <h3>{of.size ? `Place, size ${of.size}` : 'Place'}</h3>
-          {of.places.map((p, i) => (
-            <p key={i}>
-              {p.zone && <b>{p.zone}: </b>}
-              <Words of={p.place} />
-            </p>
-          ))}
-        </div>
-        <div className="bench-faces">
-          {of.first &&
-            of.faces.map((face) => (
-              <Board
-                key={face.key}
-                label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
-                drawing={face.flat}
-                goods={goods}
-                dimensions={false}
-                pad={{ top: 8, right: 8, bottom: 20, left: 8 }}
-              >
-                {(scale) => (
-                  <g transform={scale.transform}>
-                    <Ink inks={of.first?.inks ?? []} />
-                  </g>
-                )}
-              </Board>
-            ))}
-        </div>
-      </div>
-      <table className="bench-pieces">
-        <thead>
-          <tr>
-            <th>Name</th>
-            {sided && <th>Side</th>}
-            <th>Load</th>
-            <th className="end">Width</th>
-            <th className="end">Height</th>
-            <th className="end">Letters</th>
-            <th className="end">Top below {edges(round, 'rim', of.faces)}</th>
-            <th className="end">Foot above {edges(round, 'base', of.faces)}</th>
-            <th>State</th>
-          </tr>
-        </thead>
-        <tbody>
-          {of.pieces.map((p, i) => (
-            <tr key={i} className={p.loads.length === 0 ? 'held' : ''}>
-              <th scope="row">
-                {p.name}
-                {p.copies > 1 && <span className="hint"> × {p.copies}</span>}
-              </th>
-              {sided && <td>{p.zone}</td>}
-              <td>{p.loads.join(', ') || 'held back'}</td>
-              {[p.width, p.height, p.letterHeight || '–', p.belowRim, p.aboveBase].map((mm, j) => (
-                <td key={j} className="end">
-                  {typeof mm === 'number' ? figure(mm, units) : (mm ?? 'not known')}
-                </td>
-              ))}
-              <td>
-                <StateMark piece={p} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

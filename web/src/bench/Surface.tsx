@@ -1,0 +1,118 @@
+import { Fragment } from 'react';
+import type { Schemas } from '../api/client';
+import { Board } from '../board/Board';
+import { Ink } from '../board/Ink';
+import { StateMark } from '../fit/StateMark';
+import { figure } from '../units/units';
+import { useUnits } from '../units/UnitsContext';
+import { Words } from '../units/Words';
+import { Platens } from './Platens';
+
+/** What pieces are measured in from: on a wall its rim or base, on what is flat an edge. */
+function edges(round: boolean, ofWall: string, faces: readonly Pick<Schemas['FaceView'], 'isWall'>[]) {
+  if (!round) return 'edge';
+  return faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall;
+}
+
+interface SurfaceProps {
+  of: Schemas['BenchSurface'];
+  round: boolean;
+  goods: Schemas['GoodsView'];
+  /** Where the platen is laid on it. */
+  pressed: readonly Schemas['PressedArtwork'][];
+}
+
+/** What is made on one size of the blank: where its sides are placed, and its pieces. */
+export function Surface({ of, round, goods, pressed }: SurfaceProps) {
+  const { units } = useUnits();
+  const sided = of.places.length > 1;
+  return (
+    <section className="bench-surface" aria-label={of.size ? `Size ${of.size}` : 'Pieces'}>
+      <div className="bench-body">
+        <div>
+          <h3>{of.size ? `Place, size ${of.size}` : 'Place'}</h3>
+          {of.places.map((p, i) => (
+            <p key={i}>
+              {p.zone && <b>{p.zone}: </b>}
+              <Words of={p.place} />
+            </p>
+          ))}
+          {pressed.map((a, i) => (
+            <Fragment key={i}>
+              {a.plan && (
+                <p>
+                  {a.plan.positions.length === 1
+                    ? 'The platen is laid once'
+                    : `The platen is laid ${a.plan.positions.length} times, ${a.plan.across} across`}
+                  {of.faces.length > 1 && ` on the ${of.faces.find((f) => f.key === a.face)?.name ?? a.face}`}, as it is drawn.
+                </p>
+              )}
+              {a.notes.map((n, j) => (
+                <p key={j}>
+                  <Words of={n} />
+                </p>
+              ))}
+            </Fragment>
+          ))}
+        </div>
+        <div className="bench-faces">
+          {of.first &&
+            of.faces.map((face) => (
+              <Board
+                key={face.key}
+                label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
+                drawing={face.flat}
+                goods={goods}
+                dimensions={false}
+                pad={{ top: 8, right: 8, bottom: 20, left: 8 }}
+              >
+                {(scale) => (
+                  <>
+                    <g transform={scale.transform}>
+                      <Ink inks={of.first?.inks ?? []} />
+                    </g>
+                    <Platens of={pressed.filter((a) => a.face === face.key).flatMap((a) => a.plan?.positions ?? [])} scale={scale} />
+                  </>
+                )}
+              </Board>
+            ))}
+        </div>
+      </div>
+      <table className="bench-pieces">
+        <thead>
+          <tr>
+            <th>Name</th>
+            {sided && <th>Side</th>}
+            <th>Load</th>
+            <th className="end">Width</th>
+            <th className="end">Height</th>
+            <th className="end">Letters</th>
+            <th className="end">Top below {edges(round, 'rim', of.faces)}</th>
+            <th className="end">Foot above {edges(round, 'base', of.faces)}</th>
+            <th>State</th>
+          </tr>
+        </thead>
+        <tbody>
+          {of.pieces.map((p, i) => (
+            <tr key={i} className={p.loads.length === 0 ? 'held' : ''}>
+              <th scope="row">
+                {p.name}
+                {p.copies > 1 && <span className="hint"> × {p.copies}</span>}
+              </th>
+              {sided && <td>{p.zone}</td>}
+              <td>{p.loads.join(', ') || 'held back'}</td>
+              {[p.width, p.height, p.letterHeight || '–', p.belowRim, p.aboveBase].map((mm, j) => (
+                <td key={j} className="end">
+                  {typeof mm === 'number' ? figure(mm, units) : (mm ?? 'not known')}
+                </td>
+              ))}
+              <td>
+                <StateMark piece={p} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
