@@ -72,6 +72,7 @@ public class DependencyTests
         ["Plans"],
         ["Remedies"],
         ["Pressing"],
+        ["Steps"],
     ];
 
     [Fact]
