@@ -2,6 +2,7 @@ import { Navigate, Route, Routes } from 'react-router';
 import { CuttingPage } from './cutting/CuttingPage';
 import { ReleasedPage } from './cutting/ReleasedPage';
 import { Header } from './frame/Header';
+import { DayPage } from './jobs/DayPage';
 import { JobsPage } from './jobs/JobsPage';
 import { JobPage } from './jobs/JobPage';
 import { MotifPage } from './motifs/MotifPage';
@@ -23,6 +24,7 @@ export function App() {
         <Routes>
           <Route path="/" element={<Navigate to="/jobs" replace />} />
           <Route path="/jobs" element={<JobsPage />} />
+          <Route path="/jobs/day" element={<DayPage />} />
           <Route path="/jobs/:id" element={<JobPage />} />
           <Route path="/runs/:id/:view" element={<RunPage />} />
           <Route path="/shelf" element={<ShelfPage />} />

@@ -20,6 +20,7 @@ import './run/run.css';
 import './run/fit.css';
 import './cutting/cutting.css';
 import './bench/bench.css';
+import './making/making.css';
 import './run/list/list.css';
 import './run/set/set.css';
 import './run/proof/proof.css';

@@ -13,4 +13,9 @@ public sealed record Job(
     [property: MaxLength(DocumentGate.LongestName)] string Customer,
     [property: MaxLength(20)] string Due,
     string Note = ""
-);
+)
+{
+    /// <summary>The time of that day, as typed; empty for when the workshop closes.</summary>
+    [MaxLength(Stock.WorkHours.MostLetters)]
+    public string DueAt { get; init; } = "";
+}

@@ -97,6 +97,10 @@ public sealed record RunSetUp(
     /// <summary>The press that its films are pressed with, by id; empty for the only one there is.</summary>
     public string PressId { get; init; } = "";
 
+    /// <summary>The steps of its making; none for those that follow from its films and goods.</summary>
+    [MaxLength(MakingStep.Most)]
+    public IReadOnlyList<MakingStep> Steps { get; init; } = [];
+
     /// <summary>How a film lies under those over it.</summary>
     public FilmUnder UnderOf(string filmId) =>
         Layers.FirstOrDefault(l => l.FilmId == filmId) ?? new FilmUnder(filmId, LayerWay.Stacked, TypedLength.Empty);

@@ -62,6 +62,13 @@ public static class StockProblems
         ];
     }
 
+    /// <summary>Problems of the maker's own settings.</summary>
+    public static IReadOnlyList<Finding> Of(Workshop workshop)
+    {
+        ArgumentNullException.ThrowIfNull(workshop);
+        return [.. workshop.Hours.SelectMany((h, i) => h.Problems().Select(p => Finding.Unusable($"hours.{i}.{p.Field}", p.Problem)))];
+    }
+
     /// <summary>Problems of a press.</summary>
     public static IReadOnlyList<Finding> Of(Press press)
     {

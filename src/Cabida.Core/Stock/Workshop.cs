@@ -13,6 +13,13 @@ public sealed record Workshop(string Name, string Contact, string MarkId)
     [System.ComponentModel.DataAnnotations.MaxLength(500)]
     public IReadOnlyList<string> Favourites { get; init; } = [];
 
+    /// <summary>When it is open, Monday first; none for the usual.</summary>
+    [System.ComponentModel.DataAnnotations.MaxLength(WorkHours.Days)]
+    public IReadOnlyList<WorkHours> Hours { get; init; } = [];
+
+    /// <summary>When it is open on a day of the week, Monday being 0.</summary>
+    public WorkHours HoursOf(int day) => Hours.Count == WorkHours.Days ? Hours[day] : WorkHours.Usual[day];
+
     /// <summary>Before anything was typed.</summary>
     public static Workshop Unnamed { get; } = new("", "", "");
 }

@@ -60,6 +60,12 @@ public static class DocumentKinds
     public static DocumentKind<WeedingBook> WeedingBook { get; } =
         new(new RowKind<WeedingBook>("weeding", new Forms(Forms.Same), _ => "Weeding", _ => []));
 
+    /// <summary>What the workshop remembers of its pace at the bench; there is one.</summary>
+    public static DocumentKind<BenchBook> BenchBook { get; } = new(new RowKind<BenchBook>("bench", Forms.First, _ => "Bench", _ => []));
+
+    /// <summary>How far the making of each run is, under the run's id. It names the run and does not hold it.</summary>
+    public static DocumentKind<Making> Making { get; } = new(new RowKind<Making>("making", Forms.First, _ => "Making", _ => []));
+
     /// <summary>
     /// What there is of each film, under the film's id. It names the film and does not hold it: of a film that is taken away it comes back
     /// with the film.
@@ -75,7 +81,7 @@ public static class DocumentKinds
 
     /// <summary>All of them.</summary>
     public static IReadOnlyList<DocumentKind> All { get; } =
-    [Blank, Motif, Film, Cutter, Press, Job, Run, Graphic, Workshop, WeedingBook, FilmStock, Plan, Load];
+    [Blank, Motif, Film, Cutter, Press, Job, Run, Graphic, Workshop, WeedingBook, BenchBook, Making, FilmStock, Plan, Load];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

@@ -6,6 +6,7 @@ using Cabida.Core.Stock;
 using Cabida.Web.Blanks;
 using Cabida.Web.Graphics;
 using Cabida.Web.Jobs;
+using Cabida.Web.Making;
 using Cabida.Web.Motifs;
 using Cabida.Web.Plans;
 using Cabida.Web.Runs;
@@ -30,6 +31,7 @@ internal static class Views
         services.AddScoped<IViews<FilmStock, FilmStockView>, FilmStockViews>();
         services.AddScoped<IViews<CutPlan, PlanView>, PlanViews>();
         services.AddScoped<IViews<ReleasedLoad, ReleasedView>, ReleasedViews>();
+        services.AddScoped<IViews<Core.Runs.Making, KeptMakingView>, MakingViews>();
         services.AddScoped<IViews<Workshop, WorkshopView>, WorkshopViews>();
         services.AddScoped<Proofs.WorkshopMark>();
         services.AddScoped<RunCards>();

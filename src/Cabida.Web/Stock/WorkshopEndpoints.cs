@@ -1,3 +1,4 @@
+using Cabida.Core.Findings;
 using Cabida.Core.Stock;
 using Cabida.Store;
 using Cabida.Web.Library;
@@ -6,12 +7,34 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Cabida.Web.Stock;
 
 /// <summary>The maker's own settings.</summary>
-internal sealed record WorkshopView(string Id, int Revision, DateTime ChangedAt, Workshop Workshop);
+/// <param name="Id">Its id.</param>
+/// <param name="Revision">Its revision.</param>
+/// <param name="ChangedAt">When it was changed.</param>
+/// <param name="Workshop">What was typed.</param>
+/// <param name="Hours">When it is open, Monday first.</param>
+/// <param name="Problems">What cannot be used of them.</param>
+internal sealed record WorkshopView(
+    string Id,
+    int Revision,
+    DateTime ChangedAt,
+    Workshop Workshop,
+    IReadOnlyList<WorkHours> Hours,
+    IReadOnlyList<Finding> Problems
+);
 
 internal sealed class WorkshopViews : IViews<Workshop, WorkshopView>
 {
     public Task<WorkshopView> Of(Stored<Workshop> stored, CancellationToken stop) =>
-        Task.FromResult(new WorkshopView(stored.Id, stored.Revision, stored.ChangedAt, stored.Document));
+        Task.FromResult(
+            new WorkshopView(
+                stored.Id,
+                stored.Revision,
+                stored.ChangedAt,
+                stored.Document,
+                [.. Enumerable.Range(0, WorkHours.Days).Select(stored.Document.HoursOf)],
+                StockProblems.Of(stored.Document)
+            )
+        );
 }
 
 internal static class WorkshopEndpoints

@@ -23,6 +23,7 @@ public class FitTermsTests
         nameof(RunSetUp.Layers),
         nameof(RunSetUp.LayerMarks),
         nameof(RunSetUp.PressId),
+        nameof(RunSetUp.Steps),
     ];
 
     [Fact]

@@ -22,7 +22,7 @@ function Ordering({ id }: { id: string }) {
   const go = useNavigate();
   const cache = useQueryClient();
   const [name, setName] = useState('');
-  const job = useDocument(documentSource('jobs', id, { key: ['job', id], of: (v) => v.job, touches: [['jobs']] }));
+  const job = useDocument(documentSource('jobs', id, { key: ['job', id], of: (v) => v.job, touches: [['jobs'], ['day']] }));
   const add = useMutation({
     mutationFn: () => answer(api.POST('/api/jobs/{id}/runs', { params, body: { name: name.trim() } })),
     onSuccess: (run) => {
@@ -81,6 +81,17 @@ function Ordering({ id }: { id: string }) {
         <label>
           Due
           <Form.Control size="sm" type="date" value={document.due} onChange={(e) => set({ due: e.target.value })} />
+        </label>
+        <label>
+          At
+          <Form.Control
+            size="sm"
+            className="narrow"
+            maxLength={20}
+            placeholder="closing"
+            value={document.dueAt}
+            onChange={(e) => set({ dueAt: e.target.value })}
+          />
         </label>
         <label className="wide">
           Note

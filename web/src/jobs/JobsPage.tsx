@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { answer, api } from '../api/client';
 import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
@@ -21,7 +21,13 @@ export function JobsPage() {
   if (!data) return <Waiting error={error} />;
   return (
     <div className="page">
-      <TitleRow title="Jobs" about={data.cards.length ? 'by the day they are due' : ''} />
+      <TitleRow title="Jobs" about={data.cards.length ? 'by the day they are due' : ''}>
+        {data.cards.length > 0 && (
+          <Link to="/jobs/day" className="btn btn-sm btn-line">
+            The day at the bench
+          </Link>
+        )}
+      </TitleRow>
       {data.cards.length + data.broken.length === 0 && (
         <div className="empty">
           <p>No job yet. A job is an order: who wants it, for when, and its runs of names.</p>

@@ -7,7 +7,7 @@ import { due } from '../jobs/due';
 import { RunPlans } from '../cutting/RunPlans';
 import { ProofView } from './proof/ProofView';
 import { AllSet } from './AllSet';
-import { BenchView } from '../bench/BenchView';
+import { BenchPage } from '../bench/BenchPage';
 import { FitView } from './FitView';
 import { ReadinessLine } from '../readiness/ReadinessLine';
 import { SetUpView } from './SetUpView';
@@ -86,7 +86,13 @@ function Running({ id, at }: { id: string; at: string }) {
       )}
       {at === 'bench' && (
         <AllSet id={id}>
-          <BenchView id={id} job={view.job} name={setUp.name} onPress={(pressId) => run.editSetUp((r) => ({ ...r, pressId }))} />
+          <BenchPage
+            id={id}
+            job={view.job}
+            name={setUp.name}
+            onPress={(pressId) => run.editSetUp((r) => ({ ...r, pressId }))}
+            onSteps={(change) => run.editSetUp((r) => ({ ...r, steps: change(r.steps) }))}
+          />
         </AllSet>
       )}
     </div>

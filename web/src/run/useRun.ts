@@ -29,6 +29,8 @@ export function useRun(id: string) {
       ['plan'],
       ['cutting'],
       ['bench', id],
+      ['making', id],
+      ['day'],
     ],
     previews: true,
   });

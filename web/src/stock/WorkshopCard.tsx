@@ -4,12 +4,13 @@ import { answer, api } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict } from '../frame/TitleRow';
+import { WorkHours } from './WorkHours';
 
 /** The maker's own: name, how to be reached, and the mark that stands on proofs. */
 export function WorkshopCard() {
   const graphics = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')), select: (l) => l.cards });
   const own = useDocument({
-    ...documentSource('workshops', 'workshop', { key: ['workshop'], of: (v) => v.workshop, touches: [['proof']] }),
+    ...documentSource('workshops', 'workshop', { key: ['workshop'], of: (v) => v.workshop, touches: [['proof'], ['day']] }),
     load: () => answer(api.GET('/api/workshops')),
   });
   const { document, edit } = own;
@@ -51,6 +52,7 @@ export function WorkshopCard() {
           ))}
         </Form.Select>
       </label>
+      {own.view && <WorkHours view={own.view} hours={document.hours} onChange={(hours) => edit((w) => ({ ...w, hours }))} />}
       <p className="soft small">They stand on proofs. A mark is one of the graphics that were brought into a motif.</p>
     </section>
   );

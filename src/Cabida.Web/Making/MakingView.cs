@@ -1,0 +1,135 @@
+using Cabida.Core.Findings;
+using Cabida.Core.Measures;
+using Cabida.Core.Runs;
+using Cabida.Core.Steps;
+
+namespace Cabida.Web.Making;
+
+/// <summary>A step as the bench shows it; times in minutes and in words.</summary>
+/// <param name="Step">It as typed.</param>
+/// <param name="Called">What it is called.</param>
+/// <param name="Usual">What is usual of it: for a piece, once, and the wait, as they would be typed.</param>
+/// <param name="Hands">Hands on for all pieces; minutes.</param>
+/// <param name="Wait">How long it rests then.</param>
+/// <param name="IsOpen">Whether it is still to do.</param>
+/// <param name="DoneOn">When it was ticked; empty where it was not.</param>
+/// <param name="Took">What it took, as typed.</param>
+/// <param name="Pace">How fast the maker is at its kind.</param>
+internal sealed record StepView(
+    MakingStep Step,
+    string Called,
+    UsualTimes Usual,
+    double Hands,
+    double Wait,
+    bool IsOpen,
+    string DoneOn,
+    string Took,
+    BenchPace Pace
+);
+
+/// <summary>What is usual of a step, as it would be typed.</summary>
+internal sealed record UsualTimes(string PerPiece, string PerBatch, string Wait);
+
+/// <summary>A piece with how far it is.</summary>
+internal sealed record StagedPiece(string Id, string Name, int Copies, PieceStage Stage);
+
+/// <summary>How far the making of a run is, and what it still takes.</summary>
+/// <param name="Revision">The revision of what was ticked; 0 before anything was.</param>
+/// <param name="Steps">Its steps.</param>
+/// <param name="IsOffered">Whether they are those that follow from films and goods.</param>
+/// <param name="IsAbout">Whether loads and weeding are estimated without its plan.</param>
+/// <param name="Problems">What cannot be used of its own steps.</param>
+/// <param name="Pieces">Its pieces.</param>
+/// <param name="HandsLeft">Hands on that are left; minutes.</param>
+/// <param name="Next">What is next; empty when all is done.</param>
+internal sealed record MakingView(
+    int Revision,
+    IReadOnlyList<StepView> Steps,
+    bool IsOffered,
+    bool IsAbout,
+    IReadOnlyList<Finding> Problems,
+    IReadOnlyList<StagedPiece> Pieces,
+    double HandsLeft,
+    string Next
+)
+{
+    /// <summary>The making of a run.</summary>
+    /// <param name="run">What it follows from.</param>
+    /// <param name="runId">The run.</param>
+    /// <param name="making">What was ticked.</param>
+    /// <param name="revision">The revision of that.</param>
+    /// <param name="book">What the workshop remembers of its pace.</param>
+    /// <param name="cut">What of it was cut.</param>
+    public static MakingView Of(RunMaking run, string runId, Core.Runs.Making making, int revision, BenchBook book, CutCounts cut)
+    {
+        List<StagedPiece> pieces =
+        [
+            .. run.Pieces.Select(p => new StagedPiece(
+                p.Id,
+                p.Name,
+                p.Copies,
+                PieceStages.Of(p.IsApproved, cut.IsCut(runId, p), making.Ticked.GetValueOrDefault(p.Id))
+            )),
+        ];
+        if (run.Facts is not { } facts)
+        {
+            return new MakingView(revision, [], true, run.IsAbout, [], pieces, 0, "");
+        }
+
+        var read = ReadSteps.Of(run.Own, facts, book);
+        var done = making.Done.Select(d => d.StepId).ToHashSet(StringComparer.Ordinal);
+        var stages = pieces.ConvertAll(p => p.Stage);
+        List<StepView> steps =
+        [
+            .. read.Steps.Select(s =>
+            {
+                var ticked = making.Done.LastOrDefault(d => d.StepId == s.Step.Id);
+                return new StepView(
+                    s.Step,
+                    s.Step.Called,
+                    new UsualTimes(Said(s.Usual.PerPiece), Said(s.Usual.PerBatch), Said(s.Usual.Wait)),
+                    s.Hands,
+                    s.Time.Wait,
+                    PieceStages.IsOpen(s.Step, done, stages),
+                    ticked?.On ?? "",
+                    ticked?.Took ?? "",
+                    BenchPace.Of(book.Took, s.Step.Kind)
+                );
+            }),
+        ];
+        var open = steps.Where(s => s.IsOpen).ToList();
+        return new MakingView(
+            revision,
+            steps,
+            read.IsOffered,
+            run.IsAbout,
+            read.Problems,
+            pieces,
+            open.Sum(s => s.Hands),
+            open.FirstOrDefault()?.Called ?? ""
+        );
+    }
+
+    private static string Said(double minutes) => minutes > 0 ? TypedDuration.Say(minutes) : "0";
+}
+
+/// <summary>How many things of pieces were released and cut, by run and piece.</summary>
+internal sealed class CutCounts
+{
+    private readonly Dictionary<(string Run, string Piece), int> counts = [];
+
+    public CutCounts(IEnumerable<(string Id, Core.Plans.ReleasedLoad Load)> loads)
+    {
+        // What was parted is cut once its last section is; a load that was released and not cut yet counts for nothing.
+        var items = loads.SelectMany(l => l.Load.Items.Select(i => (i.Id, IsCut: l.Load.Cuts.Count > 0))).GroupBy(i => i.Id with { Section = 0 });
+        foreach (var whole in items.Where(g => g.All(i => i.IsCut)))
+        {
+            var key = (whole.Key.Run, whole.Key.Piece);
+            counts[key] = counts.GetValueOrDefault(key) + 1;
+        }
+    }
+
+    /// <summary>Whether all copies of a piece are cut in all films.</summary>
+    public bool IsCut(string run, MadePiece piece) =>
+        piece.Things > 0 && counts.GetValueOrDefault((run, piece.Id)) >= piece.Things * Math.Max(1, piece.Copies);
+}
