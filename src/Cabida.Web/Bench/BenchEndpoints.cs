@@ -1,8 +1,11 @@
 using System.Text.Json;
 using Cabida.Core.Checking;
 using Cabida.Core.Plans;
+using Cabida.Core.Stock;
+using Cabida.Core.Waste;
 using Cabida.Store;
 using Cabida.Web.Inks;
+using Cabida.Web.Making;
 using Cabida.Web.Plans;
 using Cabida.Web.Runs;
 using Cabida.Web.Weeding;
@@ -22,19 +25,36 @@ internal static class BenchEndpoints
                     InkFactsCache facts,
                     WeedingMemory memory,
                     PressReader presses,
+                    RunMakings makings,
                     CancellationToken stop
                 ) =>
-                    await reader.Find(id, stop) is { } run
-                        ? TypedResults.Ok(
-                            BenchView.Of(run, inks, facts, await memory.Read(stop)) with
-                            {
-                                Press = run.Run.Surface is null ? null : await presses.Of(run.Run, run.All, stop),
-                            }
-                        )
-                        : TypedResults.NotFound()
+                {
+                    if (await reader.Find(id, stop) is not { } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
+
+                    var book = await memory.Read(stop);
+                    var press = run.Run.Surface is null ? null : await presses.Of(run.Run, run.All, stop);
+                    await Tell(run, book, press?.Seconds ?? 0, makings, stop);
+                    return TypedResults.Ok(BenchView.Of(run, inks, facts, book) with { Press = press });
+                }
             )
             .WithTags("Bench")
             .WithName("GetBench");
+
+    /// <summary>Once all loads of a run are planned, its steps are of those; what was released is weeded and cut as it was.</summary>
+    private static async Task Tell(BenchRun run, WeedingBook book, int pressSeconds, RunMakings makings, CancellationToken stop)
+    {
+        if (run.Run.Surface is null || run.Released.Count > 0 || run.Loads.Count == 0)
+        {
+            return;
+        }
+
+        double Weeded((LaidPlan Plan, CutLoad Load, int) of) =>
+            WeedingPace.Of(book.Took, of.Plan.Read.Film!.Purpose).MinutesOf(of.Load.Weeds.Weeding);
+        await makings.Told(run.Run, run.Loads.Count, run.Loads.Sum(l => l.Load.Weeds.Weeding.CutLength), run.Loads.Sum(Weeded), pressSeconds, stop);
+    }
 }
 
 /// <summary>Reads runs for the bench.</summary>

@@ -75,14 +75,14 @@ internal sealed class RunMakings(
     /// <summary>Keeps what a run's plans tell of its loads.</summary>
     /// <param name="run">The run.</param>
     /// <param name="loads">How many loads there are.</param>
-    /// <param name="cutMinutes">How long the cutter takes.</param>
+    /// <param name="cutLength">The length of all cuts; millimetres.</param>
     /// <param name="weedMinutes">How long weeding takes.</param>
     /// <param name="pressSeconds">How long a piece is under the press.</param>
     /// <param name="stop">Ends it.</param>
     public async Task<RunMaking> Told(
         ReadRun run,
         int loads,
-        double cutMinutes,
+        double cutLength,
         double weedMinutes,
         double pressSeconds,
         CancellationToken stop
@@ -96,7 +96,7 @@ internal sealed class RunMakings(
 
         var told = known with
         {
-            Facts = facts with { Loads = loads, CutMinutes = cutMinutes, WeedMinutes = weedMinutes, PressSeconds = pressSeconds },
+            Facts = facts with { Loads = loads, CutMinutes = CutMinutes(run, cutLength), WeedMinutes = weedMinutes, PressSeconds = pressSeconds },
             IsAbout = false,
         };
         await Keep(run, told, stop);
@@ -182,7 +182,6 @@ internal sealed class RunMakings(
         }
 
         var by = sample.Count == 0 ? 0 : (double)count / sample.Count;
-        var pace = (run.Cutter?.Pace ?? CutterPace.Usual).Cutting;
         var reach = films.Select(f => run.Cutter?.ReachOf(f)).OfType<(double Width, double Height)>().Select(r => r.Width * r.Height);
         var sheet = reach.DefaultIfEmpty(300 * 300).Min();
         var pressing = Core.Wording.Outcome<RunPressing?>
@@ -195,11 +194,14 @@ internal sealed class RunMakings(
             surface.Wall is not null,
             run.Blank.Surface == SurfaceKind.Framed,
             Math.Max(films.Count, (int)Math.Ceiling(by * area / (Filled * sheet))),
-            by * length / pace / 60 * CornersTake,
+            CutMinutes(run, by * length),
             by * weed,
             pressing?.Seconds ?? 0
         );
     }
+
+    private static double CutMinutes(ReadRun run, double length) =>
+        length / (run.Cutter?.Pace ?? CutterPace.Usual).Cutting / 60 * CornersTake;
 
     private static readonly Dictionary<string, Film> NoFilms = [];
 }
