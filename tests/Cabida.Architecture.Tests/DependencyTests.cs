@@ -73,6 +73,7 @@ public class DependencyTests
         ["Remedies"],
         ["Pressing"],
         ["Steps"],
+        ["Costs"],
     ];
 
     [Fact]

@@ -22,8 +22,7 @@ public sealed class MakingTests : IDisposable
 
     private Task<JsonNode> Tick(string step, bool isDone, string took = "") => Put($"{Making}/steps/{step}", new { isDone, took });
 
-    private static List<string> Stages(JsonNode making) =>
-        [.. making["pieces"]!.AsArray().Select(p => (string)p!["stage"]!).Distinct()];
+    private static List<string> Stages(JsonNode making) => [.. making["pieces"]!.AsArray().Select(p => (string)p!["stage"]!).Distinct()];
 
     [Fact]
     public async Task Steps_follow_from_film_and_goods_until_the_maker_has_others()
@@ -55,12 +54,15 @@ public sealed class MakingTests : IDisposable
     {
         Stages(await app.Get(Making)).ShouldBe(["taken"]);
         Stages(await Tick("weed", true)).ShouldBe(["weeded"]);
-        var some = await Put($"{Making}/stages", new
-        {
-            pieces = new[] { (string)(await app.Get(Making))["pieces"]![0]!["id"]!, "no-such-piece" },
-            stage = "packed",
-            isBack = false,
-        });
+        var some = await Put(
+            $"{Making}/stages",
+            new
+            {
+                pieces = new[] { (string)(await app.Get(Making))["pieces"]![0]!["id"]!, "no-such-piece" },
+                stage = "packed",
+                isBack = false,
+            }
+        );
         Stages(some).ShouldBe(["packed", "weeded"]);
         // What is further stays where it is.
         Stages(await Tick("lay", true)).ShouldBe(["packed", "pressed"]);

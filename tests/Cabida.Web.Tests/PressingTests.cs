@@ -42,7 +42,9 @@ public sealed class PressingTests : IDisposable
         // 12 and 3 in front, 15 more through the shirt: 30 in all.
         await app.Change("/api/films/cream-transfer", "film", f => (f["heat"]!["seconds"], f["heat"]!["bears"]) = ("12", "29"));
         var conflict = (await app.Get(Bench))["press"]!["conflict"]!;
-        Application.Words(conflict["why"]).ShouldBe("Cream transfer bears 29 s, and with Cream transfer pressed after it gets 30 s at the least.");
+        Application
+            .Words(conflict["why"])
+            .ShouldBe("Cream transfer bears 29 s, and with Cream transfer pressed after it gets 30 s at the least.");
     }
 
     [Fact]
@@ -62,16 +64,18 @@ public sealed class PressingTests : IDisposable
     [Fact]
     public async Task What_cannot_be_used_of_a_heat_plan_or_a_press_is_said_at_its_field_and_kept()
     {
-        var film = await app.Change("/api/films/cream-transfer", "film", f =>
-            f["heat"] = new JsonObject
+        var film = await app.Change("/api/films/cream-transfer", "film", f => f["heat"] = new JsonObject
             {
                 ["from"] = "170",
                 ["to"] = "150",
                 ["seconds"] = "soon",
                 ["tack"] = "3.5",
-            }
-        );
-        film["problems"]!.AsArray().SelectMany(p => p!["fields"]!.AsArray()).Select(f => (string)f!).ShouldBe(["heat.seconds", "heat.tack", "heat.to"]);
+            });
+        film["problems"]!
+            .AsArray()
+            .SelectMany(p => p!["fields"]!.AsArray())
+            .Select(f => (string)f!)
+            .ShouldBe(["heat.seconds", "heat.tack", "heat.to"]);
         ((string)film["film"]!["heat"]!["seconds"]!).ShouldBe("soon");
 
         var id = (string)(await app.Post("/api/presses", new { name = "New press" }))["id"]!;

@@ -1,4 +1,5 @@
 import { Navigate, Route, Routes } from 'react-router';
+import { QuotationPage } from './costs/QuotationPage';
 import { CuttingPage } from './cutting/CuttingPage';
 import { ReleasedPage } from './cutting/ReleasedPage';
 import { Header } from './frame/Header';
@@ -25,6 +26,7 @@ export function App() {
           <Route path="/" element={<Navigate to="/jobs" replace />} />
           <Route path="/jobs" element={<JobsPage />} />
           <Route path="/jobs/day" element={<DayPage />} />
+          <Route path="/jobs/:id/quotation" element={<QuotationPage />} />
           <Route path="/jobs/:id" element={<JobPage />} />
           <Route path="/runs/:id/:view" element={<RunPage />} />
           <Route path="/shelf" element={<ShelfPage />} />

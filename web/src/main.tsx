@@ -21,6 +21,7 @@ import './run/fit.css';
 import './cutting/cutting.css';
 import './bench/bench.css';
 import './making/making.css';
+import './costs/costs.css';
 import './run/list/list.css';
 import './run/set/set.css';
 import './run/proof/proof.css';

@@ -80,6 +80,10 @@ public sealed record Blank(
     /// <summary>Anything the maker wants to remember about it.</summary>
     public string Note { get; init; } = "";
 
+    /// <summary>What one of it costs, as typed; empty where it is not noted.</summary>
+    [MaxLength(Measures.TypedAmount.MostLetters)]
+    public string Price { get; init; } = "";
+
     /// <summary>The readings of a dimension; none when it was not measured.</summary>
     public IReadOnlyList<ReadingLine> LinesOf(DimensionKind dimension, string of = "", string face = "") =>
         Measured.FirstOrDefault(m => m.Dimension == dimension && m.Of == of && m.Face == face)?.Lines ?? [];

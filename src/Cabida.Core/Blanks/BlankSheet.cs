@@ -144,6 +144,11 @@ public sealed record BlankSheet(
             findings.Add(BlankFindings.LookAt([], Phrase.Say($"{"Heat it stands":strong}. {heat}")));
         }
 
+        if (TypedAmount.Read(blank.Price).Problem is { } price)
+        {
+            findings.Add(BlankFindings.LookAt([], Phrase.Say($"{"What it costs":strong}. {price}")));
+        }
+
         var kept = blank.KeptClear.Select(k => (Spec: k, Read: ReadClear.Of(k))).ToList();
         findings.AddRange(kept.SelectMany(k => k.Read.Told).Select(t => BlankFindings.LookAt([], t)));
         findings.AddRange(kept.Where(k => k.Read.Problem is not null).Select(k => BlankFindings.LookAt([], k.Read.Problem!)));

@@ -29,9 +29,7 @@ public static partial class TypedDuration
         }
 
         double Of(string group) =>
-            match.Groups[group].Success
-                ? double.Parse(match.Groups[group].Value.Replace(',', '.'), CultureInfo.InvariantCulture)
-                : 0;
+            match.Groups[group].Success ? double.Parse(match.Groups[group].Value.Replace(',', '.'), CultureInfo.InvariantCulture) : 0;
         var minutes = (Of("days") * 24 * 60) + (Of("hours") * 60) + Of("minutes") + (Of("seconds") / 60);
         return minutes <= Most
             ? Outcome<double?>.Of(minutes)
@@ -46,8 +44,7 @@ public static partial class TypedDuration
         return minutes < 1 && minutes > 0 ? FormattableString.Invariant($"{60 * minutes:0} s")
             : whole < 60 ? FormattableString.Invariant($"{minutes:0.#} min")
             : whole < 48 * 60
-                ? whole % 60 == 0
-                    ? FormattableString.Invariant($"{whole / 60} h")
+                ? whole % 60 == 0 ? FormattableString.Invariant($"{whole / 60} h")
                     : FormattableString.Invariant($"{whole / 60} h {whole % 60:00}")
             : FormattableString.Invariant($"{minutes / (24 * 60):0.#} days");
     }

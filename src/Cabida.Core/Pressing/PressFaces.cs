@@ -54,7 +54,8 @@ internal static class PressFaces
     private static IEnumerable<PressedSide> SidesOf(ReadSurface on, FittedPiece piece)
     {
         var films = piece.Sides.Select(s => s.Films).Prepend(piece.Fit.Films);
-        return on.All.Zip(films)
+        return on
+            .All.Zip(films)
             .Select(
                 (s, i) =>
                 {
@@ -66,7 +67,8 @@ internal static class PressFaces
             );
     }
 
-    private static Box Around(IEnumerable<PressedSide> sides) => Box.Around(sides.SelectMany(s => s.Films).Select(f => f.Box).OfType<Box>())!.Value;
+    private static Box Around(IEnumerable<PressedSide> sides) =>
+        Box.Around(sides.SelectMany(s => s.Films).Select(f => f.Box).OfType<Box>())!.Value;
 
     /// <summary>The part of any ink that is the largest by its longer side.</summary>
     private static Box Largest(IEnumerable<PressedSide> sides) =>

@@ -19,7 +19,10 @@ public sealed record PressedArtwork(string Size, string Face, PlatenPlan? Plan, 
     {
         foreach (var (size, box, letter) in face.Artwork)
         {
-            yield return On(run.SurfaceOf(size), face, box, letter, press) with { Size = size };
+            yield return On(run.SurfaceOf(size), face, box, letter, press) with
+            {
+                Size = size,
+            };
         }
     }
 
@@ -63,11 +66,15 @@ public sealed record PressedArtwork(string Size, string Face, PlatenPlan? Plan, 
 
         if (plan.EdgeOn.Count > 0)
         {
-            notes.Add(Phrase.Say($"The platen’s edge lies on {string.Join(", ", plan.EdgeOn):strong}, wherever it is laid: put a pad beneath."));
+            notes.Add(
+                Phrase.Say($"The platen’s edge lies on {string.Join(", ", plan.EdgeOn):strong}, wherever it is laid: put a pad beneath.")
+            );
         }
         else if (plan.Covered.Count > 0)
         {
-            notes.Add(Phrase.Say($"{string.Join(", ", plan.Covered):strong} lies under the platen: put a pad beneath, so that it presses evenly."));
+            notes.Add(
+                Phrase.Say($"{string.Join(", ", plan.Covered):strong} lies under the platen: put a pad beneath, so that it presses evenly.")
+            );
         }
 
         return new PressedArtwork("", face.Word, plan, notes);
@@ -88,10 +95,5 @@ public sealed record PressedArtwork(string Size, string Face, PlatenPlan? Plan, 
     }
 
     private static Box Within(Box box, Box other) =>
-        new(
-            Math.Max(box.MinX, other.MinX),
-            Math.Max(box.MinY, other.MinY),
-            Math.Min(box.MaxX, other.MaxX),
-            Math.Min(box.MaxY, other.MaxY)
-        );
+        new(Math.Max(box.MinX, other.MinX), Math.Max(box.MinY, other.MinY), Math.Min(box.MaxX, other.MaxX), Math.Min(box.MaxY, other.MaxY));
 }

@@ -101,7 +101,10 @@ public sealed record RunPressing(
             return new RunPressing([], [], answer.Conflict, artwork, 0);
         }
 
-        var byName = faces.SelectMany(f => f.Layers).DistinctBy(p => NameOf(FilmOf(p), p)).ToDictionary(p => NameOf(FilmOf(p), p), p => FilmOf(p).Heat);
+        var byName = faces
+            .SelectMany(f => f.Layers)
+            .DistinctBy(p => NameOf(FilmOf(p), p))
+            .ToDictionary(p => NameOf(FilmOf(p), p), p => FilmOf(p).Heat);
         var bare = BareGoods.Seconds(material.Finish);
         List<PressLine> lines = [.. LinesOf(plan, [.. faces.Select(f => f.Name)], byName, press, bare)];
         return new RunPressing([], lines, null, artwork, SecondsOf(plan, faces, artwork, bare));
@@ -160,7 +163,9 @@ public sealed record RunPressing(
     private static int SecondsOf(PressPlan plan, IReadOnlyList<PressFace> faces, IReadOnlyList<PressedArtwork> artwork, int bare)
     {
         int Positions(string size, int face) =>
-            artwork.Where(a => a.Size == size && a.Face == faces[face].Word).Sum(a => a.Plan?.Positions.Count ?? 1) is var n and > 0 ? n : 1;
+            artwork.Where(a => a.Size == size && a.Face == faces[face].Word).Sum(a => a.Plan?.Positions.Count ?? 1) is var n and > 0
+                ? n
+                : 1;
         return artwork
             .Select(a => a.Size)
             .DefaultIfEmpty("")

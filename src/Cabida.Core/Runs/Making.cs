@@ -29,10 +29,7 @@ public enum PieceStage
 /// <summary>That a step was done.</summary>
 /// <param name="StepId">The step.</param>
 /// <param name="On">When, as <c>yyyy-MM-dd HH:mm</c>.</param>
-public sealed record StepDone(
-    [property: MaxLength(DocumentGate.LongestName)] string StepId,
-    [property: MaxLength(20)] string On
-)
+public sealed record StepDone([property: MaxLength(DocumentGate.LongestName)] string StepId, [property: MaxLength(20)] string On)
 {
     /// <summary>What it took with hands on, as typed; empty where it was not noted.</summary>
     [MaxLength(MakingStep.MostLetters)]

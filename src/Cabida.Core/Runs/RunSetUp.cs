@@ -101,6 +101,9 @@ public sealed record RunSetUp(
     [MaxLength(MakingStep.Most)]
     public IReadOnlyList<MakingStep> Steps { get; init; } = [];
 
+    /// <summary>What of its price is typed.</summary>
+    public RunPrice Price { get; init; } = RunPrice.None;
+
     /// <summary>How a film lies under those over it.</summary>
     public FilmUnder UnderOf(string filmId) =>
         Layers.FirstOrDefault(l => l.FilmId == filmId) ?? new FilmUnder(filmId, LayerWay.Stacked, TypedLength.Empty);

@@ -79,7 +79,9 @@ internal sealed class StepSearch
             free = hands[^1].To;
         }
 
-        best = chains.Select((c, i) => (c, End: ready[i] + c.Tail)).Aggregate((0.0, 0.0, double.NegativeInfinity), (b, e) => With(b, e.c, e.End));
+        best = chains
+            .Select((c, i) => (c, End: ready[i] + c.Tail))
+            .Aggregate((0.0, 0.0, double.NegativeInfinity), (b, e) => With(b, e.c, e.End));
         found = [.. placed];
         Back(placed.Count);
     }

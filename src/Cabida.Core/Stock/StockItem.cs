@@ -135,6 +135,29 @@ public sealed record FilmStock(
     [Range(1, 600)]
     public int? KeepsMonths { get; init; }
 
+    /// <summary>What a square metre costs, as typed; empty for what its sheets tell.</summary>
+    [MaxLength(TypedAmount.MostLetters)]
+    public string PerSquareMetre { get; init; } = "";
+
+    /// <summary>
+    /// What a square metre costs: as typed, else as the first sheet with a price tells. A roll tells it not: what is left of it is not what
+    /// was bought. Null where it is not known.
+    /// </summary>
+    public decimal? SquareMetre()
+    {
+        if (TypedAmount.Read(PerSquareMetre).ValueOrDefault is { } typed)
+        {
+            return typed;
+        }
+
+        return Items
+            .Where(i => i.Form == StockForm.Sheet)
+            .Select(i => (Price: TypedAmount.Read(i.Price).ValueOrDefault, Area: i.Shape().ValueOrDefault?.Area ?? 0))
+            .Where(i => i is { Price: not null, Area: > 0 })
+            .Select(i => (decimal?)(i.Price!.Value / (decimal)(i.Area / 1e6)))
+            .FirstOrDefault();
+    }
+
     /// <summary>Anything else worth remembering.</summary>
     public string Note { get; init; } = "";
 

@@ -66,7 +66,11 @@ public static class StockProblems
     public static IReadOnlyList<Finding> Of(Workshop workshop)
     {
         ArgumentNullException.ThrowIfNull(workshop);
-        return [.. workshop.Hours.SelectMany((h, i) => h.Problems().Select(p => Finding.Unusable($"hours.{i}.{p.Field}", p.Problem)))];
+        return
+        [
+            .. workshop.Hours.SelectMany((h, i) => h.Problems().Select(p => Finding.Unusable($"hours.{i}.{p.Field}", p.Problem))),
+            .. workshop.Rates.Problems().Select(p => Finding.Unusable($"rates.{p.Field}", p.Problem)),
+        ];
     }
 
     /// <summary>Problems of a press.</summary>
@@ -121,6 +125,7 @@ public static class StockProblems
         [
             .. Optional("edgeMargin", stock.EdgeMargin, LengthRange.Margin),
             .. Optional("thickness", stock.Thickness, LengthRange.Thickness),
+            .. TypedAmount.Read(stock.PerSquareMetre).Problem is { } price ? [Finding.Unusable("perSquareMetre", price)] : NoFindings,
             .. stock.Items.SelectMany((item, i) => Of(item).Select(f => Within($"items.{i}", f))),
             .. stock.Items.GroupBy(i => i.Id).Where(g => g.Count() > 1).Select(_ => Finding.Unusable("items", Twice)),
         ];

@@ -13,6 +13,9 @@ public sealed record Workshop(string Name, string Contact, string MarkId)
     [System.ComponentModel.DataAnnotations.MaxLength(500)]
     public IReadOnlyList<string> Favourites { get; init; } = [];
 
+    /// <summary>What it reckons with.</summary>
+    public Rates Rates { get; init; } = Rates.None;
+
     /// <summary>When it is open, Monday first; none for the usual.</summary>
     [System.ComponentModel.DataAnnotations.MaxLength(WorkHours.Days)]
     public IReadOnlyList<WorkHours> Hours { get; init; } = [];

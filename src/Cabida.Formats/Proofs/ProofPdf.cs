@@ -108,18 +108,8 @@ public static class ProofPdf
 
     private static void DrawHead(SKCanvas canvas, ProofSheet sheet, Lettered letters)
     {
-        var left = Margin;
-        if (Box.Around(sheet.Mark.Select(m => Box.Of(m.Ink)).OfType<Box>()) is { } box)
-        {
-            const float MarkHigh = 16;
-            const float MarkWide = 30;
-            var k = (float)Math.Min(MarkHigh / box.Height, MarkWide / box.Width);
-            Placed(canvas, Margin - ((float)box.MinX * k), Margin + ((float)box.MaxY * k), k, () =>
-                sheet.Mark.ToList().ForEach(m => InkPath.Fill(canvas, m))
-            );
-            left += ((float)box.Width * k) + 5;
-        }
-
+        var mark = MarkDrawing.Draw(canvas, sheet.Mark, Margin, Margin, 30, 16);
+        var left = Margin + (mark > 0 ? mark + 5 : 0);
         letters.Draw(canvas, sheet.Workshop.Length > 0 ? sheet.Workshop : "Proof", left, Margin + 6, 5.2f, Ink, most: 90);
         letters.Draw(canvas, sheet.Contact, left, Margin + 11.5f, 3, Soft, most: 90);
         letters.Draw(canvas, sheet.Title, Width - Margin, Margin + 6, 4.4f, Ink, SKTextAlign.Right, 85);

@@ -53,7 +53,14 @@ internal static class BenchEndpoints
 
         double Weeded((LaidPlan Plan, CutLoad Load, int) of) =>
             WeedingPace.Of(book.Took, of.Plan.Read.Film!.Purpose).MinutesOf(of.Load.Weeds.Weeding);
-        await makings.Told(run.Run, run.Loads.Count, run.Loads.Sum(l => l.Load.Weeds.Weeding.CutLength), run.Loads.Sum(Weeded), pressSeconds, stop);
+        await makings.Told(
+            run.Run,
+            run.Loads.Count,
+            run.Loads.Sum(l => l.Load.Weeds.Weeding.CutLength),
+            run.Loads.Sum(Weeded),
+            pressSeconds,
+            stop
+        );
     }
 }
 

@@ -12,5 +12,12 @@ internal sealed record JobView(string Id, int Revision, DateTime ChangedAt, Job 
 internal sealed class JobViews(RunCards runs) : IViews<Job, JobView>
 {
     public async Task<JobView> Of(Stored<Job> stored, CancellationToken stop) =>
-        new(stored.Id, stored.Revision, stored.ChangedAt, stored.Document, await runs.Of(stored.Id, stop), WorkHours.Minutes(stored.Document.DueAt).Problem);
+        new(
+            stored.Id,
+            stored.Revision,
+            stored.ChangedAt,
+            stored.Document,
+            await runs.Of(stored.Id, stop),
+            WorkHours.Minutes(stored.Document.DueAt).Problem
+        );
 }

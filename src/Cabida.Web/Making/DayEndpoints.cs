@@ -13,10 +13,8 @@ namespace Cabida.Web.Making;
 internal static class DayEndpoints
 {
     public static void MapDay(this RouteGroupBuilder api) =>
-        api.MapGet(
-                "/day",
-                async Task<Ok<DayView>> (bool? fromNow, DayPlanner planner, CancellationToken stop) =>
-                    TypedResults.Ok(await planner.Of(fromNow == true, stop))
+        api.MapGet("/day", async Task<Ok<DayView>> (bool? fromNow, DayPlanner planner, CancellationToken stop) =>
+                TypedResults.Ok(await planner.Of(fromNow == true, stop))
             )
             .WithTags("Making")
             .WithName("GetDay");
@@ -45,7 +43,9 @@ internal sealed class DayPlanner(
         var workshop = (await library.Find(DocumentKinds.Workshop, Workshop.Only, stop))?.Document ?? Workshop.Unnamed;
         var jobs = (await library.All(DocumentKinds.Job, stop)).ToDictionary(j => j.Id, j => j.Document, StringComparer.Ordinal);
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
-        var jobOf = jobs.Keys.SelectMany(j => ofJob[j].Select(r => (Run: r, Job: j))).ToDictionary(p => p.Run, p => jobs[p.Job], StringComparer.Ordinal);
+        var jobOf = jobs
+            .Keys.SelectMany(j => ofJob[j].Select(r => (Run: r, Job: j)))
+            .ToDictionary(p => p.Run, p => jobs[p.Job], StringComparer.Ordinal);
         var runs = (await index.Headings(DocumentKinds.Run, stop)).Where(r => jobOf.ContainsKey(r.Id)).ToList();
         var made = await makings.Of(runs, stop);
         var ticked = (await library.All(DocumentKinds.Making, stop)).ToDictionary(m => m.Id, StringComparer.Ordinal);

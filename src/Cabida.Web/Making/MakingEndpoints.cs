@@ -32,9 +32,7 @@ internal static class MakingEndpoints
         runs.MapGet(
                 "",
                 async Task<Results<Ok<MakingView>, NotFound>> (string id, MakingReader making, RunReader reader, CancellationToken stop) =>
-                    await reader.Find(id, stop) is { } run
-                        ? TypedResults.Ok(await making.Of(run, stop))
-                        : TypedResults.NotFound()
+                    await reader.Find(id, stop) is { } run ? TypedResults.Ok(await making.Of(run, stop)) : TypedResults.NotFound()
             )
             .WithName("GetRunMaking");
 
@@ -55,7 +53,12 @@ internal static class MakingEndpoints
                     }
 
                     var there = run.Run.Pieces.Select(p => p.Id).ToHashSet(StringComparer.Ordinal);
-                    await memory.Change(id, "Tick pieces", m => m.With(ticked.Pieces.Where(there.Contains), ticked.Stage, ticked.IsBack), stop);
+                    await memory.Change(
+                        id,
+                        "Tick pieces",
+                        m => m.With(ticked.Pieces.Where(there.Contains), ticked.Stage, ticked.IsBack),
+                        stop
+                    );
                     return TypedResults.Ok(await making.Of(run, stop));
                 }
             )
@@ -86,7 +89,12 @@ internal static class MakingEndpoints
                     }
 
                     var now = clock.GetLocalNow().ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture);
-                    await memory.Change(id, ticked.IsDone ? "Tick a step" : "Take a tick back", m => Ticked(m, run.Run, step, ticked, now), stop);
+                    await memory.Change(
+                        id,
+                        ticked.IsDone ? "Tick a step" : "Take a tick back",
+                        m => Ticked(m, run.Run, step, ticked, now),
+                        stop
+                    );
                     var entry = ticked.IsDone && took.Value is { } minutes ? await making.TookOf(run, step, minutes, stop) : null;
                     await memory.ChangeBook(b => b.Noting($"{id} {stepId}", entry), stop);
                     return TypedResults.Ok(await making.Of(run, stop));

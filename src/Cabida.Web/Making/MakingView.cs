@@ -121,7 +121,9 @@ internal sealed class CutCounts
     public CutCounts(IEnumerable<(string Id, Core.Plans.ReleasedLoad Load)> loads)
     {
         // What was parted is cut once its last section is; a load that was released and not cut yet counts for nothing.
-        var items = loads.SelectMany(l => l.Load.Items.Select(i => (i.Id, IsCut: l.Load.Cuts.Count > 0))).GroupBy(i => i.Id with { Section = 0 });
+        var items = loads
+            .SelectMany(l => l.Load.Items.Select(i => (i.Id, IsCut: l.Load.Cuts.Count > 0)))
+            .GroupBy(i => i.Id with { Section = 0 });
         foreach (var whole in items.Where(g => g.All(i => i.IsCut)))
         {
             var key = (whole.Key.Run, whole.Key.Piece);

@@ -96,7 +96,13 @@ internal sealed class RunMakings(
 
         var told = known with
         {
-            Facts = facts with { Loads = loads, CutMinutes = CutMinutes(run, cutLength), WeedMinutes = weedMinutes, PressSeconds = pressSeconds },
+            Facts = facts with
+            {
+                Loads = loads,
+                CutMinutes = CutMinutes(run, cutLength),
+                WeedMinutes = weedMinutes,
+                PressSeconds = pressSeconds,
+            },
             IsAbout = false,
         };
         await Keep(run, told, stop);
@@ -184,8 +190,10 @@ internal sealed class RunMakings(
         var by = sample.Count == 0 ? 0 : (double)count / sample.Count;
         var reach = films.Select(f => run.Cutter?.ReachOf(f)).OfType<(double Width, double Height)>().Select(r => r.Width * r.Height);
         var sheet = reach.DefaultIfEmpty(300 * 300).Min();
-        var pressing = Core.Wording.Outcome<RunPressing?>
-            .Try(() => RunPressing.Of(run, [.. sample.Keys.Select(id => fitted.Of(run, run.Run.Pieces.First(p => p.Id == id)))], null, NoFilms))
+        var pressing = Core
+            .Wording.Outcome<RunPressing?>.Try(() =>
+                RunPressing.Of(run, [.. sample.Keys.Select(id => fitted.Of(run, run.Run.Pieces.First(p => p.Id == id)))], null, NoFilms)
+            )
             .ValueOrDefault;
         return new StepFacts(
             count,

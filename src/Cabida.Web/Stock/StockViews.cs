@@ -75,14 +75,15 @@ internal sealed record StockShape(string Id, string? Path, double? Width, double
     }
 }
 
-/// <summary>What there is of a film, drawn, with what is wrong in it.</summary>
+/// <summary>What there is of a film, drawn, with what is wrong in it, and what a square metre costs as far as that is known.</summary>
 internal sealed record FilmStockView(
     string Id,
     int Revision,
     DateTime ChangedAt,
     FilmStock Stock,
     IReadOnlyList<StockShape> Shapes,
-    IReadOnlyList<Finding> Problems
+    IReadOnlyList<Finding> Problems,
+    decimal? SquareMetre
 );
 
 internal sealed class FilmStockViews : IViews<FilmStock, FilmStockView>
@@ -95,7 +96,8 @@ internal sealed class FilmStockViews : IViews<FilmStock, FilmStockView>
                 stored.ChangedAt,
                 stored.Document,
                 [.. stored.Document.Items.Select(StockShape.Of)],
-                StockProblems.Of(stored.Document)
+                StockProblems.Of(stored.Document),
+                stored.Document.SquareMetre()
             )
         );
 

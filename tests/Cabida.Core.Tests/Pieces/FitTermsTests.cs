@@ -24,6 +24,7 @@ public class FitTermsTests
         nameof(RunSetUp.LayerMarks),
         nameof(RunSetUp.PressId),
         nameof(RunSetUp.Steps),
+        nameof(RunSetUp.Price),
     ];
 
     [Fact]

@@ -12,7 +12,11 @@ public sealed class StepPlanTests
     public void The_wait_of_one_run_is_used_by_the_hands_of_another()
     {
         // Paint 10, dry 60, varnish 10; meanwhile the other run takes 40 and 15. Done by 300.
-        var plan = StepPlanning.Backwards([Chain("boards", 300, (10, 60), (10, 0)), Chain("mugs", 300, (40, 0), (15, 0))], OpenHours.Always, 0);
+        var plan = StepPlanning.Backwards(
+            [Chain("boards", 300, (10, 60), (10, 0)), Chain("mugs", 300, (40, 0), (15, 0))],
+            OpenHours.Always,
+            0
+        );
         plan.IsBest.ShouldBeTrue();
         plan.Late.ShouldBeEmpty();
         Holds(plan, 300);

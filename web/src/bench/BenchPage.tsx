@@ -1,31 +1,34 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { CostTab } from '../costs/CostTab';
 import { Tabs } from '../frame/Tabs';
 import { BenchView } from './BenchView';
-import { StepsTab, type EditSteps } from './StepsTab';
+import { StepsTab } from './StepsTab';
 
 const TABS = [
   ['card', 'Card'],
   ['steps', 'Steps and pieces'],
+  ['cost', 'Cost'],
 ] as const;
+
+type SetUp = Schemas['RunSetUp'];
 
 interface Props {
   id: string;
   job: Schemas['Job'];
-  name: string;
-  /** Has the run pressed by another press. */
-  onPress: (pressId: string) => void;
-  /** Changes the steps of the run. */
-  onSteps: EditSteps;
+  setUp: SetUp;
+  /** Changes what the run is set up with. */
+  onSetUp: (change: Partial<SetUp>) => void;
 }
 
 /** The bench of a run: its card, its steps and how far its pieces are. */
-export function BenchPage({ id, job, name, onPress, onSteps }: Props) {
+export function BenchPage({ id, job, setUp, onSetUp }: Props) {
   const [here, choose] = useState<(typeof TABS)[number][0]>('card');
   return (
     <Tabs label="Of the bench" tabs={TABS} here={here} onHere={choose} className="no-print">
-      {here === 'card' && <BenchView id={id} job={job} name={name} onPress={onPress} />}
-      {here === 'steps' && <StepsTab id={id} onSteps={onSteps} />}
+      {here === 'card' && <BenchView id={id} job={job} name={setUp.name} onPress={(pressId) => onSetUp({ pressId })} />}
+      {here === 'steps' && <StepsTab id={id} onSteps={(change) => onSetUp({ steps: change(setUp.steps) })} />}
+      {here === 'cost' && <CostTab id={id} jobId={setUp.jobId} price={setUp.price} onPrice={(price) => onSetUp({ price })} />}
     </Tabs>
   );
 }

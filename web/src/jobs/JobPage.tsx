@@ -1,13 +1,14 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { documentSource, removalOf } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { JobNeeds } from '../readiness/JobNeeds';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
+import { Words } from '../units/Words';
 import { JobSlip } from './JobSlip';
 import { isPending } from './pending';
 
@@ -62,6 +63,9 @@ function Ordering({ id }: { id: string }) {
         redo={job.redo}
       >
         <JobNeeds runs={view.runs} />
+        <Link to={`/jobs/${id}/quotation`} className="btn btn-sm btn-line">
+          Quotation
+        </Link>
         <Button
           size="sm"
           variant="line"
@@ -90,8 +94,14 @@ function Ordering({ id }: { id: string }) {
             maxLength={20}
             placeholder="closing"
             value={document.dueAt}
+            isInvalid={!!view.problem}
             onChange={(e) => set({ dueAt: e.target.value })}
           />
+          {view.problem && (
+            <span className="echo problem">
+              <Words of={view.problem} />
+            </span>
+          )}
         </label>
         <label className="wide">
           Note

@@ -86,13 +86,7 @@ function Running({ id, at }: { id: string; at: string }) {
       )}
       {at === 'bench' && (
         <AllSet id={id}>
-          <BenchPage
-            id={id}
-            job={view.job}
-            name={setUp.name}
-            onPress={(pressId) => run.editSetUp((r) => ({ ...r, pressId }))}
-            onSteps={(change) => run.editSetUp((r) => ({ ...r, steps: change(r.steps) }))}
-          />
+          <BenchPage id={id} job={view.job} setUp={setUp} onSetUp={(change) => run.editSetUp((r) => ({ ...r, ...change }))} />
         </AllSet>
       )}
     </div>

@@ -30,6 +30,8 @@ export function useRun(id: string) {
       ['cutting'],
       ['bench', id],
       ['making', id],
+      ['cost', id],
+      ['quotation'],
       ['day'],
     ],
     previews: true,

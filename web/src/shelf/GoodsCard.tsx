@@ -38,6 +38,16 @@ export function GoodsCard({ view, blank, edit }: { view: Schemas['BlankView']; b
               }
             />
           </label>
+          <label>
+            One of it costs
+            <Form.Control
+              size="sm"
+              maxLength={20}
+              placeholder="not noted"
+              value={blank.price}
+              onChange={(e) => edit((b) => ({ ...b, price: e.target.value }))}
+            />
+          </label>
           <Form.Control
             as="textarea"
             rows={3}

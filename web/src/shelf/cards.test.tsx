@@ -42,6 +42,7 @@ const blank = (change: Partial<Blank> = {}): Blank => ({
   retired: false,
   jobId: null,
   note: '',
+  price: '',
   stripCheck: mm(''),
   outline: { kind: 'rectangle', sides: 6, rim: mm(''), drawn: null },
   garment: { kind: 'shirt', sizes: ['S', 'M'], platenWidth: mm(''), platenHeight: mm('') },

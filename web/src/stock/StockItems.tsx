@@ -34,7 +34,7 @@ function Items({ filmId }: { filmId: string }) {
     documentSource('stock', filmId, {
       key: ['film-stock', filmId],
       of: (v) => v.stock,
-      touches: [['stock'], ['plan'], ['cutting']],
+      touches: [['stock'], ['plan'], ['cutting'], ['cost'], ['quotation']],
       previews: true,
     }),
   );
@@ -113,6 +113,17 @@ function Items({ filmId }: { filmId: string }) {
           max={600}
           onChange={(m) => set({ keepsMonths: m >= 1 && m <= 600 ? Math.round(m) : null })}
         />
+        <label>
+          Costs, a square metre
+          <Form.Control
+            size="sm"
+            maxLength={20}
+            placeholder={typeof view.squareMetre === 'number' ? view.squareMetre.toFixed(2) : 'not noted'}
+            value={stock.perSquareMetre}
+            isInvalid={!!problem('perSquareMetre')}
+            onChange={(e) => set({ perSquareMetre: e.target.value })}
+          />
+        </label>
         <label>
           Supplier calls it
           <Form.Control size="sm" value={stock.supplierName} maxLength={200} onChange={(e) => set({ supplierName: e.target.value })} />

@@ -4,13 +4,18 @@ import { answer, api } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict } from '../frame/TitleRow';
+import { RatesFields } from './RatesFields';
 import { WorkHours } from './WorkHours';
 
 /** The maker's own: name, how to be reached, and the mark that stands on proofs. */
 export function WorkshopCard() {
   const graphics = useQuery({ queryKey: ['graphics'], queryFn: () => answer(api.GET('/api/graphics')), select: (l) => l.cards });
   const own = useDocument({
-    ...documentSource('workshops', 'workshop', { key: ['workshop'], of: (v) => v.workshop, touches: [['proof'], ['day']] }),
+    ...documentSource('workshops', 'workshop', {
+      key: ['workshop'],
+      of: (v) => v.workshop,
+      touches: [['proof'], ['day'], ['cost'], ['quotation']],
+    }),
     load: () => answer(api.GET('/api/workshops')),
   });
   const { document, edit } = own;
@@ -52,6 +57,7 @@ export function WorkshopCard() {
           ))}
         </Form.Select>
       </label>
+      {own.view && <RatesFields rates={document.rates} problems={own.view.problems} onChange={(rates) => edit((w) => ({ ...w, rates }))} />}
       {own.view && <WorkHours view={own.view} hours={document.hours} onChange={(hours) => edit((w) => ({ ...w, hours }))} />}
       <p className="soft small">They stand on proofs. A mark is one of the graphics that were brought into a motif.</p>
     </section>
