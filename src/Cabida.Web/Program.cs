@@ -157,6 +157,7 @@ api.MapLoads();
 api.MapCutting();
 api.MapMachines();
 api.MapBench();
+api.MapTemplates();
 api.MapMakings();
 api.MapDay();
 api.MapCosts();

@@ -74,6 +74,7 @@ public class DependencyTests
         ["Pressing"],
         ["Steps"],
         ["Costs"],
+        ["Bench"],
     ];
 
     [Fact]

@@ -62,7 +62,9 @@ public sealed record CostLine(CostKind Kind, string What, Phrase Sum, decimal? A
 /// <param name="Lines">What it is made up of.</param>
 /// <param name="Cost">The sum of the lines.</param>
 /// <param name="Overheads">Overheads on that.</param>
+/// <param name="OverheadsSum">Where they come from.</param>
 /// <param name="Margin">Margin on both.</param>
+/// <param name="MarginSum">Where it comes from.</param>
 /// <param name="Price">All together: what the run is sold for as it is reckoned.</param>
 /// <param name="Each">What one piece is sold for: the agreed price, else what it comes to.</param>
 /// <param name="Agreed">Whether that was agreed.</param>
@@ -74,7 +76,9 @@ public sealed record RunCost(
     IReadOnlyList<CostLine> Lines,
     decimal Cost,
     decimal Overheads,
+    Phrase OverheadsSum,
     decimal Margin,
+    Phrase MarginSum,
     decimal Price,
     decimal Each,
     bool Agreed,
@@ -114,7 +118,9 @@ public static class RunCosting
             lines,
             now.Cost,
             now.Overheads,
+            Phrase.Say($"{Percent(rates.Overheads):0.##} % of {Money(now.Cost, rates)}"),
             now.Margin,
+            Phrase.Say($"{Percent(rates.Margin):0.##} % of {Money(now.Cost + now.Overheads, rates)}"),
             now.Price,
             agreed ?? Rounded(now.Price / count),
             agreed is not null,
@@ -219,6 +225,8 @@ public static class RunCosting
         var margin = Rounded((cost + overheads) * Share(rates.Margin));
         return (cost, overheads, margin, cost + overheads + margin);
     }
+
+    private static decimal Percent(string typed) => 100 * (TypedAmount.Share(typed).ValueOrDefault ?? 0);
 
     private static IEnumerable<Findings.Finding> Problems(RunPrice price)
     {

@@ -4,10 +4,12 @@ import { CostTab } from '../costs/CostTab';
 import { Tabs } from '../frame/Tabs';
 import { BenchView } from './BenchView';
 import { StepsTab } from './StepsTab';
+import { TemplateTab } from './TemplateTab';
 
 const TABS = [
   ['card', 'Card'],
   ['steps', 'Steps and pieces'],
+  ['template', 'Template'],
   ['cost', 'Cost'],
 ] as const;
 
@@ -17,17 +19,19 @@ interface Props {
   id: string;
   job: Schemas['Job'];
   setUp: SetUp;
+  pieces: readonly Schemas['Piece'][];
   /** Changes what the run is set up with. */
   onSetUp: (change: Partial<SetUp>) => void;
 }
 
 /** The bench of a run: its card, its steps and how far its pieces are. */
-export function BenchPage({ id, job, setUp, onSetUp }: Props) {
+export function BenchPage({ id, job, setUp, pieces, onSetUp }: Props) {
   const [here, choose] = useState<(typeof TABS)[number][0]>('card');
   return (
     <Tabs label="Of the bench" tabs={TABS} here={here} onHere={choose} className="no-print">
       {here === 'card' && <BenchView id={id} job={job} name={setUp.name} onPress={(pressId) => onSetUp({ pressId })} />}
       {here === 'steps' && <StepsTab id={id} onSteps={(change) => onSetUp({ steps: change(setUp.steps) })} />}
+      {here === 'template' && <TemplateTab id={id} pieces={pieces} sides={1 + setUp.sides.length} />}
       {here === 'cost' && <CostTab id={id} jobId={setUp.jobId} price={setUp.price} onPrice={(price) => onSetUp({ price })} />}
     </Tabs>
   );

@@ -40,10 +40,10 @@ export function CostTab({ id, jobId, price, onPrice }: Props) {
                 <td className="end">{l.amount === null ? '–' : money(l.amount, currency)}</td>
               </tr>
             ))}
-            <Sum name="It costs" sum="" amount={cost.cost} currency={currency} />
-            <Sum name="Overheads" sum="of what it costs" amount={cost.overheads} currency={currency} />
-            <Sum name="Margin" sum="of cost and overheads" amount={cost.margin} currency={currency} />
-            <Sum name="Together" sum="" amount={cost.price} currency={currency} />
+            <Sum name="It costs" amount={cost.cost} currency={currency} />
+            <Sum name="Overheads" sum={cost.overheadsSum} amount={cost.overheads} currency={currency} />
+            <Sum name="Margin" sum={cost.marginSum} amount={cost.margin} currency={currency} />
+            <Sum name="Together" amount={cost.price} currency={currency} />
           </tbody>
         </table>
         {data.offLoads > 0 && (
@@ -99,11 +99,11 @@ interface Props {
   onPrice: (price: Schemas['RunPrice']) => void;
 }
 
-function Sum({ name, sum, amount, currency }: { name: string; sum: string; amount: number; currency: string }) {
+function Sum({ name, sum, amount, currency }: { name: string; sum?: Schemas['Phrase']; amount: number; currency: string }) {
   return (
     <tr className="total">
       <th scope="row">{name}</th>
-      <td className="soft sum">{sum}</td>
+      <td className="soft sum">{sum && <Words of={sum} />}</td>
       <td className="end">{money(amount, currency)}</td>
     </tr>
   );

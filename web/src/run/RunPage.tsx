@@ -86,7 +86,13 @@ function Running({ id, at }: { id: string; at: string }) {
       )}
       {at === 'bench' && (
         <AllSet id={id}>
-          <BenchPage id={id} job={view.job} setUp={setUp} onSetUp={(change) => run.editSetUp((r) => ({ ...r, ...change }))} />
+          <BenchPage
+            id={id}
+            job={view.job}
+            setUp={setUp}
+            pieces={list.pieces}
+            onSetUp={(change) => run.editSetUp((r) => ({ ...r, ...change }))}
+          />
         </AllSet>
       )}
     </div>
