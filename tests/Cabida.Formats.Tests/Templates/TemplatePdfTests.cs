@@ -44,11 +44,13 @@ public sealed class TemplatePdfTests : IDisposable
         var (left, right) = (tiling.PageBox(0, 0), tiling.PageBox(1, 0));
         first.MinX.ShouldBe(10 + 60 - left.MinX, 0.1);
         second.MaxX.ShouldBe(10 + 360 - right.MinX, 0.1);
-        (first.MaxX - first.MinX + second.MaxX - second.MinX).ShouldBe(300 + 10, 0.2);
+        // Where the page ends there is no line.
+        (first.MaxX - first.MinX + second.MaxX - second.MinX).ShouldBe(300 + 10 + (2 * HalfLine), 0.2);
         (first.MaxY - first.MinY).ShouldBe(40, 0.1);
         foreach (var page in pages)
         {
-            CheckLine(page).ShouldBe(100, 0.1);
+            // The lines at its ends are 0.3 thick; one measures from middle to middle.
+            (CheckLine(page) - 0.3).ShouldBe(100, 0.1);
         }
     }
 
