@@ -60,9 +60,11 @@ public sealed class Workshop : IDisposable
     public static string Root { get; } = FindRoot();
 
     /// <summary>Stops the application and starts it again on the same library.</summary>
-    public void Restart()
+    /// <param name="meanwhile">What is done while it does not run.</param>
+    public void Restart(Action? meanwhile = null)
     {
         Stop();
+        meanwhile?.Invoke();
         Start();
     }
 

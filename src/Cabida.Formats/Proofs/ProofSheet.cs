@@ -24,7 +24,14 @@ public sealed record ProofPiece(
     string Mark,
     IReadOnlyList<ColouredInk> Inks,
     Area Zone
-);
+)
+{
+    /// <summary>Which piece it is; for an answer.</summary>
+    public string Id { get; init; } = "";
+
+    /// <summary>The hash of what is seen of it; for an answer.</summary>
+    public string Seen { get; init; } = "";
+}
 
 /// <summary>A proof: a set at one scale, for the customer.</summary>
 /// <param name="Workshop">Whose it is.</param>

@@ -1,22 +1,15 @@
-using System.Globalization;
 using Cabida.Core.Checking;
 using Cabida.Core.Findings;
-using Cabida.Core.Fitting;
 using Cabida.Core.Geometry;
-using Cabida.Core.Motifs;
-using Cabida.Core.Pieces;
 using Cabida.Core.Proofs;
-using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
 using Cabida.Formats;
 using Cabida.Formats.Proofs;
 using Cabida.Formats.Svg;
-using Cabida.Store;
 using Cabida.Web.Inks;
 using Cabida.Web.Runs;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Area = NetTopologySuite.Geometries.Geometry;
 
 namespace Cabida.Web.Proofs;
 
@@ -111,7 +104,7 @@ internal static class ProofEndpoints
                             new ProofPage(
                                 from,
                                 run.Run.Pieces.Count,
-                                [.. fitted.Page(run, from, count, stop).Select(p => PieceOf(p, LaidPiece.Of(p, run, inks), run, facts))]
+                                [.. fitted.Page(run, from, count, stop).Select(p => ProofPieces.PieceOf(p, ProofPieces.LaidPiece.Of(p, run, inks), run, facts))]
                             )
                         )
                         : TypedResults.NotFound()
@@ -123,12 +116,7 @@ internal static class ProofEndpoints
                 async Task<Results<FileContentHttpResult, NotFound>> (
                     string id,
                     RunReader reader,
-                    FittedPieces fitted,
-                    Cabida.Store.Library library,
-                    WorkshopMark mark,
-                    DrawnInks drawn,
-                    InkFactsCache facts,
-                    TimeProvider clock,
+                    ProofSheets sheets,
                     CancellationToken stop
                 ) =>
                 {
@@ -137,24 +125,7 @@ internal static class ProofEndpoints
                         return TypedResults.NotFound();
                     }
 
-                    var job = (await library.Find(DocumentKinds.Job, run.Run.SetUp.JobId, stop))?.Document ?? new Job("", "", "");
-                    var (workshop, inks) = await mark.Read(stop);
-                    var sheet = new ProofSheet(
-                        workshop.Name,
-                        workshop.Contact,
-                        inks,
-                        $"{job.Name}: {run.Run.Name}",
-                        string.Join(", ", new[] { job.Customer, run.Blank?.Name ?? "" }.Where(s => s.Length > 0)),
-                        clock.GetLocalNow().ToString("d MMMM yyyy", CultureInfo.InvariantCulture),
-                        run.Blank?.Material.SeenAgainst ?? "",
-                        [
-                            .. run.Run.Pieces.Select(p =>
-                            {
-                                stop.ThrowIfCancellationRequested();
-                                return OnPaper(fitted.Of(run, p), run, drawn, facts);
-                            }),
-                        ]
-                    );
+                    var (job, sheet) = await sheets.Of(run, stop);
                     return TypedResults.File(
                         ProofPdf.Write(sheet),
                         "application/pdf",
@@ -163,6 +134,30 @@ internal static class ProofEndpoints
                 }
             )
             .WithName("GetProofPdf");
+
+        runs.MapGet(
+                "/proof.html",
+                async Task<Results<FileContentHttpResult, NotFound>> (
+                    string id,
+                    RunReader reader,
+                    ProofSheets sheets,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (await reader.Find(id, stop) is not { Basis: not null } run)
+                    {
+                        return TypedResults.NotFound();
+                    }
+
+                    var (job, sheet) = await sheets.Of(run, stop);
+                    return TypedResults.File(
+                        ProofHtml.Write(sheet, id),
+                        "text/html",
+                        FileNames.Safe($"{job.Name} {run.Run.Name} proof") + ".html"
+                    );
+                }
+            )
+            .WithName("GetProofHtml");
 
         runs.MapGet(
                 "/picture.png",
@@ -196,99 +191,5 @@ internal static class ProofEndpoints
                 }
             )
             .WithName("GetShopPicture");
-    }
-
-    /// <summary>A piece as it lies on paper: zones of two faces stand beside one another.</summary>
-    private sealed record LaidPiece(IReadOnlyList<FilmInk> Films, IReadOnlyList<InkView> Inks, Area Zone)
-    {
-        public static LaidPiece Of(FittedPiece piece, ReadRun run, DrawnInks inks)
-        {
-            var on = run.SurfaceOf(piece.Fit.Piece);
-            var faces = ReadFace.Of(on);
-            var beside = ReadFace.Beside(faces);
-            Motion Of(string side) => beside[Math.Max(0, faces.ToList().FindIndex(f => f.Sides.Contains(side)))];
-            IReadOnlyList<FilmInk> films =
-                faces.Count == 1
-                    ? [.. piece.Films]
-                    : [.. piece.Fit.Films, .. piece.Sides.SelectMany(s => s.Films.Select(f => f.Moved(Of(s.Side.Side.Id))))];
-            return new LaidPiece(
-                films,
-                faces.Count == 1 ? inks.Of(piece, run) : [.. films.Select(f => InkView.Of(f, on.Basis.FilmOf(f.Film.FilmId)))],
-                Outlines.Union([
-                    piece.Fit.Zone.Cautious.Outline,
-                    .. piece.Sides.Select(s => Outlines.Moved(s.Fit.Zone.Cautious.Outline, on.MotionOf(s.Side).Then(Of(s.Side.Side.Id)))),
-                ])
-            );
-        }
-    }
-
-    private static ProofPieceView PieceOf(FittedPiece piece, LaidPiece laid, ReadRun run, InkFactsCache facts)
-    {
-        var (fit, verdict) = (piece.Fit, run.Run.Verdicts.Of(piece.Fit.Piece));
-        var (zone, seen) = (laid.Zone, SeenNow.HashOf(piece, run));
-        return new ProofPieceView(
-            fit.Piece.Id,
-            fit.Piece.Name,
-            fit.Piece.Copies,
-            laid.Inks,
-            [.. SizesOf(piece, run)],
-            Box.Around(laid.Films.Select(f => f.Box).OfType<Box>()),
-            Box.Of(zone)!.Value,
-            SvgPath.Of(zone, Tolerances.File),
-            fit.LetterHeight,
-            [.. fit.Concessions.Select(c => c.Message)],
-            SeenNow.StateOf(run, piece, seen),
-            verdict?.Words ?? "",
-            Proofing.Since(run.Run.Verdicts.Shown, fit.Piece.Id, seen),
-            seen,
-            CheckedPiece.MayBeCut(run, piece, facts)
-        );
-    }
-
-    /// <summary>How large the ink of each side is: on a wall as a tape on it would say.</summary>
-    private static IEnumerable<Box> SizesOf(FittedPiece piece, ReadRun run)
-    {
-        var on = run.SurfaceOf(piece.Fit.Piece);
-        return piece
-            .Fits.Zip(on.Sides.Select(s => s.Basis.Wall).Prepend(on.Basis.Wall), (fit, wall) =>
-                wall is not null && WallExtent.Of(fit.Ink, wall) is { } extent
-                    ? new Box(0, extent.Low, extent.Width, extent.High)
-                    : Box.Of(fit.Ink)
-            )
-            .OfType<Box>();
-    }
-
-    /// <summary>Why a piece is not offered to the customer: what stops it, or that nothing of it can be set.</summary>
-    private static string WhyNot(CheckedPiece piece) =>
-        piece.Findings.FirstOrDefault(f => f.Severity == Severity.Stop)?.Message.ToString() ?? "Nothing of it can be set yet.";
-
-    private static ProofPiece OnPaper(FittedPiece piece, ReadRun run, DrawnInks inks, InkFactsCache cache)
-    {
-        var laid = LaidPiece.Of(piece, run, inks);
-        var (fit, view) = (piece.Fit, PieceOf(piece, laid, run, cache));
-        var facts = new List<string>();
-        facts.AddRange(view.Sizes.Select(box => string.Create(CultureInfo.InvariantCulture, $"{box.Width:0.0} × {box.Height:0.0} mm")));
-        facts.AddRange(fit.Piece.Copies > 1 ? [$"{fit.Piece.Copies} of it"] : []);
-        facts.AddRange(fit.Concessions.Select(c => c.Message.ToString()));
-        return new ProofPiece(
-            fit.Piece.Name,
-            string.Join(", ", facts),
-            view.MayBeCut ? null : WhyNot(CheckedPiece.Of(run, piece, cache)),
-            view.State switch
-            {
-                ProofState.Approved => "approved",
-                ProofState.Corrected => $"asked: {view.Words}",
-                ProofState.Voided => "was approved; changed since",
-                _ => "",
-            },
-            view.Since switch
-            {
-                SinceShown.New => "new",
-                SinceShown.Changed => "changed",
-                _ => "",
-            },
-            [.. laid.Films.Select(f => new ColouredInk(f.Ink, run.SurfaceOf(fit.Piece).Basis.FilmOf(f.Film.FilmId).Colour))],
-            laid.Zone
-        );
     }
 }

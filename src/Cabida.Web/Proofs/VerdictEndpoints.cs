@@ -156,7 +156,7 @@ internal static class VerdictEndpoints
     }
 
     /// <summary>A run with a change made here, from the revision that was seen.</summary>
-    private static async Task<Results<Ok<RunView>, ProblemHttpResult>> Changed(
+    internal static async Task<Results<Ok<RunView>, ProblemHttpResult>> Changed(
         string id,
         HttpContext http,
         Cabida.Store.Library library,

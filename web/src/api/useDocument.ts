@@ -114,11 +114,13 @@ export function useDocument<V extends { revision: number }, D>(source: Source<V,
     async (send: (madeFrom: number) => Promise<V>) => {
       try {
         await keeper.order(send);
+        return true;
       } catch (e) {
         saving.done(keeper);
         saving.say(e instanceof Error ? e.message : String(e));
         // What the page shows is not what there is.
         for (const key of now.current.source.touches ?? []) void cache.invalidateQueries({ queryKey: key });
+        return false;
       }
     },
     [keeper, saving, cache],

@@ -30,7 +30,7 @@ export function BenchPage({ id, job, setUp, pieces, onSetUp }: Props) {
   return (
     <Tabs label="Of the bench" tabs={TABS} here={here} onHere={choose} className="no-print">
       {here === 'card' && <BenchView id={id} job={job} name={setUp.name} onPress={(pressId) => onSetUp({ pressId })} />}
-      {here === 'steps' && <StepsTab id={id} onSteps={(change) => onSetUp({ steps: change(setUp.steps) })} />}
+      {here === 'steps' && <StepsTab id={id} own={setUp.steps} onSteps={(change) => onSetUp({ steps: change(setUp.steps) })} />}
       {here === 'template' && <TemplateTab id={id} pieces={pieces} sides={1 + setUp.sides.length} />}
       {here === 'cost' && <CostTab id={id} jobId={setUp.jobId} price={setUp.price} onPrice={(price) => onSetUp({ price })} />}
     </Tabs>

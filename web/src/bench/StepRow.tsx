@@ -23,7 +23,9 @@ export const KINDS: readonly (readonly [Schemas['StepKind'], string])[] = [
 ];
 
 interface Props {
-  view: Schemas['StepView'];
+  step: Step;
+  /** What follows from it; nothing before it was answered. */
+  view?: Schemas['StepView'];
   problem: (field: string) => Schemas['Phrase'] | undefined;
   onChange: (change: Partial<Step>) => void;
   onMove: (by: 1 | -1) => void;
@@ -34,8 +36,9 @@ interface Props {
 }
 
 /** A step: what it is, how long it takes, and whether it is done. */
-export function StepRow({ view, problem, onChange, onMove, onRemove, onTick, isFirst, isLast }: Props) {
-  const { step } = view;
+export function StepRow({ step, view, problem, onChange, onMove, onRemove, onTick, isFirst, isLast }: Props) {
+  const called = step.name.trim() || (KINDS.find(([k]) => k === step.kind)?.[1] ?? '');
+  const { isOpen, doneOn, took: noted } = view ?? { isOpen: true, doneOn: '', took: '' };
   const [took, setTook] = useState<string>();
   const time = (field: 'perPiece' | 'perBatch' | 'wait', label: string) => {
     const wrong = problem(field);
@@ -44,9 +47,9 @@ export function StepRow({ view, problem, onChange, onMove, onRemove, onTick, isF
         <Form.Control
           size="sm"
           maxLength={20}
-          aria-label={`${label}, ${view.called}`}
+          aria-label={`${label}, ${called}`}
           value={step[field]}
-          placeholder={view.usual[field]}
+          placeholder={view?.usual[field]}
           isInvalid={!!wrong}
           onChange={(e) => onChange({ [field]: e.target.value })}
         />
@@ -59,25 +62,25 @@ export function StepRow({ view, problem, onChange, onMove, onRemove, onTick, isF
     );
   };
   const note = () => {
-    if (took !== undefined && took !== view.took) onTick(true, took);
+    if (took !== undefined && took !== noted) onTick(true, took);
     setTook(undefined);
   };
   return (
-    <tr className={view.isOpen ? '' : 'done'}>
+    <tr className={isOpen ? '' : 'done'}>
       <td>
         <Form.Check
           type="checkbox"
-          aria-label={`${view.called} is done`}
-          checked={!view.isOpen}
-          disabled={!view.isOpen && view.doneOn === ''}
-          title={!view.isOpen && view.doneOn === '' ? 'All its pieces are past it' : undefined}
-          onChange={(e) => onTick(e.target.checked, view.took)}
+          aria-label={`${called} is done`}
+          checked={!isOpen}
+          disabled={!isOpen && doneOn === ''}
+          title={!isOpen && doneOn === '' ? 'All its pieces are past it' : undefined}
+          onChange={(e) => onTick(e.target.checked, noted)}
         />
       </td>
       <td className="step-name">
         <Form.Select
           size="sm"
-          aria-label={`What ${view.called} is`}
+          aria-label={`What ${called} is`}
           value={step.kind}
           onChange={(e) => onChange({ kind: e.target.value as Step['kind'] })}
         >
@@ -89,7 +92,7 @@ export function StepRow({ view, problem, onChange, onMove, onRemove, onTick, isF
         </Form.Select>
         <Form.Control
           size="sm"
-          aria-label={`Name of ${view.called}`}
+          aria-label={`Name of ${called}`}
           placeholder={KINDS.find(([k]) => k === step.kind)?.[1]}
           value={step.name}
           onChange={(e) => onChange({ name: e.target.value })}
@@ -98,32 +101,32 @@ export function StepRow({ view, problem, onChange, onMove, onRemove, onTick, isF
       {time('perPiece', 'Each piece')}
       {time('perBatch', 'Once')}
       {time('wait', 'Then rests')}
-      <td className="end">{minutesSaid(view.hands)}</td>
+      <td className="end">{view ? minutesSaid(view.hands) : '…'}</td>
       <td>
         <Form.Control
           size="sm"
           maxLength={20}
-          aria-label={`It took, ${view.called}`}
+          aria-label={`It took, ${called}`}
           placeholder="–"
-          value={took ?? view.took}
+          value={took ?? noted}
           onChange={(e) => setTook(e.target.value)}
           onBlur={note}
           onKeyDown={(e) => e.key === 'Enter' && note()}
         />
-        {view.pace.entries > 0 && (
+        {view && view.pace.entries > 0 && (
           <span className="soft small" title={`From ${view.pace.entries} times that it was timed`}>
             × {view.pace.by.toFixed(2)} of usual
           </span>
         )}
       </td>
       <td className="step-deeds">
-        <button type="button" className="quiet" aria-label={`${view.called} earlier`} disabled={isFirst} onClick={() => onMove(-1)}>
+        <button type="button" className="quiet" aria-label={`${called} earlier`} disabled={isFirst} onClick={() => onMove(-1)}>
           ↑
         </button>
-        <button type="button" className="quiet" aria-label={`${view.called} later`} disabled={isLast} onClick={() => onMove(1)}>
+        <button type="button" className="quiet" aria-label={`${called} later`} disabled={isLast} onClick={() => onMove(1)}>
           ↓
         </button>
-        <button type="button" className="quiet" aria-label={`Remove ${view.called}`} disabled={!onRemove} onClick={onRemove}>
+        <button type="button" className="quiet" aria-label={`Remove ${called}`} disabled={!onRemove} onClick={onRemove}>
           ✕
         </button>
       </td>

@@ -9,7 +9,7 @@ type Step = Schemas['MakingStep'];
 export type EditSteps = (change: (own: readonly Step[]) => Step[]) => void;
 
 /** The steps of a run, as they follow from its films and goods or as the maker has them, and how far its pieces are. */
-export function StepsTab({ id, onSteps }: { id: string; onSteps: EditSteps }) {
+export function StepsTab({ id, own, onSteps }: { id: string; own: readonly Step[]; onSteps: EditSteps }) {
   const { making, error, stages, step, undo } = useMaking(id);
   if (!making)
     return (
@@ -17,9 +17,12 @@ export function StepsTab({ id, onSteps }: { id: string; onSteps: EditSteps }) {
         {error ? error.message : 'Working the steps out …'}
       </p>
     );
+  // What is typed is shown at once; what follows from it comes with the answer.
+  const steps = own.length > 0 ? own : making.steps.map((s) => s.step);
+  const viewOf = (step: Step) => making.steps.find((v) => v.step.id === step.id);
   // The first change makes the offered chain the run's own.
   const edit = (change: (steps: readonly Step[]) => Step[]) =>
-    onSteps((own) => change(own.length > 0 ? own : making.steps.map((s) => s.step)));
+    onSteps((now) => change(now.length > 0 ? now : making.steps.map((s) => s.step)));
   const problem = (i: number, field: string) => making.problems.find((p) => p.fields.includes(`steps.${i}.${field}`))?.message;
   return (
     <div className="steps-tab">
@@ -31,8 +34,8 @@ export function StepsTab({ id, onSteps }: { id: string; onSteps: EditSteps }) {
             {making.isAbout && making.handsLeft > 0 && ', about: its loads are not planned yet'}
           </span>
         </h2>
-        {making.steps.length === 0 && <p className="soft">They follow once the set-up is complete.</p>}
-        {making.steps.length > 0 && (
+        {steps.length === 0 && <p className="soft">They follow once the set-up is complete.</p>}
+        {steps.length > 0 && (
           <table className="figures steps">
             <thead>
               <tr>
@@ -47,17 +50,18 @@ export function StepsTab({ id, onSteps }: { id: string; onSteps: EditSteps }) {
               </tr>
             </thead>
             <tbody>
-              {making.steps.map((s, i) => (
+              {steps.map((s, i) => (
                 <StepRow
-                  key={s.step.id}
-                  view={s}
+                  key={s.id}
+                  step={s}
+                  view={viewOf(s)}
                   problem={(field) => problem(i, field)}
-                  onChange={(change) => edit((all) => all.map((x) => (x.id === s.step.id ? { ...x, ...change } : x)))}
+                  onChange={(change) => edit((all) => all.map((x) => (x.id === s.id ? { ...x, ...change } : x)))}
                   onMove={(by) => edit((all) => moved(all, i, by))}
-                  onRemove={making.steps.length > 1 ? () => edit((all) => all.filter((x) => x.id !== s.step.id)) : undefined}
-                  onTick={(isDone, took) => step.mutate({ stepId: s.step.id, isDone, took })}
+                  onRemove={steps.length > 1 ? () => edit((all) => all.filter((x) => x.id !== s.id)) : undefined}
+                  onTick={(isDone, took) => step.mutate({ stepId: s.id, isDone, took })}
                   isFirst={i === 0}
-                  isLast={i === making.steps.length - 1}
+                  isLast={i === steps.length - 1}
                 />
               ))}
             </tbody>

@@ -4,9 +4,10 @@ import { answer, api, type Schemas } from '../../api/client';
 import { Lacks } from '../../readiness/Lacks';
 import { usePages } from '../usePages';
 import type { RunDocument } from '../useRun';
+import { AnswerCard } from './AnswerCard';
 import { ProofPiece } from './ProofPiece';
 import { PictureCard } from './PictureCard';
-import { approve, correct, markShown } from './verdicts';
+import { approve, correct, markShown, takeAnswer } from './verdicts';
 
 /** The set as the customer sees it: at one scale, each piece approved or marked with a correction in the customer's words. */
 export function ProofView({ id, run }: { id: string; run: RunDocument }) {
@@ -66,9 +67,14 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
         </span>
         <div className="remedies">
           {done ? (
-            <a className="btn btn-sm btn-main" href={`/api/runs/${id}/proof.pdf`} download onClick={shown}>
-              PDF for the customer
-            </a>
+            <>
+              <a className="btn btn-sm btn-main" href={`/api/runs/${id}/proof.pdf`} download onClick={shown}>
+                PDF for the customer
+              </a>
+              <a className="btn btn-sm btn-line" href={`/api/runs/${id}/proof.html`} download onClick={shown}>
+                A page to answer on
+              </a>
+            </>
           ) : (
             <span role="status" className="fitting-progress">
               {stopped ? `stopped at ${all.length} of ${of}` : `${all.length} of ${of || list.pieces.length} names set`}{' '}
@@ -125,6 +131,7 @@ export function ProofView({ id, run }: { id: string; run: RunDocument }) {
           <p className="soft">{only === 'open' ? 'Every piece is approved.' : 'Nothing has changed since it was shown.'}</p>
         )}
       </div>
+      <AnswerCard id={id} onTake={(text) => run.order(takeAnswer(id, text))} />
       <PictureCard id={id} first={list.pieces[0]?.name ?? ''} facing={data.facing} />
     </div>
   );

@@ -18,3 +18,7 @@ export const approve = (id: string, pieces: readonly Piece[]) => (madeFrom: numb
 /** Notes that the set was shown to the customer as it is now. */
 export const markShown = (id: string) => (madeFrom: number) =>
   answer(api.POST('/api/runs/{id}/shown', { params: { path: { id }, ...made(madeFrom) } }));
+
+/** Takes what the customer sent back into the verdicts; what of it changed since stays as it was. */
+export const takeAnswer = (id: string, text: string) => (madeFrom: number) =>
+  answer(api.POST('/api/runs/{id}/answer', { params: { path: { id }, ...made(madeFrom) }, body: { text } }));
