@@ -58,7 +58,8 @@ public sealed class AnswerTests : IDisposable
         var read = await Read(text);
         read["lines"]!.AsArray().Select(l => (string)l!["fate"]!).ShouldBe(["approves", "corrects", "notReady", "gone"]);
         ((string)read["beside"]!).ShouldBe("Thank you");
-        read["open"]!.AsArray().Count.ShouldBe(shown.Count - 3);
+        // Twelve pieces; of three of them something is said.
+        read["open"]!.AsArray().Count.ShouldBe(12 - 3);
         using (var taken = await Take(text))
         {
             taken.StatusCode.ShouldBe(HttpStatusCode.OK);

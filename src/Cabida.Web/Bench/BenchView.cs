@@ -176,7 +176,7 @@ internal sealed record BenchView(
         string Zone(int side) => sides.Count > 1 ? sides[side].Laid.Spec.Name : "";
         return new BenchSurface(
             on.Sheet.Size,
-            [.. ReadFace.Of(on).Select(FaceView.Of)],
+            [.. ReadFace.Of(on, whole: true).Select(FaceView.Of)],
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? viewOf(first) : null,
             [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlacingWords.Of(s.Laid)))],
             [

@@ -30,15 +30,17 @@ internal sealed record ReadFace(
 )
 {
     /// <summary>The faces of a surface that a run's sides are on, that of its first side first.</summary>
-    public static IReadOnlyList<ReadFace> Of(ReadSurface on)
+    /// <param name="on">The surface.</param>
+    /// <param name="whole">Whether all of each is drawn, however small its zones are on it.</param>
+    public static IReadOnlyList<ReadFace> Of(ReadSurface on, bool whole = false)
     {
         ArgumentNullException.ThrowIfNull(on);
         // A thing that has no back is one face whatever its zones say.
         FaceKey FaceOf(LaidZone laid) => on.Sheet.Back is null && !laid.Face.IsOwn ? FaceKey.Front : laid.Face;
-        return [.. on.All.GroupBy(s => FaceOf(s.Laid)).Select(f => Of(on, f.Key, [.. f]))];
+        return [.. on.All.GroupBy(s => FaceOf(s.Laid)).Select(f => Of(on, f.Key, [.. f], whole))];
     }
 
-    private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, FitBasis Basis)> sides)
+    private static ReadFace Of(ReadSurface on, FaceKey key, IReadOnlyList<(string Id, LaidZone Laid, FitBasis Basis)> sides, bool whole)
     {
         var first = sides[0].Laid;
         var motions = on.Sides.ToDictionary(s => s.Side.Id, on.MotionOf, StringComparer.Ordinal);
@@ -50,11 +52,12 @@ internal sealed record ReadFace(
             : first.Wall is not null ? "wall"
             : key.Facing == Facing.Back ? "back"
             : "front";
+        LaidZone[] others = [.. sides.Skip(1).Select(s => s.Laid)];
         return new ReadFace(
             key.Word,
             name,
             first.Wall is not null,
-            FlatDrawing.Of(first, on.Sheet, [.. sides.Skip(1).Select(s => s.Laid)]),
+            whole ? FlatDrawing.Whole(first, on.Sheet, others) : FlatDrawing.Of(first, on.Sheet, others),
             box,
             [.. sides.Select(s => s.Id)],
             first.Zone!.Sums

@@ -14,6 +14,8 @@ function edges(round: boolean, ofWall: string, faces: readonly Pick<Schemas['Fac
   return faces.some((f) => !f.isWall) ? `${ofWall}, edge` : ofWall;
 }
 
+const clipOf = (size: string, face: string) => `face ${size} ${face}`.replace(/\W+/g, '-');
+
 interface SurfaceProps {
   of: Schemas['BenchSurface'];
   round: boolean;
@@ -68,8 +70,19 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
               >
                 {(scale) => (
                   <>
-                    <g transform={scale.transform}>
-                      <Ink inks={of.first?.inks ?? []} />
+                    <clipPath id={clipOf(of.size, face.key)}>
+                      <rect
+                        x={scale.x(face.flat.box.minX)}
+                        y={scale.y(face.flat.box.maxY)}
+                        width={scale.k * (face.flat.box.maxX - face.flat.box.minX)}
+                        height={scale.k * (face.flat.box.maxY - face.flat.box.minY)}
+                      />
+                    </clipPath>
+                    {/* Ink of other faces lies beside this one. */}
+                    <g clipPath={`url(#${clipOf(of.size, face.key)})`}>
+                      <g transform={scale.transform}>
+                        <Ink inks={of.first?.inks ?? []} />
+                      </g>
                     </g>
                     <Platens of={pressed.filter((a) => a.face === face.key).flatMap((a) => a.plan?.positions ?? [])} scale={scale} />
                   </>
