@@ -101,7 +101,12 @@ public sealed class BenchTests : IDisposable
             "no step was planned"
         );
         Page.Until(
-            () => page.Driver.FindElements(By.CssSelector("[role='status']")).Any(e => e.Text.Contains("Working out", StringComparison.Ordinal)) ? null : "",
+            () =>
+                page
+                    .Driver.FindElements(By.CssSelector("[role='status']"))
+                    .Any(e => e.Text.Contains("Working out", StringComparison.Ordinal))
+                    ? null
+                    : "",
             "runs were never all worked out"
         );
         first = page.See(".day-list .tick").GetAttribute("aria-label")!;

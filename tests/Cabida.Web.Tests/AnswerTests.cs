@@ -30,7 +30,9 @@ public sealed class AnswerTests : IDisposable
     [Fact]
     public async Task The_file_holds_all_it_needs_and_no_name_breaks_out_of_it()
     {
-        await app.Change("/api/runs/crew-mugs", "run", r => r["list"]!["namesTyped"] = "Bram\n<img src=x onerror=alert(1)>\n{{pieces}} & Co\n");
+        await app.Change("/api/runs/crew-mugs", "run", r =>
+            r["list"]!["namesTyped"] = "Bram\n<img src=x onerror=alert(1)>\n{{pieces}} & Co\n"
+        );
         using var file = await app.CreateClient().GetAsync($"{Run}/proof.html");
         file.Content.Headers.ContentDisposition!.FileNameStar!.ShouldEndWith("proof.html");
         var page = await file.Content.ReadAsStringAsync();

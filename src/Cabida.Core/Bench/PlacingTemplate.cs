@@ -25,8 +25,8 @@ public sealed record TemplateDistance(PlanePoint From, PlanePoint To, string Wha
 public sealed record TemplateLine(StrokeKind Kind, IReadOnlyList<PlanePoint> Points, bool Closed, string Name);
 
 /// <summary>
-/// What is printed true to size to place a piece by (calculations 6.15): its ink, the edges of the blank that one measures from, and how far
-/// it lies from each. All of a panel or a wall laid flat; of cloth as much as reaches from the artwork to its collar and centre folds.
+/// What is printed true to size to place a piece by (calculations 6.15): its ink, the edges of the blank that one measures from, and how
+/// far it lies from each. All of a panel or a wall laid flat; of cloth as much as reaches from the artwork to its collar and centre folds.
 /// </summary>
 /// <param name="Box">What is printed; millimetres, y up.</param>
 /// <param name="Ink">The ink as it reads on the goods.</param>

@@ -33,8 +33,8 @@ public sealed record Platen(double Width, double Height, double Overlap)
 public sealed record PlatenPlan(IReadOnlyList<Box> Positions, int Across, IReadOnlyList<string> EdgeOn, IReadOnlyList<string> Covered);
 
 /// <summary>
-/// Lays the fewest positions of a platen over artwork and moves them so that no edge lies on what it keeps off, then so that as little of that
-/// as can be is pressed, then about the middle of the artwork.
+/// Lays the fewest positions of a platen over artwork and moves them so that no edge lies on what it keeps off, then so that as little of
+/// that as can be is pressed, then about the middle of the artwork.
 /// </summary>
 public static class PlatenPositions
 {

@@ -127,8 +127,8 @@ internal static class PressConflicts
         {
             var upper = core.Last(l => !ReferenceEquals(l, lower));
             yield return Phrase.Say(
-                $"Where the goods are thin, {upper.Film:strong} can be pressed from the other side, through them. How much heat comes through is "
-                    + $"not known: try it on a scrap."
+                $"Where the goods are thin, {upper.Film:strong} can be pressed from the other side, through them. How much heat "
+                    + $"comes through is not known: try it on a scrap."
             );
         }
     }

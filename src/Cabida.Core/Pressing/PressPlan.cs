@@ -39,7 +39,9 @@ public sealed record PressPlan(IReadOnlyList<PressLayer> Layers, IReadOnlyList<C
             .Where(c => Layers[c.Layer].Face == Layers[layer].Face && Layers[layer].Needs.SetsAt(c.Celsius))
             .Sum(c => c.Seconds);
 
-    /// <summary>Whether every layer gets what it needs and nothing gets more than it bears; the plan's proof, by the definition alone.</summary>
+    /// <summary>
+    /// Whether every layer gets what it needs and nothing gets more than it bears; the plan's proof, by the definition alone.
+    /// </summary>
     /// <param name="ceiling">The most heat that goods and press allow; degrees Celsius.</param>
     public bool Holds(double ceiling) =>
         Closings.All(c =>
@@ -57,7 +59,9 @@ public sealed record PressPlan(IReadOnlyList<PressLayer> Layers, IReadOnlyList<C
                 && (l.Needs.Second == 0 || Closings.Any(c => IsSecondOf(c, l.i)))
             );
 
-    /// <summary>Whether a closing is, or serves as, the second press of a layer: on its face, once it was peeled, hot and long enough.</summary>
+    /// <summary>
+    /// Whether a closing is, or serves as, the second press of a layer: on its face, once it was peeled, hot and long enough.
+    /// </summary>
     private bool IsSecondOf(Closing closing, int layer) =>
         (closing.Layer == layer ? closing.IsSecond : closing.Layer > layer && Layers[closing.Layer].Face == Layers[layer].Face)
         && closing.Seconds >= Layers[layer].Needs.Second

@@ -51,7 +51,8 @@ public sealed record PressLine(
 /// <param name="Lines">What is done, in order; none where it cannot be done.</param>
 /// <param name="Conflict">Why it cannot be done.</param>
 /// <param name="Artwork">Where the platen is laid, by size and face.</param>
-/// <param name="Seconds">The seconds of all closings on one piece, each as often as there are positions; of the size that takes longest.</param>
+/// <param name="Seconds">The seconds of all closings on one piece, each as often as there are positions; of the size that takes
+/// longest.</param>
 public sealed record RunPressing(
     IReadOnlyList<Phrase> Lacks,
     IReadOnlyList<PressLine> Lines,

@@ -25,8 +25,8 @@ public sealed record AnsweredPiece(
 }
 
 /// <summary>
-/// The answer to a proof that went out as a file: a short text that is sent back any way, with a check sum (CRC-32, ISO 3309). What mail does
-/// to it, such as breaking its lines or marking them as quoted, is no change; what is written beside it is kept.
+/// The answer to a proof that went out as a file: a short text that is sent back any way, with a check sum (CRC-32, ISO 3309). What mail
+/// does to it, such as breaking its lines or marking them as quoted, is no change; what is written beside it is kept.
 /// </summary>
 /// <param name="Run">The run, by id.</param>
 /// <param name="Pieces">What is said of its pieces.</param>
@@ -63,7 +63,9 @@ public sealed record ProofAnswer(string Run, IReadOnlyList<AnsweredPiece> Pieces
         var begin = pasted.LastIndexOf(Begin, StringComparison.OrdinalIgnoreCase);
         if (begin < 0)
         {
-            return Fail($"There is no answer in it. An answer begins with {Begin:strong} and ends with {End:strong}; paste all of what was sent back.");
+            return Fail(
+                $"There is no answer in it. An answer begins with {Begin:strong} and ends with {End:strong}; paste all of what was sent back."
+            );
         }
 
         var end = pasted.IndexOf(End, begin, StringComparison.Ordinal);
@@ -87,7 +89,8 @@ public sealed record ProofAnswer(string Run, IReadOnlyList<AnsweredPiece> Pieces
         try
         {
             var sent = JsonSerializer.Deserialize<Sent>(Convert.FromBase64String(coded));
-            return sent is { Run: { } run, Pieces: { } pieces } && pieces.All(p => p is { Piece: not null, Seen: not null, Words: not null })
+            return
+                sent is { Run: { } run, Pieces: { } pieces } && pieces.All(p => p is { Piece: not null, Seen: not null, Words: not null })
                 ? Outcome<ProofAnswer>.Of(new ProofAnswer(run, pieces, WrittenBeside(pasted[..begin] + pasted[(end + End.Length)..])))
                 : Fail($"The answer cannot be read. Ask for it again.");
         }

@@ -4,7 +4,9 @@ using Cabida.Core.Stock;
 
 namespace Cabida.Core.Steps;
 
-/// <summary>The chain of steps that a run's films and goods ask for, and what is usual of each: the product's own defaults (6.16).</summary>
+/// <summary>
+/// The chain of steps that a run's films and goods ask for, and what is usual of each: the product's own defaults (6.16).
+/// </summary>
 public static class OfferedSteps
 {
     /// <summary>A load is put in, its film cut off and its file sent; minutes.</summary>

@@ -6,8 +6,8 @@ namespace Cabida.Core.Steps;
 public static class StepPlanning
 {
     /// <summary>
-    /// Backwards from what is due: everything as late as it can be. Where that would have to begin before now, from now on instead, with the
-    /// least lateness that there is, and what cannot be met is said.
+    /// Backwards from what is due: everything as late as it can be. Where that would have to begin before now, from now on instead, with
+    /// the least lateness that there is, and what cannot be met is said.
     /// </summary>
     /// <param name="chains">What is to do, run by run.</param>
     /// <param name="open">When the workshop is open.</param>

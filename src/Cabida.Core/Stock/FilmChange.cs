@@ -88,7 +88,8 @@ public static class FilmChange
         yield return (from.Window, to.Window) switch
         {
             ({ } before, { } now) => Phrase.Say(
-                $"It is pressed at {FilmOnBlank.Degrees(now)} instead of {FilmOnBlank.Degrees(before)}; what lies under it has to stand that."
+                $"It is pressed at {FilmOnBlank.Degrees(now)} instead of {FilmOnBlank.Degrees(before)}; what lies under it has to "
+                    + $"stand that."
             ),
             (null, { } now) => Phrase.Say($"It is pressed at {FilmOnBlank.Degrees(now)}; the other is not pressed."),
             ({ } before, null) => Phrase.Say($"It is not pressed; the other is pressed at {FilmOnBlank.Degrees(before)}."),

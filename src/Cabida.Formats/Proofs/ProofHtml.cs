@@ -78,13 +78,13 @@ public static class ProofHtml
         var facts = string.Join(" · ", new[] { piece.Facts, piece.Mark, piece.State }.Where(f => f.Length > 0));
         return $"""
             <article data-piece="{id}"><svg viewBox="{View(box)}" role="img" aria-label="{name}"><g transform="scale(1 -1)">
-            <path class="zone" d="{Path(piece.Zone)}" fill="{Escaped(ground)}" fill-rule="evenodd" />{string.Concat(piece.Inks.Select(Filled))}</g></svg>
+            <path class="zone" d="{Path(piece.Zone)}" fill="{Escaped(ground)}" fill-rule="evenodd" />
+            {string.Concat(piece.Inks.Select(Filled))}</g></svg>
             <h2>{name}</h2><p>{Escaped(facts)}</p>{ask}</article>
             """;
     }
 
-    private static string Filled(ColouredInk ink) =>
-        $"""<path d="{Path(ink.Ink)}" fill="{Escaped(ink.Colour)}" fill-rule="evenodd" />""";
+    private static string Filled(ColouredInk ink) => $"""<path d="{Path(ink.Ink)}" fill="{Escaped(ink.Colour)}" fill-rule="evenodd" />""";
 
     private static string Path(Area area) => SvgPath.Of(area, Tolerances.File);
 

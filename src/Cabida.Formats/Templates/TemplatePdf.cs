@@ -8,8 +8,8 @@ using SkiaSharp;
 namespace Cabida.Formats.Templates;
 
 /// <summary>
-/// A placing template as a PDF, true to size over as many pages as it takes: marks on the overlap coincide where neighbours are glued, and a
-/// line of 100 on every page tells what the printer did.
+/// A placing template as a PDF, true to size over as many pages as it takes: marks on the overlap coincide where neighbours are glued, and
+/// a line of 100 on every page tells what the printer did.
 /// </summary>
 public static class TemplatePdf
 {

@@ -4,7 +4,8 @@ using Cabida.Store;
 namespace Cabida.Web.Making;
 
 /// <summary>
-/// What is ticked and timed at the bench: the making of each run, and what the workshop remembers of its pace. Both are kept beside the run.
+/// What is ticked and timed at the bench: the making of each run, and what the workshop remembers of its pace. Both are kept beside the
+/// run.
 /// </summary>
 internal sealed class MakingMemory(Cabida.Store.Library library)
 {

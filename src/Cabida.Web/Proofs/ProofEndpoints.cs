@@ -104,7 +104,11 @@ internal static class ProofEndpoints
                             new ProofPage(
                                 from,
                                 run.Run.Pieces.Count,
-                                [.. fitted.Page(run, from, count, stop).Select(p => ProofPieces.PieceOf(p, ProofPieces.LaidPiece.Of(p, run, inks), run, facts))]
+                                [
+                                    .. fitted
+                                        .Page(run, from, count, stop)
+                                        .Select(p => ProofPieces.PieceOf(p, ProofPieces.LaidPiece.Of(p, run, inks), run, facts)),
+                                ]
                             )
                         )
                         : TypedResults.NotFound()

@@ -65,7 +65,16 @@ public sealed class ProofAnswerTests
     [Fact]
     public void What_is_coded_well_and_is_something_else_is_refused()
     {
-        string[] wrong = ["null", "{}", "[]", "{\"r\":null,\"a\":[]}", "{\"r\":\"x\",\"a\":[null]}", "{\"r\":\"x\",\"a\":[{\"p\":null}]}", "\u0000"];
+        string[] wrong =
+        [
+            "null",
+            "{}",
+            "[]",
+            "{\"r\":null,\"a\":[]}",
+            "{\"r\":\"x\",\"a\":[null]}",
+            "{\"r\":\"x\",\"a\":[{\"p\":null}]}",
+            "\u0000",
+        ];
         foreach (var json in wrong)
         {
             var coded = Convert.ToBase64String(System.Text.Encoding.UTF8.GetBytes(json));

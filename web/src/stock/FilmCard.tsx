@@ -8,6 +8,7 @@ import { Choice } from '../fields/Choice';
 import { Conflict } from '../frame/TitleRow';
 import { FilmLimits } from './FilmLimits';
 import { HeatFields } from './HeatFields';
+import { StockHead } from './StockHead';
 import { UsualLength } from '../units/UsualLength';
 
 type Film = Schemas['Film'];
@@ -60,29 +61,16 @@ export function FilmCard({ id }: { id: string }) {
   return (
     <section className="slip stock-card" aria-label={film.name}>
       <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
-      <div className="stock-name">
+      <StockHead
+        label="Name"
+        name={film.name}
+        onName={(name) => set({ name })}
+        undo={undo}
+        usedBy={view.usedBy}
+        remove={() => remove.mutate()}
+      >
         <input type="color" aria-label={`Colour of ${film.name}`} value={film.colour} onChange={(e) => set({ colour: e.target.value })} />
-        <Form.Control
-          size="sm"
-          aria-label="Name"
-          value={film.name}
-          isInvalid={!film.name.trim()}
-          onChange={(e) => set({ name: e.target.value })}
-        />
-        <button type="button" className="quiet" onClick={undo}>
-          Undo
-        </button>
-        <button
-          type="button"
-          className="quiet"
-          disabled={view.usedBy.length > 0}
-          title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined}
-          aria-label={`Remove ${film.name}`}
-          onClick={() => remove.mutate()}
-        >
-          ✕
-        </button>
-      </div>
+      </StockHead>
       <div className="stock-fields">
         <label>
           It is

@@ -5,6 +5,7 @@ import { useDocument } from '../api/useDocument';
 import { useRemoval } from '../api/useRemoval';
 import { Choice } from '../fields/Choice';
 import { Conflict } from '../frame/TitleRow';
+import { StockHead } from './StockHead';
 import { UsualLength } from '../units/UsualLength';
 import { Words } from '../units/Words';
 
@@ -52,28 +53,14 @@ export function PressCard({ id }: { id: string }) {
   return (
     <section className="slip stock-card" aria-label={press.name}>
       <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
-      <div className="stock-name">
-        <Form.Control
-          size="sm"
-          aria-label="Name of the press"
-          value={press.name}
-          isInvalid={!press.name.trim()}
-          onChange={(e) => set({ name: e.target.value })}
-        />
-        <button type="button" className="quiet" onClick={undo}>
-          Undo
-        </button>
-        <button
-          type="button"
-          className="quiet"
-          disabled={view.usedBy.length > 0}
-          title={view.usedBy.length ? `Used by ${view.usedBy.join(', ')}` : undefined}
-          aria-label={`Remove ${press.name}`}
-          onClick={() => remove.mutate()}
-        >
-          ✕
-        </button>
-      </div>
+      <StockHead
+        label="Name of the press"
+        name={press.name}
+        onName={(name) => set({ name })}
+        undo={undo}
+        usedBy={view.usedBy}
+        remove={() => remove.mutate()}
+      />
       <div className="stock-fields">
         <Choice
           label="It is"

@@ -114,7 +114,7 @@ function Items({ filmId }: { filmId: string }) {
           onChange={(m) => set({ keepsMonths: m >= 1 && m <= 600 ? Math.round(m) : null })}
         />
         <label>
-          Costs, a square metre
+          Price, m²
           <Form.Control
             size="sm"
             maxLength={20}
