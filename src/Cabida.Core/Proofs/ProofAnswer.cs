@@ -64,7 +64,7 @@ public sealed record ProofAnswer(string Run, IReadOnlyList<AnsweredPiece> Pieces
         if (begin < 0)
         {
             return Fail(
-                $"There is no answer in it. An answer begins with {Begin:strong} and ends with {End:strong}; paste all of what was sent back."
+                $"There is no answer in it. It begins with {Begin:strong} and ends with {End:strong}; paste all of what was sent back."
             );
         }
 
