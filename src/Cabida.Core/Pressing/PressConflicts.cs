@@ -92,7 +92,9 @@ internal static class PressConflicts
     private static PressLayer Hotter(IReadOnlyList<PressLayer> core, PressLayer lower) =>
         core.Where(l => !ReferenceEquals(l, lower)).OrderByDescending(l => l.Needs.From).First();
 
-    /// <summary>Another order, another film, or a press from the other side; each was tried before it is named.</summary>
+    /// <summary>
+    /// Another order or another film, each tried before it is named; and a press from the other side, of which nothing can be said before.
+    /// </summary>
     private static IEnumerable<Phrase> Mends(
         IReadOnlyList<PressLayer> layers,
         List<PressLayer> core,

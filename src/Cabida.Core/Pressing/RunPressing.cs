@@ -79,7 +79,7 @@ public sealed record RunPressing(
             return null;
         }
 
-        var films = faces.SelectMany(f => f.Layers).Select(FilmOf).DistinctBy(f => f.Name).ToList();
+        var films = faces.SelectMany(f => f.Layers).Select(FilmOf).Distinct();
         List<Phrase> lacks = [.. films.Select(Lacking).OfType<Phrase>()];
         var artwork = press is null ? [] : faces.SelectMany(f => PressedArtwork.Of(run, f, press)).ToList();
         if (lacks.Count > 0)
@@ -87,8 +87,10 @@ public sealed record RunPressing(
             return new RunPressing(lacks, [], null, artwork, 0);
         }
 
-        var layers = faces
-            .SelectMany((f, i) => f.Layers.Select(p => new PressLayer(NameOf(FilmOf(p), p), i, FilmOf(p).Heat.Read()!)))
+        var laid = faces
+            .SelectMany(
+                (f, i) => f.Layers.Select(p => (Layer: new PressLayer(NameOf(FilmOf(p), p), i, FilmOf(p).Heat.Read()!), FilmOf(p).Heat))
+            )
             .ToList();
         var others = stock
             .Values.Where(f => f.IsPressed && f.Heat.Read() is not null)
@@ -96,18 +98,16 @@ public sealed record RunPressing(
             .Select(f => new PressLayer(f.Name, 0, f.Heat.Read()!))
             .ToList();
         var material = run.Blank!.Material;
-        var answer = PressPlanning.Of(layers, HeatBounds.Of(material, press), others);
+        var answer = PressPlanning.Of(laid.ConvertAll(l => l.Layer), HeatBounds.Of(material, press), others);
         if (answer.Plan is not { } plan)
         {
             return new RunPressing([], [], answer.Conflict, artwork, 0);
         }
 
-        var byName = faces
-            .SelectMany(f => f.Layers)
-            .DistinctBy(p => NameOf(FilmOf(p), p))
-            .ToDictionary(p => NameOf(FilmOf(p), p), p => FilmOf(p).Heat);
+        // Two films may share a name: a layer is itself.
+        HeatPlan HeatOf(PressLayer layer) => laid.First(l => ReferenceEquals(l.Layer, layer)).Heat;
         var bare = BareGoods.Seconds(material.Finish);
-        List<PressLine> lines = [.. LinesOf(plan, [.. faces.Select(f => f.Name)], byName, press, bare)];
+        List<PressLine> lines = [.. LinesOf(plan, [.. faces.Select(f => f.Name)], HeatOf, press, bare)];
         return new RunPressing([], lines, null, artwork, SecondsOf(plan, faces, artwork, bare));
     }
 
@@ -124,7 +124,7 @@ public sealed record RunPressing(
     private static IEnumerable<PressLine> LinesOf(
         PressPlan plan,
         IReadOnlyList<string> faces,
-        Dictionary<string, HeatPlan> heats,
+        Func<PressLayer, HeatPlan> heatOf,
         Press? press,
         int bare
     )
@@ -135,7 +135,7 @@ public sealed record RunPressing(
         {
             var closing = plan.Closings[i];
             var layer = plan.Layers[closing.Layer];
-            var (heat, celsius) = (heats[layer.Film], closing.Celsius);
+            var (heat, celsius) = (heatOf(layer), closing.Celsius);
             if (i == 0 && bare > 0)
             {
                 yield return new PressLine(PressDeed.Bare, faces[layer.Face], "", celsius, SetTo(celsius), bare, heat.Pressure, null, 0, 0);

@@ -1,6 +1,7 @@
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 using Cabida.Store;
+using Cabida.Web.Library;
 
 namespace Cabida.Web.Weeding;
 
@@ -15,27 +16,8 @@ internal sealed class WeedingMemory(Cabida.Store.Library library)
         (await library.Find(DocumentKinds.WeedingBook, WeedingBook.Only, stop))?.Document ?? WeedingBook.Empty;
 
     /// <summary>Changes what is remembered, whatever else is at the same time.</summary>
-    public async Task Change(Func<WeedingBook, WeedingBook> to, CancellationToken stop)
-    {
-        ArgumentNullException.ThrowIfNull(to);
-        const int tries = 20;
-        for (var i = 0; i < tries; i++)
-        {
-            var stored = await library.Find(DocumentKinds.WeedingBook, WeedingBook.Only, stop);
-            var unit = new UnitOfWork("Remember weeding").Put(
-                DocumentKinds.WeedingBook,
-                WeedingBook.Only,
-                to(stored?.Document ?? WeedingBook.Empty),
-                stored?.Revision ?? 0
-            );
-            if ((await library.Make(unit, stop)).Refused is null)
-            {
-                return;
-            }
-        }
-
-        throw new InvalidOperationException("What weeding took was changed at the same time again and again.");
-    }
+    public Task Change(Func<WeedingBook, WeedingBook> to, CancellationToken stop) =>
+        library.Rewrite(DocumentKinds.WeedingBook, WeedingBook.Only, "Remember weeding", WeedingBook.Empty, to, stop);
 
     /// <summary>A set-up in which films that it names and says nothing of are cut as they were cut last.</summary>
     public async Task<RunSetUp> Recalled(RunSetUp setUp, CancellationToken stop)

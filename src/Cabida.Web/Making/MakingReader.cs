@@ -1,0 +1,50 @@
+using Cabida.Core.Runs;
+using Cabida.Core.Steps;
+using Cabida.Store;
+using Cabida.Web.Plans;
+
+namespace Cabida.Web.Making;
+
+/// <summary>Reads how far the making of runs is.</summary>
+internal sealed class MakingReader(
+    Cabida.Store.Library library,
+    LibraryIndex index,
+    RunMakings makings,
+    MakingMemory memory,
+    ReleasedLoads released
+)
+{
+    /// <summary>How far a run is.</summary>
+    public async Task<MakingView> Of(Core.Pieces.ReadRun run, CancellationToken stop)
+    {
+        var stored = await library.Find(DocumentKinds.Making, run.Id, stop);
+        return MakingView.Of(
+            await makings.Of(run, stop),
+            run.Id,
+            stored?.Document ?? Core.Runs.Making.None,
+            stored?.Revision ?? 0,
+            await memory.Book(stop),
+            new CutCounts(await released.All(index, library, stop))
+        );
+    }
+
+    /// <summary>A step of a run by its id.</summary>
+    public async Task<MakingStep?> StepOf(Core.Pieces.ReadRun run, string stepId, CancellationToken stop) =>
+        (await StepsOf(run, stop))?.Steps.FirstOrDefault(s => s.Step.Id == stepId)?.Step;
+
+    /// <summary>What a step took, with what it takes by the product's own figures.</summary>
+    public async Task<StepTook?> TookOf(Core.Pieces.ReadRun run, MakingStep step, double minutes, CancellationToken stop)
+    {
+        if ((await makings.Of(run, stop)).Facts is not { } facts)
+        {
+            return null;
+        }
+
+        var usual = OfferedSteps.UsualOf(step.Kind, facts).HandsOn(facts.Pieces);
+        var said = Core.Stock.WeedingTook.Shortened($"{step.Called}, {run.Run.Name}");
+        return new StepTook($"{run.Id} {step.Id}", said, step.Kind, usual, minutes);
+    }
+
+    private async Task<ReadSteps?> StepsOf(Core.Pieces.ReadRun run, CancellationToken stop) =>
+        (await makings.Of(run, stop)).Facts is { } facts ? ReadSteps.Of(run.Run.SetUp.Steps, facts, await memory.Book(stop)) : null;
+}
