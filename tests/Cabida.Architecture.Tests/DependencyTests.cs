@@ -75,6 +75,7 @@ public class DependencyTests
         ["Steps"],
         ["Costs"],
         ["Bench"],
+        ["Orders"],
     ];
 
     [Fact]

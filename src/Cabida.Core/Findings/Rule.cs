@@ -78,6 +78,9 @@ public enum Rule
     /// <summary>A line of a list that makes no piece, may be a mistake, or was cleaned.</summary>
     ListLine,
 
+    /// <summary>An order, or a line of one, that cannot be taken as it stands or wants looking at.</summary>
+    OrderLine,
+
     /// <summary>A line that runs both from left to right and from right to left.</summary>
     MixedDirection,
 

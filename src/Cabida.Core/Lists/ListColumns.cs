@@ -211,8 +211,11 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
             )
         );
 
-    private static string FieldFor(string heading, IReadOnlyList<string> fields) =>
-        Plain(heading) switch
+    /// <summary>What a heading says its column is, in the tongues orders come in: a field, the size, how many; empty for anything else.</summary>
+    /// <param name="heading">The heading.</param>
+    /// <param name="fields">The fields there are.</param>
+    public static string FieldFor(string heading, IReadOnlyList<string> fields) =>
+        Plain(heading ?? throw new ArgumentNullException(nameof(heading))) switch
         {
             var h when NameWords.Contains(h) => Motifs.Fields.Name,
             var h when QuantityWords.Contains(h) => NameList.Quantity,

@@ -18,4 +18,8 @@ public sealed record Job(
     /// <summary>The time of that day, as typed; empty for when the workshop closes.</summary>
     [MaxLength(Stock.WorkHours.MostLetters)]
     public string DueAt { get; init; } = "";
+
+    /// <summary>The order that it was taken from, by id; empty for one that was begun by hand.</summary>
+    [MaxLength(DocumentGate.LongestName)]
+    public string OrderId { get; init; } = "";
 }

@@ -32,7 +32,7 @@ public static class ListFile
     public const int MostBytes = 20_000_000;
 
     /// <summary>The most rows that are taken from a file.</summary>
-    public const int MostRows = 10_000;
+    public const int MostRows = 20_000;
 
     /// <summary>Reads a file.</summary>
     /// <param name="name">Its name, for what is said about it.</param>

@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Motifs;
+using Cabida.Core.Orders;
 using Cabida.Core.Plans;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -79,9 +80,15 @@ public static class DocumentKinds
     public static DocumentKind<ReleasedLoad> Load { get; } =
         new(new RowKind<ReleasedLoad>("load", new Forms(FilmForms.WithHeatPlanIn), l => $"{l.Name}, load {l.Number} of {l.Of}", _ => []));
 
+    /// <summary>What the workshop sells.</summary>
+    public static DocumentKind<Offer> Offer { get; } = new(new RowKind<Offer>("offer", Forms.First, o => o.Name, DocumentReferences.Of));
+
+    /// <summary>Orders as they came, under the id that follows from their number. One that was taken names its job and does not hold it.</summary>
+    public static DocumentKind<Order> Order { get; } = new(new RowKind<Order>("order", Forms.First, o => o.Number, _ => []));
+
     /// <summary>All of them.</summary>
     public static IReadOnlyList<DocumentKind> All { get; } =
-    [Blank, Motif, Film, Cutter, Press, Job, Run, Graphic, Workshop, WeedingBook, BenchBook, Making, FilmStock, Plan, Load];
+    [Blank, Motif, Film, Cutter, Press, Job, Run, Graphic, Workshop, WeedingBook, BenchBook, Making, FilmStock, Plan, Load, Offer, Order];
 
     /// <summary>The row of a kind that references name; null for what is kept beside the documents.</summary>
     internal static RowKind? RowOf(string kind) => All.Select(d => d.Rows[0]).FirstOrDefault(r => r.Kind == kind);

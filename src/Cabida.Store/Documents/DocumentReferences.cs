@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Motifs;
+using Cabida.Core.Orders;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
 
@@ -26,9 +27,12 @@ internal static class DocumentReferences
         return blank.JobId is { } job ? pictures.Append(new Reference(DocumentKinds.Job.Kind, job)) : pictures;
     }
 
-    public static IEnumerable<Reference> Of(RunSetUp run) =>
+    public static IEnumerable<Reference> Of(RunSetUp run) => MadeOf(run).Prepend(new Reference(DocumentKinds.Job.Kind, run.JobId));
+
+    public static IEnumerable<Reference> Of(Offer offer) => MadeOf(offer.SetUp);
+
+    private static IEnumerable<Reference> MadeOf(RunSetUp run) =>
         [
-            new Reference(DocumentKinds.Job.Kind, run.JobId),
             .. PinOf(DocumentKinds.Blank.Kind, run.Blank),
             .. PinOf(DocumentKinds.Motif.Kind, run.Motif),
             .. PinOf(DocumentKinds.Film.Kind, run.Film),

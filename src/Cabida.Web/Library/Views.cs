@@ -1,5 +1,6 @@
 using Cabida.Core.Blanks;
 using Cabida.Core.Motifs;
+using Cabida.Core.Orders;
 using Cabida.Core.Plans;
 using Cabida.Core.Runs;
 using Cabida.Core.Stock;
@@ -8,6 +9,7 @@ using Cabida.Web.Graphics;
 using Cabida.Web.Jobs;
 using Cabida.Web.Making;
 using Cabida.Web.Motifs;
+using Cabida.Web.Orders;
 using Cabida.Web.Plans;
 using Cabida.Web.Runs;
 using Cabida.Web.Stock;
@@ -36,6 +38,10 @@ internal static class Views
         services.AddScoped<Proofs.WorkshopMark>();
         services.AddScoped<RunCards>();
         services.AddScoped<IViews<Job, JobView>, JobViews>();
-        services.AddScoped<IViews<Run, RunView>, RunViews>();
+        services.AddScoped<RunViews>();
+        services.AddScoped<IViews<Run, RunView>>(s => s.GetRequiredService<RunViews>());
+        services.AddScoped<IViews<Offer, OfferView>, OfferViews>();
+        services.AddScoped<OrderViews>();
+        services.AddScoped<IViews<Order, OrderView>>(s => s.GetRequiredService<OrderViews>());
     }
 }

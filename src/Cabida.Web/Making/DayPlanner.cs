@@ -4,7 +4,6 @@ using Cabida.Core.Runs;
 using Cabida.Core.Steps;
 using Cabida.Core.Stock;
 using Cabida.Store;
-using Cabida.Web.Plans;
 
 namespace Cabida.Web.Making;
 
@@ -12,9 +11,7 @@ namespace Cabida.Web.Making;
 internal sealed class DayPlanner(
     Cabida.Store.Library library,
     LibraryIndex index,
-    RunMakings makings,
-    MakingMemory memory,
-    ReleasedLoads released,
+    JobStages stages,
     TimeProvider clock
 )
 {
@@ -35,14 +32,11 @@ internal sealed class DayPlanner(
             .Keys.SelectMany(j => ofJob[j].Select(r => (Run: r, Job: j)))
             .ToDictionary(p => p.Run, p => jobs[p.Job], StringComparer.Ordinal);
         var runs = (await index.Headings(DocumentKinds.Run, stop)).Where(r => jobOf.ContainsKey(r.Id)).ToList();
-        var made = await makings.Of(runs, stop);
-        var ticked = (await library.All(DocumentKinds.Making, stop)).ToDictionary(m => m.Id, StringComparer.Ordinal);
-        var (book, cut) = (await memory.Book(stop), new CutCounts(await released.All(index, library, stop)));
+        var made = await stages.OfAll(stop);
         var (todo, leftOut) = (new List<Todo>(), new List<LeftOut>());
         foreach (var run in runs.Where(r => made.ContainsKey(r.Id)))
         {
-            var stored = ticked.GetValueOrDefault(run.Id);
-            var view = MakingView.Of(made[run.Id], run.Id, stored?.Document ?? Core.Runs.Making.None, stored?.Revision ?? 0, book, cut);
+            var view = made[run.Id];
             var job = jobOf[run.Id];
             if (view.Steps.Count == 0 || view.Pieces.Count == 0)
             {
@@ -66,7 +60,7 @@ internal sealed class DayPlanner(
         var open = Open(workshop, midnight);
         var at = (now - midnight).TotalMinutes;
         var plan = fromNow ? StepPlanning.FromNow(chains, open, at) : StepPlanning.Backwards(chains, open, at);
-        return View(plan, todo, workshop, now, fromNow || plan.Late.Count > 0, runs.Count - made.Count, leftOut);
+        return View(plan, todo, workshop, now, fromNow || plan.Late.Count > 0, runs.Count(r => !made.ContainsKey(r.Id)), leftOut);
     }
 
     /// <summary>When a job is due, in minutes from midnight of today; null where it has no day.</summary>

@@ -1,0 +1,51 @@
+using Cabida.Store;
+using Cabida.Web.Plans;
+
+namespace Cabida.Web.Making;
+
+/// <summary>How far all runs are, once for a request.</summary>
+internal sealed class JobStages(
+    Cabida.Store.Library library,
+    LibraryIndex index,
+    RunMakings makings,
+    MakingMemory memory,
+    ReleasedLoads released
+)
+{
+    private Dictionary<string, MakingView>? all;
+
+    /// <summary>How far all runs are, by id, however long it takes to work them out.</summary>
+    public async Task<IReadOnlyDictionary<string, MakingView>> Whole(CancellationToken stop)
+    {
+        var (there, before) = (await index.Headings(DocumentKinds.Run, stop), -1);
+        while ((all?.Count ?? 0) is var known && known < there.Count && known > before)
+        {
+            (before, all) = (known, null);
+            await OfAll(stop);
+        }
+
+        return await OfAll(stop);
+    }
+
+    /// <summary>How far runs are, by id; those that are not worked out in time are missing.</summary>
+    public async Task<IReadOnlyDictionary<string, MakingView>> OfAll(CancellationToken stop)
+    {
+        if (all is not null)
+        {
+            return all;
+        }
+
+        var made = await makings.Of(await index.Headings(DocumentKinds.Run, stop), stop);
+        var ticked = (await library.All(DocumentKinds.Making, stop)).ToDictionary(m => m.Id, StringComparer.Ordinal);
+        var (book, cut) = (await memory.Book(stop), new CutCounts(await released.All(index, library, stop)));
+        return all = made.ToDictionary(
+            m => m.Key,
+            m =>
+            {
+                var stored = ticked.GetValueOrDefault(m.Key);
+                return MakingView.Of(m.Value, m.Key, stored?.Document ?? Core.Runs.Making.None, stored?.Revision ?? 0, book, cut);
+            },
+            StringComparer.Ordinal
+        );
+    }
+}
