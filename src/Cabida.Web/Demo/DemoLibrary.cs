@@ -35,6 +35,7 @@ internal sealed class DemoLibrary(Cabida.Store.Library library, KeptOutlines out
         await AddAll(DocumentKinds.Cutter, stop);
         await AddAll(DocumentKinds.Press, stop);
         await AddAll(DocumentKinds.FilmStock, stop);
+        await AddAll(DocumentKinds.Offer, stop);
         await AddAll(DocumentKinds.Job, stop);
         await AddAll(DocumentKinds.Run, stop, run => run with { List = Listed(run.List) });
     }

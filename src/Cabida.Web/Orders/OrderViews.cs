@@ -12,6 +12,7 @@ using Cabida.Web.Runs;
 namespace Cabida.Web.Orders;
 
 internal sealed class OrderViews(
+    Cabida.Store.Library library,
     LibraryIndex index,
     OfferReader offers,
     RunReader reader,
@@ -62,7 +63,9 @@ internal sealed class OrderViews(
     public async Task<OrderCard> CardOf(Stored<Order> stored, CancellationToken stop)
     {
         var (order, book) = (stored.Document, await offers.Book(stop));
-        var job = await JobOf(order, stop);
+        // A list asks once for all of them.
+        jobs ??= (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).ToHashSet(StringComparer.Ordinal);
+        var job = order.Taken is { } taken && jobs.Contains(taken.JobId) ? taken.JobId : "";
         var state = StateOf(order, job);
         var read = ReadOrder.Of(order.Sheet, book);
         var takeable = read.Lines.Where(l => l.MayBeTaken).ToList();
@@ -86,11 +89,8 @@ internal sealed class OrderViews(
     }
 
     /// <summary>The job that an order became; empty where there is none, or it was removed.</summary>
-    public async Task<string> JobOf(Order order, CancellationToken stop)
-    {
-        jobs ??= (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).ToHashSet(StringComparer.Ordinal);
-        return order.Taken is { } taken && jobs.Contains(taken.JobId) ? taken.JobId : "";
-    }
+    public async Task<string> JobOf(Order order, CancellationToken stop) =>
+        order.Taken is { } taken && await library.Find(DocumentKinds.Job, taken.JobId, stop) is not null ? taken.JobId : "";
 
     /// <summary>What changed of an order since it was taken: both states read, and their differences.</summary>
     public static (ReadOrder? Was, IReadOnlyList<LineCorrection> Changed) Corrections(
