@@ -107,6 +107,7 @@ builder.Services.AddScoped<RunMakings>();
 builder.Services.AddScoped<MakingMemory>();
 builder.Services.AddScoped<MakingReader>();
 builder.Services.AddScoped<JobStages>();
+builder.Services.AddScoped<WeekReader>();
 builder.Services.AddScoped<DayPlanner>();
 builder.Services.AddScoped<OfferReader>();
 builder.Services.AddScoped<OrderIntake>();

@@ -9,6 +9,10 @@ import { JobPage } from './jobs/JobPage';
 import { MotifPage } from './motifs/MotifPage';
 import { MotifsPage } from './motifs/MotifsPage';
 import { TrialPage } from './motifs/TrialPage';
+import { OfferPage } from './offers/OfferPage';
+import { OffersPage } from './offers/OffersPage';
+import { OrderPage } from './orders/OrderPage';
+import { OrdersPage } from './orders/OrdersPage';
 import { OutlinePage } from './outline/OutlinePage';
 import { RunPage } from './run/RunPage';
 import { BlankPage } from './shelf/BlankPage';
@@ -26,6 +30,10 @@ export function App() {
           <Route path="/" element={<Navigate to="/jobs" replace />} />
           <Route path="/jobs" element={<JobsPage />} />
           <Route path="/jobs/day" element={<DayPage />} />
+          <Route path="/jobs/orders" element={<OrdersPage />} />
+          <Route path="/jobs/orders/:id" element={<OrderPage />} />
+          <Route path="/jobs/offers" element={<OffersPage />} />
+          <Route path="/jobs/offers/:id" element={<OfferPage />} />
           <Route path="/jobs/:id/quotation" element={<QuotationPage />} />
           <Route path="/jobs/:id" element={<JobPage />} />
           <Route path="/runs/:id/:view" element={<RunPage />} />

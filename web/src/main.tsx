@@ -16,6 +16,7 @@ import './typefaces/typefaces.css';
 import './motifs/motifs.css';
 import './stock/stock.css';
 import './jobs/jobs.css';
+import './orders/orders.css';
 import './run/run.css';
 import './run/fit.css';
 import './cutting/cutting.css';

@@ -62,6 +62,15 @@ internal static class JobEndpoints
             )
             .WithName("AddRun");
 
+        jobs.MapGet("/{id}/progress", async Task<Results<Ok<JobRow>, NotFound>> (string id, WeekReader week, CancellationToken stop) =>
+                await week.Of(id, stop) is { } row ? TypedResults.Ok(row) : TypedResults.NotFound()
+            )
+            .WithName("GetJobProgress");
+
+        api.MapGet("/week", async Task<Ok<WeekView>> (WeekReader week, CancellationToken stop) => TypedResults.Ok(await week.All(stop)))
+            .WithTags("Jobs")
+            .WithName("GetWeek");
+
         jobs.MapLibrary<Job, JobView>(DocumentKinds.Job);
     }
 

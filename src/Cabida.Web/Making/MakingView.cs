@@ -42,6 +42,7 @@ internal sealed record StagedPiece(string Id, string Name, int Copies, PieceStag
 /// <param name="Pieces">Its pieces.</param>
 /// <param name="HandsLeft">Hands on that are left; minutes.</param>
 /// <param name="Next">What is next; empty when all is done.</param>
+/// <param name="Awaits">How many pieces were shown to the customer and wait for an answer.</param>
 internal sealed record MakingView(
     int Revision,
     IReadOnlyList<StepView> Steps,
@@ -50,7 +51,8 @@ internal sealed record MakingView(
     IReadOnlyList<Finding> Problems,
     IReadOnlyList<StagedPiece> Pieces,
     double HandsLeft,
-    string Next
+    string Next,
+    int Awaits
 )
 {
     /// <summary>The making of a run.</summary>
@@ -71,9 +73,10 @@ internal sealed record MakingView(
                 PieceStages.Of(p.IsApproved, cut.IsCut(runId, p), making.Ticked.GetValueOrDefault(p.Id))
             )),
         ];
+        var awaits = run.IsShown ? pieces.Where(p => p.Stage == PieceStage.Taken).Sum(p => p.Copies) : 0;
         if (run.Facts is not { } facts)
         {
-            return new MakingView(revision, [], true, run.IsAbout, [], pieces, 0, "");
+            return new MakingView(revision, [], true, run.IsAbout, [], pieces, 0, "", awaits);
         }
 
         var read = ReadSteps.Of(run.Own, facts, book);
@@ -106,7 +109,8 @@ internal sealed record MakingView(
             read.Problems,
             pieces,
             open.Sum(s => s.Hands),
-            open.FirstOrDefault()?.Called ?? ""
+            open.FirstOrDefault()?.Called ?? "",
+            awaits
         );
     }
 

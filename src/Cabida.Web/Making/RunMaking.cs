@@ -16,4 +16,11 @@ internal sealed record MadePiece(string Id, string Name, int Copies, int Things,
 /// <param name="Own">Its own steps.</param>
 /// <param name="Pieces">Its pieces.</param>
 /// <param name="IsAbout">Whether loads and minutes are estimated without its plan.</param>
-internal sealed record RunMaking(StepFacts? Facts, IReadOnlyList<MakingStep> Own, IReadOnlyList<MadePiece> Pieces, bool IsAbout);
+/// <param name="IsShown">Whether a proof of it was shown to the customer.</param>
+internal sealed record RunMaking(
+    StepFacts? Facts,
+    IReadOnlyList<MakingStep> Own,
+    IReadOnlyList<MadePiece> Pieces,
+    bool IsAbout,
+    bool IsShown
+);

@@ -128,10 +128,10 @@ internal sealed class RunMakings(
 
     private async Task<RunMaking> Make(ReadRun run, CancellationToken stop)
     {
-        var own = run.Run.SetUp.Steps;
+        var (own, isShown) = (run.Run.SetUp.Steps, run.Run.Verdicts.Shown is not null);
         if (run.Surface is not { } surface)
         {
-            return new RunMaking(null, own, [.. run.Run.Pieces.Select(p => new MadePiece(p.Id, p.Name, p.Copies, 0, false))], true);
+            return new RunMaking(null, own, [.. run.Run.Pieces.Select(p => new MadePiece(p.Id, p.Name, p.Copies, 0, false))], true, isShown);
         }
 
         var sampled = run.Run.Pieces.Take(Sample).Select(p => fitted.Of(run, p)).ToList();
@@ -158,7 +158,8 @@ internal sealed class RunMakings(
             await Estimated(run, surface, [.. films.Select(run.Basis!.FilmOf)], pieces.Sum(p => p.Copies), things, stop),
             own,
             pieces,
-            true
+            true,
+            isShown
         );
         await Keep(run, made, stop);
         return made;

@@ -40,9 +40,9 @@ internal sealed record OrderLineView(
 /// <summary>What changed of a line since it was taken.</summary>
 /// <param name="Was">What was taken; null for a line that came since.</param>
 /// <param name="Is">What it says now; null for one that is not ordered any more.</param>
-/// <param name="Stage">How far what was taken is; null where it is not in a list.</param>
+/// <param name="Stage">How far what was taken is; taken also where that is not known.</param>
 /// <param name="Problem">Why it cannot be taken in by itself.</param>
-internal sealed record CorrectionView(Phrase? Was, Phrase? Is, PieceStage? Stage, Phrase? Problem);
+internal sealed record CorrectionView(Phrase? Was, Phrase? Is, PieceStage Stage, Phrase? Problem);
 
 /// <summary>An order as its page shows it.</summary>
 /// <param name="Id">Which one.</param>

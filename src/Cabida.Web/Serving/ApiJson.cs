@@ -54,6 +54,7 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
                         or "Cabida.Core.Stock"
                         or "Cabida.Core.Runs"
                         or "Cabida.Core.Lists"
+                        or "Cabida.Core.Orders"
                         or "Cabida.Core.Motifs"
                         or "Cabida.Core.Plans"
                         or "Cabida.Core.Type"

@@ -11,6 +11,8 @@ interface Kinds {
   presses: { view: Schemas['PressView']; document: Schemas['Press']; sent: Schemas['Press'] };
   jobs: { view: Schemas['JobView']; document: Schemas['Job']; sent: Schemas['Job'] };
   runs: { view: Schemas['RunView']; document: Schemas['Run']; sent: Schemas['RunDraft'] };
+  offers: { view: Schemas['OfferView']; document: Schemas['Offer']; sent: Schemas['Offer'] };
+  orders: { view: Schemas['OrderView']; document: Schemas['Order']; sent: Schemas['Order'] };
   plans: { view: Schemas['PlanView']; document: Schemas['CutPlan']; sent: Schemas['CutPlan'] };
   loads: { view: Schemas['ReleasedView']; document: Schemas['ReleasedLoad']; sent: Schemas['ReleasedLoad'] };
   stock: { view: Schemas['FilmStockView']; document: Schemas['FilmStock']; sent: Schemas['FilmStock'] };

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { answer, api, made, type Schemas } from '../api/client';
 import { Words } from '../units/Words';
 
-type Kind = 'blanks' | 'motifs' | 'films' | 'cutters' | 'presses' | 'jobs';
+type Kind = 'blanks' | 'motifs' | 'films' | 'cutters' | 'presses' | 'jobs' | 'offers' | 'orders';
 type Broken = Schemas['BrokenCard'];
 
 /** Things of a place that cannot be worked out: which, why, and a way back. */

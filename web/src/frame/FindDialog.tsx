@@ -11,6 +11,9 @@ const PLACE: Record<string, (id: string) => string> = {
   motif: (id) => `/motifs/${id}`,
   film: () => '/stock',
   cutter: () => '/stock',
+  press: () => '/stock',
+  offer: (id) => `/jobs/offers/${id}`,
+  order: (id) => `/jobs/orders/${id}`,
 };
 
 /** Finds anything by its name. */

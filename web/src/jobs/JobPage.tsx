@@ -11,6 +11,7 @@ import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { Words } from '../units/Words';
 import { JobSlip } from './JobSlip';
 import { isPending } from './pending';
+import { WhereItIs } from './WhereItIs';
 
 /** An order and its runs. */
 export function JobPage() {
@@ -108,7 +109,8 @@ function Ordering({ id }: { id: string }) {
           <Form.Control size="sm" value={document.note} onChange={(e) => set({ note: e.target.value })} />
         </label>
       </div>
-      <JobSlip job={{ ...view, job: document }} />
+      <WhereItIs id={id} />
+      <JobSlip id={id} name={document.name} customer={document.customer} due={document.due} runs={view.runs} />
       <Form
         className="new-run"
         onSubmit={(e) => {

@@ -1,28 +1,40 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { RunNeeds } from '../readiness/RunNeeds';
-import { due } from './due';
+import { due as dueSaid } from './due';
 import { isPending, namesOf } from './pending';
 import { RunPicture } from './RunPicture';
 
-/** An order as a slip: its runs with a picture of the first piece, and what is still to do. */
-export function JobSlip({ job }: { job: Schemas['JobView'] }) {
+interface Props {
+  id: string;
+  name: string;
+  customer: string;
+  due: string;
+  /** Its runs; undefined until they come. */
+  runs?: readonly Schemas['RunCard'][];
+  progress?: ReactNode;
+}
+
+/** An order as a slip: its runs with a picture of the first piece, where they are, and what is still to do. */
+export function JobSlip({ id, name, customer, due, runs, progress }: Props) {
   return (
     <article className="slip job-slip">
       <header>
         <h2>
-          <Link to={`/jobs/${job.id}`}>{job.job.name || 'Without a name'}</Link>
+          <Link to={`/jobs/${id}`}>{name || 'Without a name'}</Link>
         </h2>
-        <span>{job.job.customer}</span>
-        <span className="due">{due(job.job.due)}</span>
+        <span>{customer}</span>
+        <span className="due">{dueSaid(due)}</span>
       </header>
-      {job.runs.length === 0 && (
+      {progress}
+      {runs?.length === 0 && (
         <p className="soft">
-          No runs yet. <Link to={`/jobs/${job.id}`}>Add the first</Link>
+          No runs yet. <Link to={`/jobs/${id}`}>Add the first</Link>
         </p>
       )}
       <div className="slip-runs">
-        {job.runs.map((r) => (
+        {runs?.map((r) => (
           <Link key={r.id} to={`/runs/${r.id}/${r.todo ? 'set-up' : 'fit'}`} className="slip-run">
             <RunPicture run={r} />
             <span className="run-words">

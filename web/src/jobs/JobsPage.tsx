@@ -1,34 +1,53 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
-import { Link, useNavigate } from 'react-router';
+import { Button } from 'react-bootstrap';
+import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { BrokenCards } from '../frame/BrokenCards';
 import { TitleRow, Waiting } from '../frame/TitleRow';
-import { isPending } from './pending';
-import { JobSlip } from './JobSlip';
+import { minutesSaid } from '../making/minutes';
+import { NewJob } from './NewJob';
+import { groupsOf, isPacked, type Group } from './week';
+import { WeekGroup } from './WeekGroup';
 
-/** Orders by the day they are due. */
+/** So many jobs are drawn with their pictures; the others are rows. */
+const MOST_DRAWN = 12;
+
+/** The week: what is due when, where it is, what is next, how much is left to do. */
 export function JobsPage() {
   const { data, error } = useQuery({
-    queryKey: ['jobs'],
-    queryFn: () => answer(api.GET('/api/jobs')),
-    // Pictures that were not kept come a few at a time.
-    refetchInterval: (q) => (q.state.data?.cards.some((j) => j.runs.some(isPending)) ? 500 : false),
+    queryKey: ['jobs', 'week'],
+    queryFn: () => answer(api.GET('/api/week')),
+    // Runs that were never looked at come a few at a time.
+    refetchInterval: (q) => (q.state.data?.jobs.some((j) => j.runs.some((r) => r.isPending)) ? 800 : false),
   });
   const cache = useQueryClient();
   const demo = useMutation({ mutationFn: () => answer(api.POST('/api/demo')), onSuccess: () => cache.invalidateQueries() });
   if (!data) return <Waiting error={error} />;
+  const open = data.jobs.filter((j) => !isPacked(j));
+  const left = open.reduce((n, j) => n + j.handsLeft, 0);
+  const waiting = [
+    data.ordersWaiting > 0 && `${data.ordersWaiting} to take`,
+    data.ordersCorrected > 0 && `${data.ordersCorrected} corrected`,
+  ].filter(Boolean);
   return (
     <div className="page">
-      <TitleRow title="Jobs" about={data.cards.length ? 'by the day they are due' : ''}>
-        {data.cards.length > 0 && (
+      <TitleRow
+        title="Jobs"
+        about={open.length > 0 ? `${minutesSaid(left)} with hands on left, in ${open.length} of ${data.jobs.length}` : ''}
+      >
+        <Link to="/jobs/orders" className="btn btn-sm btn-line">
+          Orders{waiting.length > 0 && <b className="look"> {waiting.join(', ')}</b>}
+        </Link>
+        <Link to="/jobs/offers" className="btn btn-sm btn-line">
+          Offers
+        </Link>
+        {data.jobs.length > 0 && (
           <Link to="/jobs/day" className="btn btn-sm btn-line">
             The day at the bench
           </Link>
         )}
       </TitleRow>
-      {data.cards.length + data.broken.length === 0 && (
+      {data.jobs.length + data.broken.length === 0 && (
         <div className="empty">
           <p>No job yet. A job is an order: who wants it, for when, and its runs of names.</p>
           <p>
@@ -40,55 +59,21 @@ export function JobsPage() {
         </div>
       )}
       <BrokenCards kind="jobs" of={data.broken} />
-      <div className="slips">
-        {data.cards.map((j) => (
-          <JobSlip key={j.id} job={j} />
-        ))}
-        <NewJob />
-      </div>
+      {drawnOf(groupsOf(data.jobs, data.today)).map(({ group, drawn }) => (
+        <WeekGroup key={group.key} group={group} drawn={drawn} />
+      ))}
+      <NewJob />
     </div>
   );
 }
 
-function NewJob() {
-  const [job, setJob] = useState({ name: '', customer: '', due: '' });
-  const go = useNavigate();
-  const cache = useQueryClient();
-  const add = useMutation({
-    mutationFn: () => answer(api.POST('/api/jobs', { body: { ...job, name: job.name.trim() } })),
-    onSuccess: (j) => {
-      void cache.invalidateQueries({ queryKey: ['jobs'] });
-      void go(`/jobs/${j.id}`);
-    },
+/** How many jobs of each group are drawn: the nearest. */
+function drawnOf(groups: readonly Group[]): { group: Group; drawn: number }[] {
+  let room = MOST_DRAWN;
+  return groups.map((group) => {
+    // Where there are few jobs all are near enough to be drawn.
+    const drawn = group.key === 'packed' ? 0 : Math.min(room, group.jobs.length);
+    room -= drawn;
+    return { group, drawn };
   });
-  return (
-    <Form
-      className="new-card"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (job.name.trim()) add.mutate();
-      }}
-    >
-      <strong>Take an order</strong>
-      <Form.Control
-        size="sm"
-        aria-label="Name of the job"
-        placeholder="What is it?"
-        value={job.name}
-        onChange={(e) => setJob({ ...job, name: e.target.value })}
-      />
-      <Form.Control
-        size="sm"
-        aria-label="Customer"
-        placeholder="For whom?"
-        value={job.customer}
-        onChange={(e) => setJob({ ...job, customer: e.target.value })}
-      />
-      <Form.Control size="sm" type="date" aria-label="Due" value={job.due} onChange={(e) => setJob({ ...job, due: e.target.value })} />
-      <Button type="submit" size="sm" variant="main" disabled={!job.name.trim() || add.isPending}>
-        Add the job
-      </Button>
-      {add.error && <p className="echo problem">{add.error.message}</p>}
-    </Form>
-  );
 }

@@ -1,5 +1,7 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
 import { Link, NavLink, useNavigate, useParams } from 'react-router';
+import { answer, api } from '../api/client';
 import { removalOf } from '../api/documents';
 import { useRemoval } from '../api/useRemoval';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
@@ -60,6 +62,7 @@ function Running({ id, at }: { id: string; at: string }) {
         redo={run.redo}
       >
         <ReadinessLine id={id} at={at === 'fit' ? chosen : undefined} />
+        {at === 'set-up' && <OfferIt id={id} name={setUp.name} />}
         {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => (
@@ -96,6 +99,24 @@ function Running({ id, at }: { id: string; at: string }) {
         </AllSet>
       )}
     </div>
+  );
+}
+
+/** Makes an offer of how a run is made, so that orders can name it. */
+function OfferIt({ id, name }: { id: string; name: string }) {
+  const go = useNavigate();
+  const cache = useQueryClient();
+  const offer = useMutation({
+    mutationFn: () => answer(api.POST('/api/offers', { body: { name, runId: id } })),
+    onSuccess: (o) => {
+      void cache.invalidateQueries({ queryKey: ['offers'] });
+      void go(`/jobs/offers/${o.id}`);
+    },
+  });
+  return (
+    <button type="button" className="btn btn-sm btn-line" disabled={offer.isPending} onClick={() => offer.mutate()}>
+      Make an offer of it
+    </button>
   );
 }
 
