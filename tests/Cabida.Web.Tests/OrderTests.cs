@@ -124,7 +124,8 @@ public sealed class OrderTests : IDisposable
         var order = await Order("A-9");
         ((int)order["takeable"]!).ShouldBe(1);
         var taken = await Take(order);
-        ((string)taken["state"]!).ShouldBe("corrected");
+        ((string)taken["state"]!).ShouldBe("takenInPart");
+        ((int)(await app.Get("/api/week"))["ordersCorrected"]!).ShouldBe(1);
 
         // The offer is told what the shop calls it, and the missing name is typed.
         await app.Change("/api/offers/crew-mug", "offer", o => o["alsoCalled"]!.AsArray().Add("Egg-cup"));

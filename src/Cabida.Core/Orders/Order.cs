@@ -1,8 +1,26 @@
 using System.ComponentModel.DataAnnotations;
-using System.Text.Json.Serialization;
 using Cabida.Core.Documents;
 
 namespace Cabida.Core.Orders;
+
+/// <summary>How an order stands.</summary>
+public enum OrderState
+{
+    /// <summary>It waits to be taken.</summary>
+    Waiting,
+
+    /// <summary>It was taken, and says something else now.</summary>
+    Corrected,
+
+    /// <summary>It was taken but for lines that could not be.</summary>
+    TakenInPart,
+
+    /// <summary>All of it was taken.</summary>
+    Taken,
+
+    /// <summary>It was put aside.</summary>
+    Aside,
+}
 
 /// <summary>A line of an order as it came: an offer, how many, and what its fields say.</summary>
 /// <param name="Offer">The offer as the order names it.</param>
@@ -63,6 +81,10 @@ public sealed record TakenOrder(
     [property: MaxLength(400)] IReadOnlyList<OfferRun> Runs
 )
 {
+    /// <summary>The key of all that it said then, with the lines that could not be taken.</summary>
+    [MaxLength(DocumentGate.LongestName)]
+    public string Seen { get; init; } = "";
+
     /// <summary>Which offers were meant, by what the order calls them: names of offers change.</summary>
     public IReadOnlyDictionary<string, string> Meant { get; init; } = new Dictionary<string, string>(StringComparer.Ordinal);
 }
@@ -96,7 +118,12 @@ public sealed record Order([property: MaxLength(DocumentGate.LongestName)] strin
     /// <summary>Whether it was put aside as it stands: it is not asked about again until it says something else.</summary>
     public bool IsAside { get; init; }
 
-    /// <summary>Whether all that it says was taken.</summary>
-    [JsonIgnore]
-    public bool IsTaken => Taken is not null && OrderKeys.Of(Taken.Sheet) == OrderKeys.Of(Sheet);
+    /// <summary>How it stands.</summary>
+    /// <param name="hasJob">Whether the job that it became is still there.</param>
+    public OrderState StateWith(bool hasJob) =>
+        IsAside ? OrderState.Aside
+        : Taken is null || !hasJob ? OrderState.Waiting
+        : OrderKeys.Of(Taken.Sheet) == OrderKeys.Of(Sheet) ? OrderState.Taken
+        : OrderKeys.Of(Sheet) == Taken.Seen ? OrderState.TakenInPart
+        : OrderState.Corrected;
 }

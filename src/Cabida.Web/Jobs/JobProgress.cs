@@ -1,3 +1,4 @@
+using Cabida.Core.Orders;
 using Cabida.Core.Runs;
 using Cabida.Web.Library;
 
@@ -40,7 +41,7 @@ internal sealed record RunProgress(
 /// <param name="HandsLeft">What is left to do with hands on; minutes.</param>
 /// <param name="Awaits">How many pieces wait for the customer's approval, in runs of which a proof was shown.</param>
 /// <param name="OrderId">The order that it was taken from; empty for none.</param>
-/// <param name="IsCorrected">Whether that order says something else now.</param>
+/// <param name="Order">How that order stands; taken where there is none.</param>
 internal sealed record JobRow(
     string Id,
     string Name,
@@ -53,7 +54,7 @@ internal sealed record JobRow(
     double HandsLeft,
     int Awaits,
     string OrderId,
-    bool IsCorrected
+    OrderState Order
 );
 
 /// <summary>All jobs, and what is waited for.</summary>
@@ -61,7 +62,7 @@ internal sealed record JobRow(
 /// <param name="Jobs">The jobs by the day they are due.</param>
 /// <param name="Broken">Those that cannot be read.</param>
 /// <param name="OrdersWaiting">How many orders wait to be taken.</param>
-/// <param name="OrdersCorrected">How many say something else than when they were taken.</param>
+/// <param name="OrdersCorrected">How many say something else than when they were taken, or have lines left.</param>
 internal sealed record WeekView(
     string Today,
     IReadOnlyList<JobRow> Jobs,

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Cabida.Core.Orders;
 using Cabida.Core.Runs;
 using Cabida.Store;
 using Cabida.Web.Library;
@@ -16,16 +17,17 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
         var jobs = all.Where(j => j.Read.Ok).Select(j => j.Read.Value).ToList();
         var orders = (await library.List(DocumentKinds.Order, stop)).Where(o => o.Read.Ok).Select(o => o.Read.Value).ToList();
         var there = jobs.Select(j => j.Id).ToHashSet(StringComparer.Ordinal);
-        var corrected = orders
-            .Where(o => !o.Document.IsAside && !o.Document.IsTaken && o.Document.Taken is { } t && there.Contains(t.JobId))
-            .Select(o => o.Id)
-            .ToHashSet(StringComparer.Ordinal);
+        var states = orders.ToDictionary(
+            o => o.Id,
+            o => o.Document.StateWith(o.Document.Taken is { } taken && there.Contains(taken.JobId)),
+            StringComparer.Ordinal
+        );
         return new WeekView(
             clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-            await Rows(jobs, corrected, stop),
+            await Rows(jobs, states, stop),
             [.. all.Where(j => !j.Read.Ok).Select(j => new BrokenCard(j.Id, j.Revision, j.Name, j.Read.Problem!))],
-            orders.Count(o => !o.Document.IsAside && (o.Document.Taken is not { } t || !there.Contains(t.JobId))),
-            corrected.Count
+            states.Values.Count(s => s == OrderState.Waiting),
+            states.Values.Count(s => s is OrderState.Corrected or OrderState.TakenInPart)
         );
     }
 
@@ -38,11 +40,16 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
         }
 
         var order = job.Document.OrderId.Length > 0 ? await library.Find(DocumentKinds.Order, job.Document.OrderId, stop) : null;
-        var isCorrected = order is { Document: { IsAside: false, IsTaken: false, Taken: { } taken } } && taken.JobId == id;
-        return (await Rows([job], isCorrected ? [order!.Id] : [], stop))[0];
+        var states = new Dictionary<string, OrderState>(StringComparer.Ordinal);
+        if (order is not null)
+        {
+            states[order.Id] = order.Document.StateWith(order.Document.Taken?.JobId == id);
+        }
+
+        return (await Rows([job], states, stop))[0];
     }
 
-    private async Task<IReadOnlyList<JobRow>> Rows(IReadOnlyList<Stored<Job>> jobs, HashSet<string> corrected, CancellationToken stop)
+    private async Task<IReadOnlyList<JobRow>> Rows(IReadOnlyList<Stored<Job>> jobs, Dictionary<string, OrderState> states, CancellationToken stop)
     {
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
         var runs = await index.Headings(DocumentKinds.Run, stop);
@@ -63,13 +70,13 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
                                 .Select(r => RunOf(runs[places[r]], views.GetValueOrDefault(r))),
                         ],
                         ofJob[j.Id].Sum(r => views.GetValueOrDefault(r)?.Awaits ?? 0),
-                        corrected
+                        states
                     )
                 ),
         ];
     }
 
-    private static JobRow Row(Stored<Job> job, IReadOnlyList<RunProgress> runs, int awaits, HashSet<string> corrected)
+    private static JobRow Row(Stored<Job> job, IReadOnlyList<RunProgress> runs, int awaits, Dictionary<string, OrderState> states)
     {
         var (id, document) = (job.Id, job.Document);
         var all = runs.SelectMany(r => r.Stages)
@@ -90,7 +97,7 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
             runs.Sum(r => r.HandsLeft),
             awaits,
             document.OrderId,
-            corrected.Contains(document.OrderId)
+            states.GetValueOrDefault(document.OrderId, OrderState.Taken)
         );
     }
 

@@ -184,6 +184,7 @@ internal sealed class OrderTaker(
             made
         )
         {
+            Seen = OrderKeys.Of(order.Sheet),
             Meant = lines.DistinctBy(l => l.Line.Offer).ToDictionary(l => l.Line.Offer, l => l.Offer!.Id, StringComparer.Ordinal),
         };
     }

@@ -5,22 +5,6 @@ using Cabida.Core.Wording;
 
 namespace Cabida.Web.Orders;
 
-/// <summary>How an order stands.</summary>
-internal enum OrderState
-{
-    /// <summary>It waits to be taken.</summary>
-    Waiting,
-
-    /// <summary>It was taken, and says something else now.</summary>
-    Corrected,
-
-    /// <summary>All of it was taken.</summary>
-    Taken,
-
-    /// <summary>It was put aside.</summary>
-    Aside,
-}
-
 /// <summary>A line of an order, read.</summary>
 /// <param name="OfferId">The offer that is meant; empty where that is not known.</param>
 /// <param name="Offer">Its name.</param>

@@ -33,7 +33,7 @@ internal sealed class OrderViews(
             stored.Revision,
             stored.ChangedAt,
             order,
-            StateOf(order, job),
+            order.StateWith(job.Length > 0),
             Said(read.Due),
             [
                 .. read.Lines.Select(l => new OrderLineView(
@@ -66,7 +66,7 @@ internal sealed class OrderViews(
         // A list asks once for all of them.
         jobs ??= (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).ToHashSet(StringComparer.Ordinal);
         var job = order.Taken is { } taken && jobs.Contains(taken.JobId) ? taken.JobId : "";
-        var state = StateOf(order, job);
+        var state = order.StateWith(job.Length > 0);
         var read = ReadOrder.Of(order.Sheet, book);
         var takeable = read.Lines.Where(l => l.MayBeTaken).ToList();
         return new OrderCard(
@@ -83,7 +83,9 @@ internal sealed class OrderViews(
             takeable.Sum(l => l.Copies),
             [.. read.Lines.Select(l => l.Offer?.Offer.Name ?? l.Line.Offer).Where(n => n.Length > 0).Distinct(StringComparer.Ordinal)],
             state is OrderState.Taken or OrderState.Aside ? null : TroubleOf(read),
-            state == OrderState.Corrected ? Corrections(order, job, read, book).Changed.Count : 0,
+            state is OrderState.Corrected or OrderState.TakenInPart
+                ? Corrections(order, job, read, book).Changed.Count(c => c.Is is not { MayBeTaken: false })
+                : 0,
             job
         );
     }
@@ -100,7 +102,7 @@ internal sealed class OrderViews(
         OfferBook book
     )
     {
-        if (order.Taken is not { } taken || job.Length == 0 || order.IsTaken)
+        if (order.Taken is not { } taken || order.StateWith(job.Length > 0) is OrderState.Waiting or OrderState.Taken)
         {
             return (null, []);
         }
@@ -108,12 +110,6 @@ internal sealed class OrderViews(
         var was = ReadOrder.Of(taken.Sheet, book.At(taken.Meant));
         return (was, LineCorrection.Between(was, now));
     }
-
-    private static OrderState StateOf(Order order, string job) =>
-        order.IsAside ? OrderState.Aside
-        : job.Length == 0 ? OrderState.Waiting
-        : order.IsTaken ? OrderState.Taken
-        : OrderState.Corrected;
 
     private static Phrase? TroubleOf(ReadOrder read) =>
         read.Notes.FirstOrDefault(n => n.Severity == Severity.Stop)?.Message

@@ -27,7 +27,7 @@ export function JobsPage() {
   const left = open.reduce((n, j) => n + j.handsLeft, 0);
   const waiting = [
     data.ordersWaiting > 0 && `${data.ordersWaiting} to take`,
-    data.ordersCorrected > 0 && `${data.ordersCorrected} corrected`,
+    data.ordersCorrected > 0 && `${data.ordersCorrected} to look at`,
   ].filter(Boolean);
   return (
     <div className="page">

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import { StageBar } from '../making/StageBar';
 import { minutesSaid } from '../making/minutes';
 import { due } from './due';
-import { nextOf, type Row } from './week';
+import { nextOf, orderSaid, type Row } from './week';
 
 /** Where the pieces of a job are, how much is left to do, what is next, and what is waited for. */
 export function Progress({ job, withDue = false }: { job: Row; withDue?: boolean }) {
@@ -12,9 +12,9 @@ export function Progress({ job, withDue = false }: { job: Row; withDue?: boolean
       <StageBar pieces={job.stages} />
       <p>
         {withDue && job.due && <span className="due">{due(job.due)}</span>}
-        {job.isCorrected && (
+        {job.orderId && orderSaid(job.order) && (
           <Link to={`/jobs/orders/${job.orderId}`} className="look">
-            ▲ its order was corrected
+            ▲ {orderSaid(job.order)}
           </Link>
         )}
         {job.awaits > 0 && (

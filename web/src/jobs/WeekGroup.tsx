@@ -14,7 +14,7 @@ export function WeekGroup({ group, drawn }: { group: Group; drawn: number }) {
   const body = (
     <>
       {slips.length > 0 && (
-        <div className="slips">
+        <div className={slips.length === 1 ? 'slips single' : 'slips'}>
           {slips.map((j) => (
             <Drawn key={j.id} row={j} />
           ))}

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { StageBar } from '../making/StageBar';
 import { minutesSaid } from '../making/minutes';
+import { orderSaid } from './week';
 
 /** Where everything of a job is, run by run, and what is next of each. */
 export function WhereItIs({ id }: { id: string }) {
@@ -12,6 +13,7 @@ export function WhereItIs({ id }: { id: string }) {
     refetchInterval: (q) => (q.state.data?.runs.some((r) => r.isPending) ? 800 : false),
   });
   if (!job || job.runs.length === 0) return null;
+  const said = orderSaid(job.order);
   return (
     <section className="card where" aria-label="Where it is">
       <h2>
@@ -21,9 +23,9 @@ export function WhereItIs({ id }: { id: string }) {
         </span>
       </h2>
       {job.orderId && (
-        <p className={job.isCorrected ? 'finding' : 'soft small'}>
-          {job.isCorrected ? 'The order that it was taken from says something else now. ' : 'Taken from an order. '}
-          <Link to={`/jobs/orders/${job.orderId}`}>{job.isCorrected ? 'See what changed' : 'See the order'}</Link>
+        <p className={said ? 'finding' : 'soft small'}>
+          {said ? `${said[0]?.toUpperCase() ?? ''}${said.slice(1)}. ` : 'Taken from an order. '}
+          <Link to={`/jobs/orders/${job.orderId}`}>See the order</Link>
         </p>
       )}
       <ul>

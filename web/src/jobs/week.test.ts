@@ -13,7 +13,7 @@ const job = (id: string, due: string, stage: Row['stage'] = 'taken'): Row => ({
   handsLeft: 0,
   awaits: 0,
   orderId: '',
-  isCorrected: false,
+  order: 'taken',
 });
 const run = (name: string, next: string, isComplete = true): Row['runs'][number] => ({
   id: name,

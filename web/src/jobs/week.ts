@@ -39,6 +39,10 @@ export function groupsOf(jobs: readonly Row[], today: string): Group[] {
 
 const nearWords = (days: number, due: string) => (days === 0 ? 'Today' : days === 1 ? `Tomorrow, ${dayWords(due)}` : dayWords(due));
 
+/** What is to be said of the order that a job was taken from. */
+export const orderSaid = (state: Row['order']) =>
+  state === 'corrected' ? 'its order was corrected' : state === 'takenInPart' ? 'lines of its order are left' : '';
+
 /** How many days one day lies after another. */
 export const daysFrom = (from: string, to: string) =>
   Math.round((Date.parse(`${to}T12:00:00`) - Date.parse(`${from}T12:00:00`)) / 86_400_000);

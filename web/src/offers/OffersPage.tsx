@@ -26,7 +26,7 @@ export function OffersPage() {
       )}
       <div className="offers">
         {data.cards.length > 0 && (
-          <table className="figures offer-table">
+          <table className="offer-table">
             <thead>
               <tr>
                 <th scope="col">Offer</th>

@@ -7,7 +7,8 @@ export function Corrections({ view }: { view: Schemas['OrderView'] }) {
   return (
     <section className="card corrections" aria-label="Changed since it was taken">
       <h2>
-        Changed since it was taken<span className="look small">▲ nothing of it is in the job yet</span>
+        {view.state === 'corrected' ? 'Changed since it was taken' : 'Left when it was taken'}
+        <span className="look small">▲ nothing of it is in the job yet</span>
       </h2>
       {view.heads.map((h, i) => (
         <p key={i}>
@@ -15,7 +16,7 @@ export function Corrections({ view }: { view: Schemas['OrderView'] }) {
         </p>
       ))}
       {view.corrections.length > 0 && (
-        <table className="figures">
+        <table>
           <thead>
             <tr>
               <th scope="col">Was</th>

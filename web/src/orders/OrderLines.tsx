@@ -37,7 +37,7 @@ export function OrderLines({ view, sheet, offers, onLines }: Props) {
           </button>
         )}
       </h2>
-      <table className="figures order-lines">
+      <table className="order-lines">
         <thead>
           <tr>
             <th scope="col" className="end">

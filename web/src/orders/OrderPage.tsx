@@ -69,15 +69,15 @@ function Ordered({ id }: { id: string }) {
           <button
             type="button"
             className="btn btn-sm btn-main"
-            disabled={view.state === 'corrected' ? view.corrections.length + view.heads.length === 0 : view.takeable === 0}
+            disabled={view.state === 'waiting' ? view.takeable === 0 : view.corrections.every((c) => c.problem) && view.heads.length === 0}
             onClick={() => void take()}
           >
-            {view.state === 'corrected' ? 'Take the corrections' : takeSaid(view)}
+            {view.state === 'corrected' ? 'Take the corrections' : view.state === 'takenInPart' ? 'Take what is mended' : takeSaid(view)}
           </button>
         )}
       </TitleRow>
       <Conflict words={order.conflict} takeTheirs={order.takeTheirs} keepMine={order.keepMine} />
-      {view.state === 'corrected' && <Corrections view={view} />}
+      {(view.state === 'corrected' || view.state === 'takenInPart') && <Corrections view={view} />}
       <div className="job-fields">
         <label>
           For

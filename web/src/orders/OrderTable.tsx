@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { due } from '../jobs/due';
+import { dayWords } from '../jobs/times';
 import { Words } from '../units/Words';
 
 type Card = Schemas['OrderCard'];
@@ -8,7 +8,7 @@ type Card = Schemas['OrderCard'];
 /** Orders as rows: for whom, for when, what, and what stops or changed. */
 export function OrderTable({ orders }: { orders: readonly Card[] }) {
   return (
-    <table className="figures order-table">
+    <table className="order-table">
       <thead>
         <tr>
           <th scope="col">Order</th>
@@ -30,7 +30,7 @@ export function OrderTable({ orders }: { orders: readonly Card[] }) {
             <td className="cut" title={o.customer}>
               {o.customer || '–'}
             </td>
-            <td>{o.due ? due(o.due) : '–'}</td>
+            <td className="when">{o.due ? dayWords(o.due) : '–'}</td>
             <td className="cut" title={o.offers.join(', ')}>
               {o.offers.join(', ') || '–'}
             </td>
@@ -47,6 +47,7 @@ export function OrderTable({ orders }: { orders: readonly Card[] }) {
 
 function State({ order: o }: { order: Card }) {
   if (o.state === 'taken' && o.jobId) return <Link to={`/jobs/${o.jobId}`}>its job</Link>;
+  if (o.state === 'takenInPart' && !o.trouble) return <span className="look">▲ what was left can be taken</span>;
   if (o.state === 'aside') return <span className="soft">put aside</span>;
   const stopped = o.lines - o.takeable;
   return (
@@ -62,6 +63,7 @@ function State({ order: o }: { order: Card }) {
       {o.trouble && (
         <span className="trouble" title={stopped > 1 ? `and ${stopped - 1} more` : undefined}>
           {o.state === 'corrected' && '; '}
+          {o.state === 'takenInPart' && o.changes > 0 && `${o.changes} more can be taken; `}
           <Words of={o.trouble} />
           {stopped > 1 && <span className="soft"> and {stopped - 1} more</span>}
         </span>

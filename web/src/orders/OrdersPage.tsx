@@ -15,6 +15,7 @@ export function OrdersPage() {
   if (!data) return <Waiting error={error} />;
   const of = (...states: Schemas['OrderState'][]) => data.cards.filter((o) => states.includes(o.state));
   const open = of('waiting', 'corrected');
+  const left = of('takenInPart');
   return (
     <div className="page">
       <TitleRow title="Orders" about="What came in, until it is taken and becomes a job">
@@ -45,7 +46,15 @@ export function OrdersPage() {
               <OrderTable orders={open} />
             </section>
           )}
-          {data.cards.length > 0 && open.length === 0 && <p className="soft">All that came in is taken.</p>}
+          {left.length > 0 && (
+            <section className="card" aria-label="Taken in part">
+              <h2>
+                Taken in part<span className="hint">some lines could not be</span>
+              </h2>
+              <OrderTable orders={left} />
+            </section>
+          )}
+          {data.cards.length > 0 && open.length + left.length === 0 && <p className="soft">All that came in is taken.</p>}
           <Folded name="Taken" orders={of('taken')} />
           <Folded name="Put aside" orders={of('aside')} />
         </div>
