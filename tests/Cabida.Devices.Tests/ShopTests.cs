@@ -39,7 +39,8 @@ public sealed class ShopTests : IDisposable
         {
             var sheet = read[meant.Number];
             (sheet.Customer, sheet.Due).ShouldBe((meant.Customer, meant.Due));
-            sheet.Lines.Select(l => (l.Offer, CleanedText.Of(l["name"]).Text, l.Quantity, l["size"]))
+            sheet
+                .Lines.Select(l => (l.Offer, CleanedText.Of(l["name"]).Text, l.Quantity, l["size"]))
                 .ShouldBe(meant.Lines.Select(l => (l.Offer, CleanedText.Of(l.Name).Text, l.Quantity, l.Size)));
         }
 
@@ -53,7 +54,10 @@ public sealed class ShopTests : IDisposable
     public void The_same_lot_is_the_same_and_the_next_has_other_numbers()
     {
         var from = new DateOnly(2026, 12, 7);
-        MadeUpOrders.Of(Offers, 40, 1, 0, from).SelectMany(o => o.Lines).ShouldBe(MadeUpOrders.Of(Offers, 40, 1, 0, from).SelectMany(o => o.Lines));
+        MadeUpOrders
+            .Of(Offers, 40, 1, 0, from)
+            .SelectMany(o => o.Lines)
+            .ShouldBe(MadeUpOrders.Of(Offers, 40, 1, 0, from).SelectMany(o => o.Lines));
         var standIn = new ShopStandIn(folder, TimeProvider.System);
         var first = standIn.Drop(Offers, 9);
         first.Files.ToList().ForEach(new FolderShop("shop", folder).PutAway);
@@ -86,13 +90,18 @@ public sealed class ShopTests : IDisposable
 
         var file = await File.ReadAllBytesAsync(Path.Combine(folder, "told", "pieces.csv"));
         var order = OrderFile.Read("pieces.csv", file).Value.Orders;
-        order.Select(o => (o.Number, o.Sheet.Lines[0]["name"], o.Sheet.Lines[0].Quantity, o.Sheet.Lines[0]["state"]))
+        order
+            .Select(o => (o.Number, o.Sheet.Lines[0]["name"], o.Sheet.Lines[0].Quantity, o.Sheet.Lines[0]["state"]))
             .ShouldBe([("FS-1", "Maeve \"the Vane\", Pell", "2", "packed"), ("FS-2", "'=1+1", "1", "cut")]);
     }
 
     [Theory]
     [InlineData("[]", 0, "")]
-    [InlineData("{\"orders\": [3, {\"order\": 7, \"lines\": [{\"offer\": \"MUG-1\", \"quantity\": 2, \"name\": \"Maeve\"}]}]}", 1, "Order 1 of")]
+    [InlineData(
+        "{\"orders\": [3, {\"order\": 7, \"lines\": [{\"offer\": \"MUG-1\", \"quantity\": 2, \"name\": \"Maeve\"}]}]}",
+        1,
+        "Order 1 of"
+    )]
     [InlineData("[{\"order\": \"A\", \"lines\": [1, {\"offer\": \"MUG-1\"}]}]", 1, "is no object")]
     [InlineData("{\"order\": \"A\"}", 0, "has no “lines”")]
     [InlineData("[{\"order\":\"A\",\"lines\":[]},{\"order\":\"a\",\"lines\":[{\"sku\":\"X\"}]}]", 1, "what it says last is taken")]

@@ -29,7 +29,9 @@ public sealed class OrderTests : IDisposable
     }
 
     private async Task<JsonNode> Take(JsonNode order) =>
-        await Json(await app.Send(HttpMethod.Post, $"/api/orders/{(string)order["id"]!}/take", new JsonObject(), $"\"{(int)order["revision"]!}\""));
+        await Json(
+            await app.Send(HttpMethod.Post, $"/api/orders/{(string)order["id"]!}/take", new JsonObject(), $"\"{(int)order["revision"]!}\"")
+        );
 
     private static async Task<JsonNode> Json(HttpResponseMessage answer)
     {
@@ -83,7 +85,8 @@ public sealed class OrderTests : IDisposable
     [Fact]
     public async Task A_corrected_order_shows_what_changed_before_it_is_taken_and_an_old_file_changes_nothing()
     {
-        const string first = Head + "A-8,Nell,2026-12-18,LY-MUG,Siobhan,1,,\nA-8,Nell,2026-12-18,LY-MUG,Bram,1,,\nA-8,Nell,,LY-MUG,Otto,1,,\n";
+        const string first =
+            Head + "A-8,Nell,2026-12-18,LY-MUG,Siobhan,1,,\nA-8,Nell,2026-12-18,LY-MUG,Bram,1,,\nA-8,Nell,,LY-MUG,Otto,1,,\n";
         const string second =
             Head + "A-8,Nell,2026-12-21,LY-MUG,Siobhán,1,,\nA-8,Nell,2026-12-21,LY-MUG,Otto,3,,\nA-8,Nell,,LY-TUMBLER,Tilda,1,,\n";
         await Bring(first);
@@ -143,7 +146,9 @@ public sealed class OrderTests : IDisposable
     {
         await Bring(Head + "A-10,Nell,,LY-MUG,Maeve,1,,\nA-10,Nell,,LY-MUG,Bram,1,,\n");
         var run = (string)(await Take(await Order("A-10")))["order"]!["taken"]!["runs"]![0]!["runId"]!;
-        await app.Change($"/api/runs/{run}", "run", r => r["list"]!["namesTyped"] = ((string)r["list"]!["namesTyped"]!).Replace("Bram", "Brahm"));
+        await app.Change($"/api/runs/{run}", "run", r =>
+            r["list"]!["namesTyped"] = ((string)r["list"]!["namesTyped"]!).Replace("Bram", "Brahm")
+        );
         await Bring(Head + "A-10,Nell,,LY-MUG,Maeve,2,,\nA-10,Nell,,LY-MUG,Bram,2,,\n");
 
         var corrected = await Order("A-10");
@@ -234,7 +239,10 @@ public sealed class OrderTests : IDisposable
         }
 
         (await Bring(many.ToString()))["new"]!.AsArray().Count.ShouldBe(100);
-        var whole = await Bring(Head + string.Concat(Enumerable.Range(0, 10_000).Select(i => $"D,Nell,,LY-MUG,Name {i},1,,\n")), "whole.csv");
+        var whole = await Bring(
+            Head + string.Concat(Enumerable.Range(0, 10_000).Select(i => $"D,Nell,,LY-MUG,Name {i},1,,\n")),
+            "whole.csv"
+        );
         whole["new"]!.AsArray().ShouldBeEmpty();
         Said(whole["notes"]![0]!).ShouldContain("Order D has 10000 lines; 2000 are the most of one order.");
     }

@@ -211,7 +211,9 @@ public sealed record ListColumns(IReadOnlyList<string> Fields, bool HasHeading)
             )
         );
 
-    /// <summary>What a heading says its column is, in the tongues orders come in: a field, the size, how many; empty for anything else.</summary>
+    /// <summary>
+    /// What a heading says its column is, in the tongues orders come in: a field, the size, how many; empty for anything else.
+    /// </summary>
     /// <param name="heading">The heading.</param>
     /// <param name="fields">The fields there are.</param>
     public static string FieldFor(string heading, IReadOnlyList<string> fields) =>

@@ -93,7 +93,15 @@ public sealed record CorrectedLists(
             {
                 // Columns that no order fills keep what stands in them.
                 var (fresh, old) = (OrderRows.Row(now, columns), rows[at]);
-                rows[at] = [.. columns.Select((c, i) => c.Length > 0 ? fresh[i] : i < old.Count ? old[i] : "")];
+                rows[at] =
+                [
+                    .. columns.Select(
+                        (c, i) =>
+                            c.Length > 0 ? fresh[i]
+                            : i < old.Count ? old[i]
+                            : ""
+                    ),
+                ];
             }
 
             return IsChanged = true;
@@ -135,8 +143,6 @@ public sealed record CorrectedLists(
 
         /// <summary>Whether a row says what a line says, as far as columns are of the order.</summary>
         private bool IsSame(List<string> row, IReadOnlyList<string> line) =>
-            !columns
-                .Where((c, i) => c.Length > 0 && CleanedText.Of(i < row.Count ? row[i] : "").Text != line[i])
-                .Any();
+            !columns.Where((c, i) => c.Length > 0 && CleanedText.Of(i < row.Count ? row[i] : "").Text != line[i]).Any();
     }
 }

@@ -7,7 +7,16 @@ namespace Cabida.Core.Orders;
 /// <summary>Reads the day an order is wanted.</summary>
 public static class DueDay
 {
-    private static readonly string[] Plain = ["yyyy-MM-dd", "yyyy/MM/dd", "yyyy.MM.dd", "d MMMM yyyy", "d MMM yyyy", "MMMM d, yyyy", "MMM d, yyyy"];
+    private static readonly string[] Plain =
+    [
+        "yyyy-MM-dd",
+        "yyyy/MM/dd",
+        "yyyy.MM.dd",
+        "d MMMM yyyy",
+        "d MMM yyyy",
+        "MMMM d, yyyy",
+        "MMM d, yyyy",
+    ];
     private static readonly string[] DayFirst = ["d.M.yyyy", "d/M/yyyy", "d-M-yyyy", "d.M.yy", "d/M/yy"];
     private static readonly string[] MonthFirst = ["M/d/yyyy", "M-d-yyyy", "M/d/yy"];
 

@@ -32,7 +32,16 @@ public sealed record OrderArrival(ArrivalKind Kind, Order Order)
         var key = OrderKeys.Of(sheet);
         if (there is null)
         {
-            return new OrderArrival(ArrivalKind.New, new Order(number, sheet) { From = from, On = on, Came = sheet, Past = [key] });
+            return new OrderArrival(
+                ArrivalKind.New,
+                new Order(number, sheet)
+                {
+                    From = from,
+                    On = on,
+                    Came = sheet,
+                    Past = [key],
+                }
+            );
         }
 
         if (there.Past.Count > 0 && there.Past[^1] == key)

@@ -34,8 +34,7 @@ public static class OrderTable
 
         var heading = OrderColumn.Heading(rows[first]);
         // A list without a heading is one of names: which column they stand in is guessed as for any list.
-        var columns =
-            heading
+        var columns = heading
             ?? (
                 ListColumns.Guess(rows, []) is { Fields.Count: > 0 } guessed
                     ? [.. guessed.Fields.Select(OrderColumn.Of)]
@@ -83,7 +82,8 @@ public static class OrderTable
             string Of(OrderColumnKind kind) =>
                 columns
                     .Select((c, i) => c.Kind == kind && i < row.Count ? CleanedText.Of(row[i]).Text : "")
-                    .FirstOrDefault(t => t.Length > 0) ?? "";
+                    .FirstOrDefault(t => t.Length > 0)
+                ?? "";
             var (number, customer, due) = (Of(OrderColumnKind.Number), Of(OrderColumnKind.Customer), Of(OrderColumnKind.Due));
             if (!hasNumbers)
             {
@@ -179,7 +179,9 @@ public static class OrderTable
         {
             if (there.Length > 0 && said.Length > 0 && there != said)
             {
-                notes.Add(Phrase.Say($"Row {line}: order {number:strong} says {said:strong} here and {there:strong} before; {there} stays."));
+                notes.Add(
+                    Phrase.Say($"Row {line}: order {number:strong} says {said:strong} here and {there:strong} before; {there} stays.")
+                );
             }
 
             return there.Length > 0 ? there : said;

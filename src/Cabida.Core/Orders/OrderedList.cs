@@ -8,7 +8,9 @@ namespace Cabida.Core.Orders;
 /// <param name="Columns">What its columns are.</param>
 public sealed record OrderedList(string OfferId, string Typed, ListColumns Columns)
 {
-    /// <summary>The lists that lines make: one for each offer in the order of its first line, more where there are too many for a run.</summary>
+    /// <summary>
+    /// The lists that lines make: one for each offer in the order of its first line, more where there are too many for a run.
+    /// </summary>
     /// <param name="lines">Lines that may be taken.</param>
     public static IReadOnlyList<OrderedList> Of(IEnumerable<ReadLine> lines)
     {

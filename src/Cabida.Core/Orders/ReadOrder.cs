@@ -155,10 +155,7 @@ public sealed record ReadOrder(DateOnly? Due, IReadOnlyList<ReadLine> Lines, IRe
             var made = SizeOf(offer!, size);
             if (made is null)
             {
-                note(
-                    Severity.Stop,
-                    Phrase.Say($"{offer!.Offer.Name:strong} has no size {size}. It has {string.Join(", ", offer.Sizes)}.")
-                );
+                note(Severity.Stop, Phrase.Say($"{offer!.Offer.Name:strong} has no size {size}. It has {string.Join(", ", offer.Sizes)}."));
             }
 
             values[NameList.Size] = made ?? size;

@@ -31,13 +31,49 @@ public static class MadeUpOrders
     private const int MostOfOne = 5;
 
     /// <summary>Names that any old encoding of the west holds.</summary>
-    private static readonly string[] Western = ["Maeve", "Renée", "Jørgen", "Zoë-Marie", "O’Hara", "Íñigo", "Bram", "Solveig", "Aurèle", "Tilda"];
+    private static readonly string[] Western =
+    [
+        "Maeve",
+        "Renée",
+        "Jørgen",
+        "Zoë-Marie",
+        "O’Hara",
+        "Íñigo",
+        "Bram",
+        "Solveig",
+        "Aurèle",
+        "Tilda",
+    ];
 
     /// <summary>Names of central Europe.</summary>
-    private static readonly string[] Central = ["Łukasz", "Agnieszka", "Žofie", "Štefan", "Győző", "Božena", "Dóra", "Źrebak", "Kateřina", "Jiří"];
+    private static readonly string[] Central =
+    [
+        "Łukasz",
+        "Agnieszka",
+        "Žofie",
+        "Štefan",
+        "Győző",
+        "Božena",
+        "Dóra",
+        "Źrebak",
+        "Kateřina",
+        "Jiří",
+    ];
 
     /// <summary>Names that only a full encoding holds.</summary>
-    private static readonly string[] Wide = ["Ọláyínká", "Thảo", "Ελένη", "Kōji", "Phương", "Κωνσταντίνος", "Ògúnbíyí", "Nguyễn", "Anaïs", "Seán"];
+    private static readonly string[] Wide =
+    [
+        "Ọláyínká",
+        "Thảo",
+        "Ελένη",
+        "Kōji",
+        "Phương",
+        "Κωνσταντίνος",
+        "Ògúnbíyí",
+        "Nguyễn",
+        "Anaïs",
+        "Seán",
+    ];
 
     private static readonly string[] Surnames = ["Harrow", "Pell", "Quill", "Tansy", "Umber", "Vane", "Wicket", "Yarrow"];
 
@@ -60,7 +96,7 @@ public static class MadeUpOrders
         };
         var random = new Random((batch * 31) + letters);
         var orders = new List<MadeUpOrder>();
-        for (var made = 0; made < lines;)
+        for (var made = 0; made < lines; )
         {
             var size = Math.Min(lines - made, 1 + random.Next(MostOfOne));
             var number = FormattableString.Invariant($"FS-{batch:00}{letters}{orders.Count:000}");
@@ -114,7 +150,10 @@ public static class MadeUpOrders
             14 => line with { Offer = line.Offer.ToLowerInvariant() },
             16 => line with { Quantity = "" },
             18 => line with { Name = $"{line.Name} \"the {Surnames[at % Surnames.Length]}\"" },
-            20 => line with { Name = $"Please write {line.Name} in large letters with a small heart behind it, it is for the birthday of my aunt" },
+            20 => line with
+            {
+                Name = $"Please write {line.Name} in large letters with a small heart behind it, it is for the birthday of my aunt",
+            },
             22 => line with { Quantity = "0" },
             _ => line,
         };

@@ -31,7 +31,16 @@ public sealed record Dropped(
 public sealed partial class ShopStandIn(string folder, TimeProvider clock)
 {
     private static readonly string[] Headings = ["order", "customer", "due", "article", "name", "quantity", "size"];
-    private static readonly string[] GermanHeadings = ["Bestellnummer", "Kunde", "Liefertermin", "Artikel", "Beschriftung", "Menge", "Size"];
+    private static readonly string[] GermanHeadings =
+    [
+        "Bestellnummer",
+        "Kunde",
+        "Liefertermin",
+        "Artikel",
+        "Beschriftung",
+        "Menge",
+        "Size",
+    ];
 
     private static readonly JsonSerializerOptions Readable = new()
     {

@@ -20,14 +20,17 @@ internal static class OrderJson
     };
 
     /// <summary>Whether a file begins as JSON does, in whichever encoding.</summary>
-    public static bool LooksLikeIt(byte[] file) => TextOf(file.AsSpan(0, Math.Min(file.Length, 400)).ToArray()).TrimStart() is ['{' or '[', ..];
+    public static bool LooksLikeIt(byte[] file) =>
+        TextOf(file.AsSpan(0, Math.Min(file.Length, 400)).ToArray()).TrimStart() is ['{' or '[', ..];
 
     /// <summary>Reads a file.</summary>
     public static Outcome<CameOrders> Read(string name, byte[] file)
     {
         if (file.Length > ListFile.MostBytes)
         {
-            return Fail(Phrase.Say($"{name:strong} has {file.Length / 1e6:0} MB; orders of more than {ListFile.MostBytes / 1e6:0} MB are not read."));
+            return Fail(
+                Phrase.Say($"{name:strong} has {file.Length / 1e6:0} MB; orders of more than {ListFile.MostBytes / 1e6:0} MB are not read.")
+            );
         }
 
         try
@@ -38,7 +41,10 @@ internal static class OrderJson
         catch (JsonException fault)
         {
             return Fail(
-                Phrase.Say($"{name:strong} breaks off or is damaged at line {(fault.LineNumber ?? 0) + 1}, sign {(fault.BytePositionInLine ?? 0) + 1}.")
+                Phrase.Say(
+                    $"{name:strong} breaks off or is damaged at line {(fault.LineNumber ?? 0) + 1}, "
+                        + $"sign {(fault.BytePositionInLine ?? 0) + 1}."
+                )
             );
         }
         catch (Exception fault) when (fault is InvalidOperationException or ArgumentException)

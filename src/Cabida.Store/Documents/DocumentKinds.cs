@@ -83,7 +83,9 @@ public static class DocumentKinds
     /// <summary>What the workshop sells.</summary>
     public static DocumentKind<Offer> Offer { get; } = new(new RowKind<Offer>("offer", Forms.First, o => o.Name, DocumentReferences.Of));
 
-    /// <summary>Orders as they came, under the id that follows from their number. One that was taken names its job and does not hold it.</summary>
+    /// <summary>
+    /// Orders as they came, under the id that follows from their number. One that was taken names its job and does not hold it.
+    /// </summary>
     public static DocumentKind<Order> Order { get; } = new(new RowKind<Order>("order", Forms.First, o => o.Number, _ => []));
 
     /// <summary>All of them.</summary>

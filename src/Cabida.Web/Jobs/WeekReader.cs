@@ -49,7 +49,11 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
         return (await Rows([job], states, stop))[0];
     }
 
-    private async Task<IReadOnlyList<JobRow>> Rows(IReadOnlyList<Stored<Job>> jobs, Dictionary<string, OrderState> states, CancellationToken stop)
+    private async Task<IReadOnlyList<JobRow>> Rows(
+        IReadOnlyList<Stored<Job>> jobs,
+        Dictionary<string, OrderState> states,
+        CancellationToken stop
+    )
     {
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
         var runs = await index.Headings(DocumentKinds.Run, stop);
@@ -93,7 +97,10 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
             runs,
             all,
             // A run without names is as far as it was taken.
-            runs.Any(r => r.Pieces == 0) || all.Count == 0 ? PieceStage.Taken : all[0].Stage,
+            runs.Any(r => r.Pieces == 0)
+            || all.Count == 0
+                ? PieceStage.Taken
+                : all[0].Stage,
             runs.Sum(r => r.HandsLeft),
             awaits,
             document.OrderId,
@@ -106,12 +113,7 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
             run.Id,
             run.Name,
             view?.Pieces.Sum(p => p.Copies) ?? 0,
-            [
-                .. (view?.Pieces ?? [])
-                    .GroupBy(p => p.Stage)
-                    .OrderBy(g => g.Key)
-                    .Select(g => new StageCount(g.Key, g.Sum(p => p.Copies))),
-            ],
+            [.. (view?.Pieces ?? []).GroupBy(p => p.Stage).OrderBy(g => g.Key).Select(g => new StageCount(g.Key, g.Sum(p => p.Copies)))],
             view?.HandsLeft ?? 0,
             view?.Next ?? "",
             view is { Steps.Count: > 0, Pieces.Count: > 0 },

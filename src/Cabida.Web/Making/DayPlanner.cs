@@ -8,12 +8,7 @@ using Cabida.Store;
 namespace Cabida.Web.Making;
 
 /// <summary>Plans the steps of all runs that are due, over the workshop's hours.</summary>
-internal sealed class DayPlanner(
-    Cabida.Store.Library library,
-    LibraryIndex index,
-    JobStages stages,
-    TimeProvider clock
-)
+internal sealed class DayPlanner(Cabida.Store.Library library, LibraryIndex index, JobStages stages, TimeProvider clock)
 {
     /// <summary>It plans so far ahead, and back: days.</summary>
     private const int Horizon = 60;

@@ -131,7 +131,13 @@ internal sealed class RunMakings(
         var (own, isShown) = (run.Run.SetUp.Steps, run.Run.Verdicts.Shown is not null);
         if (run.Surface is not { } surface)
         {
-            return new RunMaking(null, own, [.. run.Run.Pieces.Select(p => new MadePiece(p.Id, p.Name, p.Copies, 0, false))], true, isShown);
+            return new RunMaking(
+                null,
+                own,
+                [.. run.Run.Pieces.Select(p => new MadePiece(p.Id, p.Name, p.Copies, 0, false))],
+                true,
+                isShown
+            );
         }
 
         var sampled = run.Run.Pieces.Take(Sample).Select(p => fitted.Of(run, p)).ToList();

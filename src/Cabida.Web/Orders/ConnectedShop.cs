@@ -11,8 +11,9 @@ internal sealed class ConnectedShop(IConfiguration configuration, TimeProvider c
     /// <summary>The setting that names the folder of a shop.</summary>
     public const string Setting = "ShopFolder";
 
-    private readonly string folder =
-        configuration[Setting] is { Length: > 0 } own ? own : Path.Combine(configuration["Data"] ?? "data", "shop");
+    private readonly string folder = configuration[Setting] is { Length: > 0 } own
+        ? own
+        : Path.Combine(configuration["Data"] ?? "data", "shop");
 
     /// <summary>Whether it is the stand-in.</summary>
     public bool IsStandIn { get; } = configuration[Setting] is not { Length: > 0 };

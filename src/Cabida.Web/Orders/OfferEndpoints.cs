@@ -19,10 +19,8 @@ internal static class OfferEndpoints
     {
         var offers = api.MapGroup("/offers").WithTags("Orders");
         offers
-            .MapGet(
-                "",
-                async Task<Ok<Listing<OfferView>>> (Listings listings, IViews<Offer, OfferView> views, CancellationToken stop) =>
-                    TypedResults.Ok(await listings.Of(DocumentKinds.Offer, o => views.Of(o, stop), stop))
+            .MapGet("", async Task<Ok<Listing<OfferView>>> (Listings listings, IViews<Offer, OfferView> views, CancellationToken stop) =>
+                TypedResults.Ok(await listings.Of(DocumentKinds.Offer, o => views.Of(o, stop), stop))
             )
             .WithName("ListOffers");
 

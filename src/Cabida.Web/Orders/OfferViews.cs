@@ -40,7 +40,10 @@ internal sealed class OfferViews(OfferReader offers, RunViews runs) : IViews<Off
             stored.ChangedAt,
             offer,
             // An offer has no names: its orders bring them.
-            view with { Lacks = [.. view.Lacks.Where(l => !l.Fields.Contains("names"))] },
+            view with
+            {
+                Lacks = [.. view.Lacks.Where(l => !l.Fields.Contains("names"))],
+            },
             [.. sold.Fields, .. sold.Sizes.Count > 0 ? [Core.Lists.NameList.Size] : Array.Empty<string>()],
             await NotesOf(sold, stop)
         );
@@ -58,7 +61,9 @@ internal sealed class OfferViews(OfferReader offers, RunViews runs) : IViews<Off
     {
         var notes = new List<Finding>();
         var others = new OfferBook([.. (await offers.Book(stop)).All.Where(o => o.Id != sold.Id && !o.Offer.IsRetired)]);
-        foreach (var name in sold.Offer.AlsoCalled.Append(sold.Offer.Code).Append(sold.Offer.Name).Where(n => n.Trim().Length > 0).Distinct())
+        foreach (
+            var name in sold.Offer.AlsoCalled.Append(sold.Offer.Code).Append(sold.Offer.Name).Where(n => n.Trim().Length > 0).Distinct()
+        )
         {
             if (others.Meant(name).ValueOrDefault is { } other)
             {

@@ -51,17 +51,16 @@ internal static class OrderEndpoints
     {
         var orders = api.MapGroup("/orders").WithTags("Orders");
         orders
-            .MapGet(
-                "",
-                async Task<Ok<Listing<OrderCard>>> (Listings listings, OrderViews views, CancellationToken stop) =>
-                    TypedResults.Ok(
-                        await listings.Of(
-                            DocumentKinds.Order,
-                            o => views.CardOf(o, stop),
-                            stop,
-                            all => all.OrderBy(o => o.Document.On, StringComparer.Ordinal).ThenBy(o => o.Document.Number, StringComparer.Ordinal)
-                        )
+            .MapGet("", async Task<Ok<Listing<OrderCard>>> (Listings listings, OrderViews views, CancellationToken stop) =>
+                TypedResults.Ok(
+                    await listings.Of(
+                        DocumentKinds.Order,
+                        o => views.CardOf(o, stop),
+                        stop,
+                        all =>
+                            all.OrderBy(o => o.Document.On, StringComparer.Ordinal).ThenBy(o => o.Document.Number, StringComparer.Ordinal)
                     )
+                )
             )
             .WithName("ListOrders");
 
@@ -120,30 +119,27 @@ internal static class OrderEndpoints
             .WithMetadata(new RequestSizeLimitAttribute(MostBytes));
 
         orders
-            .MapPost(
-                "/take",
-                async Task<Ok<OrdersTaken>> (OrdersToTake wanted, OrderTaker taker, CancellationToken stop) =>
+            .MapPost("/take", async Task<Ok<OrdersTaken>> (OrdersToTake wanted, OrderTaker taker, CancellationToken stop) =>
+            {
+                var (jobs, not, spent) = (new List<string>(), new List<NotTaken>(), Stopwatch.StartNew());
+                var done = 0;
+                foreach (var id in wanted.Ids.TakeWhile(_ => spent.Elapsed < Patience))
                 {
-                    var (jobs, not, spent) = (new List<string>(), new List<NotTaken>(), Stopwatch.StartNew());
-                    var done = 0;
-                    foreach (var id in wanted.Ids.TakeWhile(_ => spent.Elapsed < Patience))
+                    var taken = await taker.Take(id, null, stop);
+                    if (taken.Problem is { } reason)
                     {
-                        var taken = await taker.Take(id, null, stop);
-                        if (taken.Problem is { } reason)
-                        {
-                            not.Add(new NotTaken(id, reason));
-                        }
-                        else
-                        {
-                            jobs.Add(taken.Value);
-                        }
-
-                        done++;
+                        not.Add(new NotTaken(id, reason));
+                    }
+                    else
+                    {
+                        jobs.Add(taken.Value);
                     }
 
-                    return TypedResults.Ok(new OrdersTaken(jobs, not, [.. wanted.Ids.Skip(done)]));
+                    done++;
                 }
-            )
+
+                return TypedResults.Ok(new OrdersTaken(jobs, not, [.. wanted.Ids.Skip(done)]));
+            })
             .WithName("TakeOrders");
 
         orders
@@ -174,14 +170,12 @@ internal static class OrderEndpoints
             .WithName("TakeOrder");
 
         orders
-            .MapGet(
-                "/pieces.csv",
-                async Task<FileContentHttpResult> (PiecesOut pieces, CancellationToken stop) =>
-                    TypedResults.File(
-                        new UTF8Encoding(true).GetBytes($"\ufeff{FolderShop.Csv(await pieces.All(stop))}"),
-                        "text/csv; charset=utf-8",
-                        "orders-pieces.csv"
-                    )
+            .MapGet("/pieces.csv", async Task<FileContentHttpResult> (PiecesOut pieces, CancellationToken stop) =>
+                TypedResults.File(
+                    new UTF8Encoding(true).GetBytes($"\ufeff{FolderShop.Csv(await pieces.All(stop))}"),
+                    "text/csv; charset=utf-8",
+                    "orders-pieces.csv"
+                )
             )
             .WithName("GetOrderedPieces");
 

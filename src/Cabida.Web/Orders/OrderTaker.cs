@@ -31,7 +31,9 @@ internal sealed class OrderTaker(
 
         if (madeFrom is { } seen && seen != stored.Revision)
         {
-            return Outcome<string>.Fail(Phrase.Say($"Order {stored.Document.Number} was changed since it was looked at. Look at it once more."));
+            return Outcome<string>.Fail(
+                Phrase.Say($"Order {stored.Document.Number} was changed since it was looked at. Look at it once more.")
+            );
         }
 
         var (order, book) = (stored.Document, await offers.Book(stop));
@@ -50,7 +52,9 @@ internal sealed class OrderTaker(
             ? Outcome<string>.Of(taken.Value.JobId)
             : Outcome<string>.Fail(
                 made.Refused == Refusal.Dangling
-                    ? Phrase.Say($"What it is made of is not in the library any more: {string.Join(", ", (made.Missing ?? []).Select(m => m.Name))}.")
+                    ? Phrase.Say(
+                        $"What it is made of is not in the library any more: {string.Join(", ", (made.Missing ?? []).Select(m => m.Name))}."
+                    )
                     : Phrase.Say($"Order {order.Number} was changed in another window meanwhile. Look at it once more.")
             );
     }
@@ -63,11 +67,7 @@ internal sealed class OrderTaker(
         }
 
         var jobId = Cabida.Store.Library.FreshId();
-        unit.Put(
-            DocumentKinds.Job,
-            jobId,
-            new Job(order.Number, order.Sheet.Customer, DueOf(read), order.Sheet.Note) { OrderId = id }
-        );
+        unit.Put(DocumentKinds.Job, jobId, new Job(order.Number, order.Sheet.Customer, DueOf(read), order.Sheet.Note) { OrderId = id });
         return Outcome<TakenOrder>.Of(TakenAs(jobId, order, read, await Added(unit, jobId, OrderedList.Of(read.Lines), [], stop)));
     }
 
@@ -159,12 +159,7 @@ internal sealed class OrderTaker(
         runs.Tidy(
             run with
             {
-                List = run.List with
-                {
-                    NamesTyped = list.Typed,
-                    Columns = list.Columns.Fields,
-                    HasHeading = list.Columns.HasHeading,
-                },
+                List = run.List with { NamesTyped = list.Typed, Columns = list.Columns.Fields, HasHeading = list.Columns.HasHeading },
             },
             run,
             stop

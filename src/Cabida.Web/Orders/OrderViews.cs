@@ -178,12 +178,9 @@ internal sealed class OrderViews(
             .. corrections.Select(c => new CorrectionView(
                 c.Was is { } was ? Said(was) : null,
                 c.Is is { } now ? Said(now) : null,
-                c.Was is { Offer: { } offer } known && stages.TryGetValue((offer.Id, known.Name), out var stage)
-                    ? stage
-                    : PieceStage.Taken,
+                c.Was is { Offer: { } offer } known && stages.TryGetValue((offer.Id, known.Name), out var stage) ? stage : PieceStage.Taken,
                 c.Is is { MayBeTaken: false } stopped ? stopped.Notes[0].Message
-                    : lost.Contains(c)
-                        ? Phrase.Say($"Its row is not in the list of the run as it was taken: change it there by hand.")
+                    : lost.Contains(c) ? Phrase.Say($"Its row is not in the list of the run as it was taken: change it there by hand.")
                     : null
             )),
         ];

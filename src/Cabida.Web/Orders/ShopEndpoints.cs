@@ -44,20 +44,17 @@ internal static class ShopEndpoints
     public static void MapShop(this RouteGroupBuilder api)
     {
         var shop = api.MapGroup("/shop").WithTags("Orders");
-        shop.MapGet(
-                "",
-                Ok<ShopView> (ConnectedShop connected) =>
+        shop.MapGet("", Ok<ShopView> (ConnectedShop connected) =>
+            {
+                try
                 {
-                    try
-                    {
-                        return TypedResults.Ok(new ShopView(connected.Shop.Name, connected.IsStandIn, connected.Shop.Ready(), null));
-                    }
-                    catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
-                    {
-                        return TypedResults.Ok(new ShopView(connected.Shop.Name, connected.IsStandIn, [], Unreached));
-                    }
+                    return TypedResults.Ok(new ShopView(connected.Shop.Name, connected.IsStandIn, connected.Shop.Ready(), null));
                 }
-            )
+                catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
+                {
+                    return TypedResults.Ok(new ShopView(connected.Shop.Name, connected.IsStandIn, [], Unreached));
+                }
+            })
             .WithName("GetShop");
 
         shop.MapPost(
@@ -76,21 +73,18 @@ internal static class ShopEndpoints
             )
             .WithName("FetchOrders");
 
-        shop.MapPost(
-                "/files/{name}/away",
-                Results<NoContent, ProblemHttpResult> (string name, ConnectedShop connected) =>
+        shop.MapPost("/files/{name}/away", Results<NoContent, ProblemHttpResult> (string name, ConnectedShop connected) =>
+            {
+                try
                 {
-                    try
-                    {
-                        connected.Shop.PutAway(name);
-                        return TypedResults.NoContent();
-                    }
-                    catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
-                    {
-                        return Body.Unusable(Phrase.Say($"The file {name} is not there any more, or cannot be moved."), "Not put away");
-                    }
+                    connected.Shop.PutAway(name);
+                    return TypedResults.NoContent();
                 }
-            )
+                catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
+                {
+                    return Body.Unusable(Phrase.Say($"The file {name} is not there any more, or cannot be moved."), "Not put away");
+                }
+            })
             .WithName("PutOrdersAway");
 
         shop.MapPost(
@@ -137,7 +131,11 @@ internal static class ShopEndpoints
             if (drop.Bytes > ListFile.MostBytes)
             {
                 files.Add(
-                    new FetchedFile(drop.Name, null, Phrase.Say($"It has {drop.Bytes / 1e6:0} MB; more than {ListFile.MostBytes / 1e6:0} is not read."))
+                    new FetchedFile(
+                        drop.Name,
+                        null,
+                        Phrase.Say($"It has {drop.Bytes / 1e6:0} MB; more than {ListFile.MostBytes / 1e6:0} is not read.")
+                    )
                 );
                 continue;
             }

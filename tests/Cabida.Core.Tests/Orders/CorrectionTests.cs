@@ -46,9 +46,7 @@ public class CorrectionTests
 
     [Fact]
     public void Lines_in_another_order_are_no_correction() =>
-        AnyLine
-            .Array[1, 8]
-            .Sample(lines => LineCorrection.Between(Read(lines), Read([.. lines.Reverse()])).ShouldBeEmpty(), iter: 300);
+        AnyLine.Array[1, 8].Sample(lines => LineCorrection.Between(Read(lines), Read([.. lines.Reverse()])).ShouldBeEmpty(), iter: 300);
 
     [Fact]
     public void A_name_that_changed_is_one_correction_and_keeps_its_row()
@@ -126,7 +124,10 @@ public class CorrectionTests
             .Select(r =>
                 list.OfferId
                 + string.Concat(
-                    list.Columns.Fields.Select((f, i) => (f, Cell: r[i])).Where(c => c.Cell.Length > 0).OrderBy(c => c.f).Select(c => $" {c.f}={c.Cell}")
+                    list.Columns.Fields.Select((f, i) => (f, Cell: r[i]))
+                        .Where(c => c.Cell.Length > 0)
+                        .OrderBy(c => c.f)
+                        .Select(c => $" {c.f}={c.Cell}")
                 )
             );
 }

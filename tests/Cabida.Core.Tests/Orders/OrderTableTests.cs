@@ -69,7 +69,14 @@ public class OrderTableTests
     public void An_order_of_ten_thousand_lines_is_not_taken_in_and_says_what_to_do()
     {
         var rows = Enumerable.Range(0, 10_000).Select(i => (IReadOnlyList<string>)["A", "MUG-1", $"Name {i}"]);
-        var came = OrderTable.Of([["order", "offer", "name"], .. rows, ["B", "MUG-1", "Otto"]], "club");
+        var came = OrderTable.Of(
+            [
+                ["order", "offer", "name"],
+                .. rows,
+                ["B", "MUG-1", "Otto"],
+            ],
+            "club"
+        );
 
         came.Orders.ShouldHaveSingleItem().Number.ShouldBe("B");
         came.Notes.ShouldHaveSingleItem().ToString().ShouldContain("Order A has 10000 lines; 2000 are the most of one order");
@@ -99,6 +106,5 @@ public class OrderTableTests
     public void A_day_that_could_be_two_or_none_is_asked_about(string typed, string said) =>
         DueDay.Read(typed).Problem!.ToString().ShouldContain(said);
 
-    private static CameOrders Of(string typed) =>
-        OrderTable.Of(ListRows.Of(typed.Replace('|', '\t')), "club");
+    private static CameOrders Of(string typed) => OrderTable.Of(ListRows.Of(typed.Replace('|', '\t')), "club");
 }

@@ -47,7 +47,16 @@ public class ReadOrderTests
     [Fact]
     public void What_is_left_out_is_said_on_the_line_where_it_might_be_meant_and_once_where_no_offer_knows_it()
     {
-        var strange = new OrderLine("MUG-1", "", new Dictionary<string, string> { ["name"] = "Maeve", ["role"] = "Cook", ["e-mail"] = "x" });
+        var strange = new OrderLine(
+            "MUG-1",
+            "",
+            new Dictionary<string, string>
+            {
+                ["name"] = "Maeve",
+                ["role"] = "Cook",
+                ["e-mail"] = "x",
+            }
+        );
         var read = Read(strange, Line("BADGE", "Otto"));
 
         read.Notes.ShouldHaveSingleItem().Message.ToString().ShouldBe("What no offer has a field for is left out: e-mail.");
@@ -59,7 +68,13 @@ public class ReadOrderTests
     [Fact]
     public void An_offer_is_known_by_any_of_its_names_and_asked_about_where_two_are_called_so()
     {
-        var book = new OfferBook([Mug with { Offer = Mug.Offer with { AlsoCalled = ["Tea mug"] } }, Sold("other", "Tall mug", "tea MUG", ["name"], [])]);
+        var book = new OfferBook([
+            Mug with
+            {
+                Offer = Mug.Offer with { AlsoCalled = ["Tea mug"] },
+            },
+            Sold("other", "Tall mug", "tea MUG", ["name"], []),
+        ]);
 
         book.Meant(" crew   MUG").Value.Id.ShouldBe("mug");
         book.Meant("Tea mug").Problem!.ToString().ShouldContain("may be Crew mug or Tall mug");
@@ -69,7 +84,8 @@ public class ReadOrderTests
     [Fact]
     public void Two_lines_that_say_the_same_are_both_made_and_told() =>
         Read(Line("MUG-1", "Maeve"), Line("MUG-1", "Otto"), Line("MUG-1", "Maeve"))
-            .Lines[2].Notes.ShouldHaveSingleItem()
+            .Lines[2]
+            .Notes.ShouldHaveSingleItem()
             .Message.ToString()
             .ShouldBe("It says the same as line 1: both are made.");
 

@@ -39,6 +39,5 @@ internal static class TestOffers
     public static RunList ListOf(OrderedList list) =>
         new(list.Typed, []) { Columns = list.Columns.Fields, HasHeading = list.Columns.HasHeading };
 
-    private static RunSetUp SetUp { get; } =
-        new("", "", null, null, null, null, Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5));
+    private static RunSetUp SetUp { get; } = new("", "", null, null, null, null, Sizing.EachLargest, TypedLength.Empty, TypedLength.Mm(5));
 }
