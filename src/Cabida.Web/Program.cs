@@ -103,6 +103,7 @@ builder.Services.AddScoped<Releasing>();
 builder.Services.AddScoped<SentLoads>();
 builder.Services.AddScoped<BenchReader>();
 builder.Services.AddScoped<PressReader>();
+builder.Services.AddScoped<BenchExtras>();
 builder.Services.AddScoped<RunMakings>();
 builder.Services.AddScoped<MakingMemory>();
 builder.Services.AddScoped<MakingReader>();

@@ -110,7 +110,8 @@ public static class RunCosting
         ArgumentNullException.ThrowIfNull(facts);
         ArgumentNullException.ThrowIfNull(rates);
         ArgumentNullException.ThrowIfNull(price);
-        var (lines, after) = (Lines(facts, rates, price), Lines(With(facts, more), rates, price));
+        var lines = Lines(facts, rates, price);
+        var after = more == 0 ? lines : Lines(With(facts, more), rates, price);
         var (now, then) = (Total(lines, rates), Total(after, rates));
         var agreed = TypedAmount.Read(price.Agreed).ValueOrDefault;
         var count = Math.Max(1, facts.Pieces);

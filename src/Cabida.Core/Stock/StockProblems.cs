@@ -70,6 +70,15 @@ public static class StockProblems
         [
             .. workshop.Hours.SelectMany((h, i) => h.Problems().Select(p => Finding.Unusable($"hours.{i}.{p.Field}", p.Problem))),
             .. workshop.Rates.Problems().Select(p => Finding.Unusable($"rates.{p.Field}", p.Problem)),
+            .. workshop.Address.Trim().Length > 0 && workshop.AddressRead is null
+                ?
+                [
+                    Finding.Unusable(
+                        "address",
+                        Phrase.Say($"{workshop.Address:strong} is no address. It begins as the browser shows it: http://name:5080.")
+                    ),
+                ]
+                : NoFindings,
         ];
     }
 

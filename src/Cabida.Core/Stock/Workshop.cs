@@ -13,6 +13,20 @@ public sealed record Workshop(string Name, string Contact, string MarkId)
     [System.ComponentModel.DataAnnotations.MaxLength(500)]
     public IReadOnlyList<string> Favourites { get; init; } = [];
 
+    /// <summary>
+    /// Where Cabida is reached from the bench's tablet, as <c>http://bench.local:5080</c>; empty for the address that a card is asked for
+    /// by.
+    /// </summary>
+    [System.ComponentModel.DataAnnotations.MaxLength(Documents.DocumentGate.LongestName)]
+    public string Address { get; init; } = "";
+
+    /// <summary>That address without what may end it; null where it is none.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string? AddressRead =>
+        Uri.TryCreate(Address.Trim(), UriKind.Absolute, out var at) && (at.Scheme is "http" or "https")
+            ? Address.Trim().TrimEnd('/')
+            : null;
+
     /// <summary>What it reckons with.</summary>
     public Rates Rates { get; init; } = Rates.None;
 

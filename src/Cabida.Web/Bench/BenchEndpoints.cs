@@ -26,6 +26,8 @@ internal static class BenchEndpoints
                     WeedingMemory memory,
                     PressReader presses,
                     RunMakings makings,
+                    BenchExtras extras,
+                    HttpRequest request,
                     CancellationToken stop
                 ) =>
                 {
@@ -37,7 +39,8 @@ internal static class BenchEndpoints
                     var book = await memory.Read(stop);
                     var press = run.Run.Surface is null ? null : await presses.Of(run.Run, run.All, stop);
                     await Tell(run, book, press?.Seconds ?? 0, makings, stop);
-                    return TypedResults.Ok(BenchView.Of(run, inks, facts, book) with { Press = press });
+                    var view = BenchView.Of(run, inks, facts, book) with { Press = press };
+                    return TypedResults.Ok(await extras.On(view, run, book, $"{request.Scheme}://{request.Host}", stop));
                 }
             )
             .WithTags("Bench")

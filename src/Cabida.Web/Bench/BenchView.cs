@@ -1,3 +1,5 @@
+using Cabida.Core.Bench;
+using Cabida.Core.Blanks;
 using Cabida.Core.Checking;
 using Cabida.Core.Findings;
 using Cabida.Core.Fitting;
@@ -8,6 +10,7 @@ using Cabida.Core.Pieces;
 using Cabida.Core.Plans;
 using Cabida.Core.Stock;
 using Cabida.Core.Wording;
+using Cabida.Formats.Bench;
 using Cabida.Web.Inks;
 using Cabida.Web.Plans;
 using Cabida.Web.Runs;
@@ -68,7 +71,9 @@ internal sealed record BenchPiece(
 /// <summary>Where a side is placed.</summary>
 /// <param name="Zone">Its zone; empty where there is only one side.</param>
 /// <param name="Place">From where to measure in.</param>
-internal sealed record BenchPlace(string Zone, Phrase Place);
+/// <param name="Longest">Whose artwork the stages are of: the longest; empty where all is laid at once.</param>
+/// <param name="Stages">What is laid first and what stays on its backing.</param>
+internal sealed record BenchPlace(string Zone, Phrase Place, string Longest, IReadOnlyList<Phrase> Stages);
 
 /// <summary>What of a run is made on one size of its blank.</summary>
 /// <param name="Size">The size; empty where the blank has but one.</param>
@@ -102,6 +107,15 @@ internal sealed record BenchView(
 {
     /// <summary>How it is pressed; null where nothing of it is.</summary>
     public BenchPress? Press { get; init; }
+
+    /// <summary>The bits that are easily lost, of each film where there are any: of the piece that has the most.</summary>
+    public IReadOnlyList<BenchBits> Bits { get; init; } = [];
+
+    /// <summary>How each film is lifted onto the goods.</summary>
+    public IReadOnlyList<Phrase> Transfer { get; init; } = [];
+
+    /// <summary>What opens the card on the bench's tablet; null before it is known.</summary>
+    public BenchCode? Code { get; init; }
 
     public static BenchView Of(BenchRun plan, DrawnInks inks, InkFactsCache facts, WeedingBook book)
     {
@@ -178,7 +192,7 @@ internal sealed record BenchView(
             on.Sheet.Size,
             [.. ReadFace.Of(on, whole: true).Select(FaceView.Of)],
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? viewOf(first) : null,
-            [.. sides.Select((s, i) => new BenchPlace(Zone(i), PlacingWords.Of(s.Laid)))],
+            [.. sides.Select((s, i) => PlaceOf(Zone(i), i, s.Laid, pieces))],
             [
                 .. pieces.SelectMany(p =>
                     p.Fits.Select((fit, i) => (Fit: fit, Side: i))
@@ -195,6 +209,20 @@ internal sealed record BenchView(
                 ),
             ]
         );
+    }
+
+    /// <summary>Where a side is placed, and in which stages its longest artwork is laid.</summary>
+    private static BenchPlace PlaceOf(string zone, int side, LaidZone laid, IReadOnlyList<FittedPiece> pieces)
+    {
+        var longest = pieces
+            .Select(p => p.Fits.ElementAtOrDefault(side))
+            .Where(f => f is not null && !f.Ink.IsEmpty)
+            .Select(f => (Fit: f!, Box: Box.Of(f!.Ink)!.Value))
+            .OrderByDescending(f => Math.Max(f.Box.Width, f.Box.Height))
+            .FirstOrDefault();
+        var stages =
+            longest.Fit is { } fit && laid.Zone is { } on ? PlacingStages.Of(fit.Ink, on.Nominal.Bounds.Centre).Said() : [];
+        return new BenchPlace(zone, PlacingWords.Of(laid), stages.Count > 0 ? longest.Fit!.Piece.Name : "", stages);
     }
 
     private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, FitBasis basis, IReadOnlyList<int> loads)
@@ -233,6 +261,22 @@ internal sealed record BenchView(
         );
     }
 }
+
+/// <summary>The small bits of a film, drawn on the piece that has the most of them.</summary>
+/// <param name="Piece">The piece.</param>
+/// <param name="Film">The film.</param>
+/// <param name="Colour">Its colour.</param>
+/// <param name="Ink">The ink; millimetres, y up.</param>
+/// <param name="Box">The box of that.</param>
+/// <param name="Bits">The smallest bits of waste, from the smallest.</param>
+/// <param name="Small">How many are smaller than 4 mm².</param>
+internal sealed record BenchBits(string Piece, string Film, string Colour, string Ink, Box Box, IReadOnlyList<BitView> Bits, int Small);
+
+/// <summary>What opens the card on the bench's tablet.</summary>
+/// <param name="Address">The address.</param>
+/// <param name="Code">It as a code for a camera.</param>
+/// <param name="IsHere">Whether it is this computer's own address, which a tablet cannot reach.</param>
+internal sealed record BenchCode(string Address, CardCode Code, bool IsHere);
 
 /// <summary>A load as the bench card lists it.</summary>
 /// <param name="Number">From 1.</param>

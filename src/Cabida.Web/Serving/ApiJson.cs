@@ -58,6 +58,7 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
                         or "Cabida.Core.Motifs"
                         or "Cabida.Core.Plans"
                         or "Cabida.Core.Type"
+                        or "Cabida.Web.Bench"
             )
             && schema.Properties is { } properties
         )

@@ -23,12 +23,17 @@ public sealed class RunCostingTests
         new(MakingStep.Usual(kind), default, new StepTime(perPiece, perBatch, 0), perBatch + (perPiece * pieces));
 
     /// <summary>Twelve mugs: 0.09 m² of film at 15, 0.06 taped, blanks at 2.20.</summary>
-    private static CostFacts Mugs(decimal? film = 15) =>
+    private static CostFacts Mugs(decimal? film = 15, int pieces = 12) =>
         new(
-            12,
+            pieces,
             [new FilmUse("Navy", 90_000, film, 60_000)],
             2.20m,
-            [Step(StepKind.Cut, 0, 4, 12), Step(StepKind.Weed, 0, 12, 12), Step(StepKind.Lay, 2.5, 0, 12), Step(StepKind.Pack, 1, 0, 12)],
+            [
+                Step(StepKind.Cut, 0, 4, pieces),
+                Step(StepKind.Weed, 0, 12, pieces),
+                Step(StepKind.Lay, 2.5, 0, pieces),
+                Step(StepKind.Pack, 1, 0, pieces),
+            ],
             6,
             12
         );
@@ -74,11 +79,12 @@ public sealed class RunCostingTests
             .Sample(
                 (pieces, area, price, more, percent) =>
                 {
-                    var facts = Mugs() with { Pieces = pieces, Films = [new FilmUse("Navy", area, Math.Round(price, 2), area / 2)] };
+                    var facts = Mugs(pieces: pieces) with { Films = [new FilmUse("Navy", area, Math.Round(price, 2), area / 2)] };
                     var cost = RunCosting.Of(facts, Rates with { Margin = $"{percent}" }, RunPrice.None, more);
                     cost.Lines.Sum(l => l.Amount!.Value).ShouldBe(cost.Cost);
                     (cost.Cost + cost.Overheads + cost.Margin).ShouldBe(cost.Price);
                     cost.More.Cost.ShouldBeGreaterThanOrEqualTo(0);
+                    (more == 0 ? cost.More.Cost : 0).ShouldBe(0);
                     cost.Price.ShouldBe(Math.Round(cost.Price, 2));
                 }
             );

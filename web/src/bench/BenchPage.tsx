@@ -29,7 +29,7 @@ export function BenchPage({ id, job, setUp, pieces, onSetUp }: Props) {
   const [here, choose] = useState<(typeof TABS)[number][0]>('card');
   return (
     <Tabs label="Of the bench" tabs={TABS} here={here} onHere={choose} className="no-print">
-      {here === 'card' && <BenchView id={id} job={job} name={setUp.name} onPress={(pressId) => onSetUp({ pressId })} />}
+      {here === 'card' && <BenchView id={id} job={job} jobId={setUp.jobId} name={setUp.name} onPress={(pressId) => onSetUp({ pressId })} />}
       {here === 'steps' && <StepsTab id={id} own={setUp.steps} onSteps={(change) => onSetUp({ steps: change(setUp.steps) })} />}
       {here === 'template' && <TemplateTab id={id} pieces={pieces} sides={1 + setUp.sides.length} />}
       {here === 'cost' && <CostTab id={id} jobId={setUp.jobId} price={setUp.price} onPrice={(price) => onSetUp({ price })} />}

@@ -39,6 +39,23 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
               <Words of={p.place} />
             </p>
           ))}
+          {of.places.map(
+            (p, i) =>
+              p.stages.length > 0 && (
+                <div key={`stages ${i}`} className="card-stages">
+                  <p>
+                    In stages{p.zone && `, ${p.zone}`}; measured on {p.longest}, the longest:
+                  </p>
+                  <ol>
+                    {p.stages.map((s, j) => (
+                      <li key={j}>
+                        <Words of={s} />
+                      </li>
+                    ))}
+                  </ol>
+                </div>
+              ),
+          )}
           {pressed.map((a, i) => (
             <Fragment key={i}>
               {a.plan && (

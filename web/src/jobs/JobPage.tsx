@@ -64,6 +64,9 @@ function Ordering({ id }: { id: string }) {
         redo={job.redo}
       >
         <JobNeeds runs={view.runs} />
+        <Link to={`/jobs/${id}/cards`} className="btn btn-sm btn-line">
+          Bench cards
+        </Link>
         <Link to={`/jobs/${id}/quotation`} className="btn btn-sm btn-line">
           Quotation
         </Link>

@@ -4,6 +4,7 @@ import { answer, api } from '../api/client';
 import { documentSource } from '../api/documents';
 import { useDocument } from '../api/useDocument';
 import { Conflict } from '../frame/TitleRow';
+import { Words } from '../units/Words';
 import { RatesFields } from './RatesFields';
 import { WorkHours } from './WorkHours';
 
@@ -20,6 +21,7 @@ export function WorkshopCard() {
   });
   const { document, edit } = own;
   if (!document) return null;
+  const addressProblem = own.view?.problems.find((p) => p.fields.includes('address'))?.message;
   return (
     <section className="card workshop" aria-label="The workshop">
       <Conflict words={own.conflict} takeTheirs={own.takeTheirs} keepMine={own.keepMine} />
@@ -57,9 +59,28 @@ export function WorkshopCard() {
           ))}
         </Form.Select>
       </label>
+      <label>
+        Address for the bench’s tablet
+        <Form.Control
+          size="sm"
+          maxLength={300}
+          placeholder="http://bench.local:5080"
+          value={document.address}
+          isInvalid={!!addressProblem}
+          onChange={(e) => edit((w) => ({ ...w, address: e.target.value }))}
+        />
+        {addressProblem && (
+          <span className="echo problem">
+            <Words of={addressProblem} />
+          </span>
+        )}
+      </label>
       {own.view && <RatesFields rates={document.rates} problems={own.view.problems} onChange={(rates) => edit((w) => ({ ...w, rates }))} />}
       {own.view && <WorkHours view={own.view} hours={document.hours} onChange={(hours) => edit((w) => ({ ...w, hours }))} />}
-      <p className="soft small">They stand on proofs. A mark is one of the graphics that were brought into a motif.</p>
+      <p className="soft small">
+        Name, mark and how to reach it stand on proofs; a mark is one of the graphics that were brought into a motif. The address is how a
+        tablet in the workshop reaches Cabida: the code on a bench card leads there.
+      </p>
     </section>
   );
 }
