@@ -55,6 +55,9 @@ public sealed class Workshop : IDisposable
 
     public string Downloads { get; }
 
+    /// <summary>Where its library lies.</summary>
+    public string Data => folder;
+
     public string Address => $"http://127.0.0.1:{port}";
 
     public static string Root { get; } = FindRoot();

@@ -40,7 +40,7 @@ public sealed class ViewsTests : IDisposable
         shelf.Count.ShouldBe(13);
         var tumbler = shelf.Single(b => (string)b!["id"]! == "steel-tumbler")!;
         ((int)tumbler["findings"]!).ShouldBe(1);
-        tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumblers", "Fern tumbler"]);
+        tumbler["usedBy"]!.AsArray().Select(u => (string)u!).ShouldBe(["Driver tumbler", "Driver tumblers", "Fern tumbler"]);
         Application.Words(shelf.Single(b => (string)b!["id"]! == "enamel-mug")!["room"]).ShouldBe("198.8 mm × 71.2 mm to work on");
     }
 

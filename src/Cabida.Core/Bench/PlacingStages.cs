@@ -63,28 +63,26 @@ public sealed record PlacingStages(bool IsAcross, IReadOnlyList<PlacingStage> St
             return [];
         }
 
-        var (end, before, after) = IsAcross ? ("left end", "left", "right") : ("top", "top", "foot");
-        var first = Stages[0];
-        var total = Stages.Max(s => s.To);
-        var sides =
+        var (left, right, before, after) = IsAcross ? ("left end", "right end", "left", "right") : ("top", "foot", "top", "foot");
+        var (first, total) = (Stages[0], Stages.Max(s => s.To));
+        Phrase Stretch(PlacingStage s) =>
+            s.From <= 0 ? Phrase.Say($"from the {left} to {Length.Mm(s.To):strong} from it")
+            : s.To >= total ? Phrase.Say($"from {Length.Mm(s.From):strong} from the {left} to the {right}")
+            : Phrase.Say($"from {Length.Mm(s.From):strong} to {Length.Mm(s.To):strong} from the {left}");
+        var rest =
             first.From <= 0 ? Phrase.Say($"The rest, towards the {after}, stays on its backing.")
             : first.To >= total ? Phrase.Say($"The rest, towards the {before}, stays on its backing.")
             : Phrase.Say($"What lies to both sides of it stays on its backing.");
         return
         [
-            Phrase
-                .Say(
-                    $"Open the backing from {Length.Mm(first.From):strong} to {Length.Mm(first.To):strong} from the {end} first, and lay "
-                        + $"that on the line."
-                )
-                .Then(sides),
+            Phrase.Say($"Open the backing").Then(Stretch(first)).Then(Phrase.Say($"first, and lay that on the line.")).Then(rest),
             .. Stages
                 .Skip(1)
                 .Select(s =>
-                    Phrase.Say(
-                        $"Then towards the {(s.From < first.From ? before : after)}, from {Length.Mm(s.From)} to {Length.Mm(s.To)}: pull "
-                            + $"its backing away from what lies already."
-                    )
+                    Phrase
+                        .Say($"Then towards the {(s.From < first.From ? before : after)},")
+                        .Then(Stretch(s))
+                        .Then(Phrase.Say($"– pull its backing away from what lies already."))
                 ),
         ];
     }

@@ -32,7 +32,8 @@ internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache w
         var workshop = (await library.Find(DocumentKinds.Workshop, Workshop.Only, stop))?.Document ?? Workshop.Unnamed;
         var from = workshop.AddressRead ?? asked;
         var address = $"{from}/runs/{run.Run.Id}/bench";
-        var pieces = view.Surfaces.SelectMany(s => s.Pieces).ToList();
+        // What is held back is not lifted.
+        var pieces = view.Surfaces.SelectMany(s => s.Pieces).Where(p => p.Loads.Count > 0).ToList();
         var (width, height) = (pieces.Select(p => p.Width).DefaultIfEmpty(0).Max(), pieces.Select(p => p.Height).DefaultIfEmpty(0).Max());
         return view with
         {

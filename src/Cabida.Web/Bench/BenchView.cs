@@ -192,7 +192,7 @@ internal sealed record BenchView(
             on.Sheet.Size,
             [.. ReadFace.Of(on, whole: true).Select(FaceView.Of)],
             pieces.FirstOrDefault(p => p.MayBeCut) is { } first ? viewOf(first) : null,
-            [.. sides.Select((s, i) => PlaceOf(Zone(i), i, s.Laid, pieces))],
+            [.. sides.Select((s, i) => PlaceOf(Zone(i), i, s.Laid, pieces, run))],
             [
                 .. pieces.SelectMany(p =>
                     p.Fits.Select((fit, i) => (Fit: fit, Side: i))
@@ -212,11 +212,12 @@ internal sealed record BenchView(
     }
 
     /// <summary>Where a side is placed, and in which stages its longest artwork is laid.</summary>
-    private static BenchPlace PlaceOf(string zone, int side, LaidZone laid, IReadOnlyList<FittedPiece> pieces)
+    private static BenchPlace PlaceOf(string zone, int side, LaidZone laid, IReadOnlyList<FittedPiece> pieces, ReadRun run)
     {
         var longest = pieces
             .Select(p => p.Fits.ElementAtOrDefault(side))
-            .Where(f => f is not null && !f.Ink.IsEmpty)
+            // What is pressed lies flat on a carrier of its own, and card has no backing.
+            .Where(f => f is not null && !f.Ink.IsEmpty && f.Films.Any(i => HasBacking(run.Basis!.FilmOf(i.Film.FilmId))))
             .Select(f => (Fit: f!, Box: Box.Of(f!.Ink)!.Value))
             .OrderByDescending(f => Math.Max(f.Box.Width, f.Box.Height))
             .FirstOrDefault();
@@ -224,6 +225,8 @@ internal sealed record BenchView(
             longest.Fit is { } fit && laid.Zone is { } on ? PlacingStages.Of(fit.Ink, on.Nominal.Bounds.Centre).Said() : [];
         return new BenchPlace(zone, PlacingWords.Of(laid), stages.Count > 0 ? longest.Fit!.Piece.Name : "", stages);
     }
+
+    private static bool HasBacking(Film film) => !film.IsPressed && film.Material == FilmMaterial.Vinyl;
 
     private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, FitBasis basis, IReadOnlyList<int> loads)
     {

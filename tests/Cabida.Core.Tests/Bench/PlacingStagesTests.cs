@@ -31,8 +31,8 @@ public class PlacingStagesTests
             .ShouldBe([
                 "Open the backing from 80.0 mm to 180.0 mm from the left end first, and lay that on the line. "
                     + "What lies to both sides of it stays on its backing.",
-                "Then towards the right, from 180.0 mm to 240.0 mm: pull its backing away from what lies already.",
-                "Then towards the left, from 0.0 mm to 80.0 mm: pull its backing away from what lies already.",
+                "Then towards the right, from 180.0 mm from the left end to the right end – pull its backing away from what lies already.",
+                "Then towards the left, from the left end to 80.0 mm from it – pull its backing away from what lies already.",
             ]);
     }
 
@@ -46,11 +46,11 @@ public class PlacingStagesTests
     public void What_is_taller_than_wide_goes_from_the_top()
     {
         var tall = Factory.BuildGeometry([Rectangle(0, 0, 30, 100), Rectangle(0, 130, 30, 300)]);
-        var stages = PlacingStages.Of(tall, new PlanePoint(15, 290));
+        var stages = PlacingStages.Of(tall, new PlanePoint(15, 20));
 
         stages.IsAcross.ShouldBeFalse();
-        stages.Stages.ShouldBe([new PlacingStage(0, 185), new PlacingStage(185, 300)]);
-        stages.Said()[0].ToString().ShouldContain("from the top first");
+        stages.Stages.ShouldBe([new PlacingStage(185, 300), new PlacingStage(0, 185)]);
+        stages.Said()[0].ToString().ShouldStartWith("Open the backing from 185.0 mm from the top to the foot first, and lay that");
     }
 
     [Fact]

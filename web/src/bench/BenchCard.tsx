@@ -8,6 +8,7 @@ import { CardSteps } from './CardSteps';
 import { JoiningMaps } from './JoiningMaps';
 import { PressTable } from './PressTable';
 import { SmallBits } from './SmallBits';
+import { placedAlike } from './placed';
 import { Surface } from './Surface';
 
 const SETTINGS: [keyof Schemas['CutSettings'], string][] = [
@@ -35,12 +36,12 @@ export function BenchCard({ id, name, job, card }: Props) {
       <header>
         <div>
           <h2>{name}</h2>
-          <span>
+          <p>
             {job.name} · {job.customer} · {due(job.due)}
-          </span>{' '}
-          <span>
+          </p>
+          <p>
             {card.blank} · {card.motif}
-          </span>
+          </p>
         </div>
         {card.code && <CardCode code={card.code} />}
       </header>
@@ -105,13 +106,13 @@ export function BenchCard({ id, name, job, card }: Props) {
           ))}
       </div>
       {card.maps.length > 0 && <JoiningMaps maps={card.maps} />}
-      {card.surfaces.map((s) => (
+      {placedAlike(card.surfaces).map((s) => (
         <Surface
           key={s.size}
           of={s}
           round={card.isRound}
           goods={card.goods}
-          pressed={card.press?.artwork.filter((a) => a.size === s.size) ?? []}
+          pressed={card.press?.artwork.filter((a) => a.size === s.sizeDrawn || s.sizes.includes(a.size)) ?? []}
         />
       ))}
       {card.held.length > 0 && (

@@ -12,24 +12,16 @@ export function CardSteps({ id }: { id: string }) {
   return (
     <section className="card-row" aria-label="Steps on the card">
       <h3>Steps</h3>
-      <table className="bench-pieces card-steps">
-        <tbody>
-          {data.steps.map((s) => (
-            <tr key={s.step.id} className={s.isOpen ? '' : 'soft'}>
-              <td>
-                <i className={s.isOpen ? 'card-box' : 'card-box ticked'} aria-hidden="true" />
-              </td>
-              <th scope="row">
-                {s.called[0]?.toUpperCase()}
-                {s.called.slice(1)}
-              </th>
-              <td className="end">{s.hands > 0 ? minutesSaid(s.hands) : '–'}</td>
-              <td>{s.wait > 0 ? `then it rests ${minutesSaid(s.wait)}` : ''}</td>
-              <td>{s.isOpen ? '' : `done${s.doneOn ? ` ${s.doneOn}` : ''}`}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ol className="card-steps">
+        {data.steps.map((s) => (
+          <li key={s.step.id} className={s.isOpen ? '' : 'soft'}>
+            <i className={s.isOpen ? 'card-box' : 'card-box ticked'} aria-hidden="true" /> <b>{s.called}</b>
+            {s.hands > 0 && ` ${minutesSaid(s.hands)}`}
+            {s.wait > 0 && `, rests ${minutesSaid(s.wait)}`}
+            {!s.isOpen && ` (done${s.doneOn ? ` ${s.doneOn}` : ''})`}
+          </li>
+        ))}
+      </ol>
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { StateMark } from '../fit/StateMark';
 import { figure } from '../units/units';
 import { useUnits } from '../units/UnitsContext';
 import { Words } from '../units/Words';
+import type { Placed } from './placed';
 import { Platens } from './Platens';
 
 /** What pieces are measured in from: on a wall its rim or base, on what is flat an edge. */
@@ -16,8 +17,24 @@ function edges(round: boolean, ofWall: string, faces: readonly Pick<Schemas['Fac
 
 const clipOf = (size: string, face: string) => `face ${size} ${face}`.replace(/\W+/g, '-');
 
+/** How often the platen is laid, once for all sizes of which the same is said. */
+function platensSaid(pressed: readonly Schemas['PressedArtwork'][], of: Placed) {
+  const said = new Map<string, { words: string; sizes: string[]; notes: Schemas['Phrase'][] }>();
+  for (const a of pressed) {
+    const face = of.faces.length > 1 ? ` on the ${of.faces.find((f) => f.key === a.face)?.name ?? a.face}` : '';
+    const times = a.plan?.positions.length ?? 0;
+    const laid = times === 1 ? 'once' : `${times} times, ${a.plan?.across ?? 1} across,`;
+    const words = a.plan ? `The platen is laid ${laid}${face}, as it is drawn.` : '';
+    const key = JSON.stringify([words, a.notes]);
+    const known = said.get(key);
+    if (known) known.sizes.push(a.size);
+    else said.set(key, { words, sizes: [a.size], notes: [...a.notes] });
+  }
+  return [...said.values()];
+}
+
 interface SurfaceProps {
-  of: Schemas['BenchSurface'];
+  of: Placed;
   round: boolean;
   goods: Schemas['GoodsView'];
   /** Where the platen is laid on it. */
@@ -28,11 +45,12 @@ interface SurfaceProps {
 export function Surface({ of, round, goods, pressed }: SurfaceProps) {
   const { units } = useUnits();
   const sided = of.places.length > 1;
+  const several = new Set(of.sizes).size > 1;
   return (
     <section className="bench-surface" aria-label={of.size ? `Size ${of.size}` : 'Pieces'}>
       <div className="bench-body">
         <div>
-          <h3>{of.size ? `Place, size ${of.size}` : 'Place'}</h3>
+          <h3>{of.size ? `Place, ${several ? 'sizes' : 'size'} ${of.size}` : 'Place'}</h3>
           {of.places.map((p, i) => (
             <p key={i}>
               {p.zone && <b>{p.zone}: </b>}
@@ -56,17 +74,15 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
                 </div>
               ),
           )}
-          {pressed.map((a, i) => (
+          {platensSaid(pressed, of).map(({ words, sizes, notes }, i) => (
             <Fragment key={i}>
-              {a.plan && (
+              {words && (
                 <p>
-                  {a.plan.positions.length === 1
-                    ? 'The platen is laid once'
-                    : `The platen is laid ${a.plan.positions.length} times, ${a.plan.across} across`}
-                  {of.faces.length > 1 && ` on the ${of.faces.find((f) => f.key === a.face)?.name ?? a.face}`}, as it is drawn.
+                  {several && sizes.length < new Set(of.sizes).size && <b>{sizes.join(', ')}: </b>}
+                  {words}
                 </p>
               )}
-              {a.notes.map((n, j) => (
+              {notes.map((n, j) => (
                 <p key={j}>
                   <Words of={n} />
                 </p>
@@ -79,7 +95,7 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
             of.faces.map((face) => (
               <Board
                 key={face.key}
-                label={`${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
+                label={`${several ? `Size ${of.sizeDrawn}, ` : ''}${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
                 drawing={face.flat}
                 goods={goods}
                 dimensions={false}
@@ -101,7 +117,10 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
                         <Ink inks={of.first?.inks ?? []} />
                       </g>
                     </g>
-                    <Platens of={pressed.filter((a) => a.face === face.key).flatMap((a) => a.plan?.positions ?? [])} scale={scale} />
+                    <Platens
+                      of={pressed.filter((a) => a.face === face.key && a.size === of.sizeDrawn).flatMap((a) => a.plan?.positions ?? [])}
+                      scale={scale}
+                    />
                   </>
                 )}
               </Board>
@@ -112,6 +131,7 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
         <thead>
           <tr>
             <th>Name</th>
+            {several && <th>Size</th>}
             {sided && <th>Side</th>}
             <th>Load</th>
             <th className="end">Width</th>
@@ -129,6 +149,7 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
                 {p.name}
                 {p.copies > 1 && <span className="hint"> × {p.copies}</span>}
               </th>
+              {several && <td>{of.sizes[i]}</td>}
               {sided && <td>{p.zone}</td>}
               <td>{p.loads.join(', ') || 'held back'}</td>
               {[p.width, p.height, p.letterHeight || '–', p.belowRim, p.aboveBase].map((mm, j) => (
