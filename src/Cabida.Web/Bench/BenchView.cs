@@ -290,6 +290,7 @@ internal sealed record BenchCode(string Address, CardCode Code, bool IsHere);
 /// <param name="Weeds">How it is weeded; null for what was released, as it was noted then.</param>
 /// <param name="Mirroring">What of it is mirrored.</param>
 /// <param name="ReleasedAt">When it was released; empty before.</param>
+/// <param name="IsPressed">Whether its film lies on a carrier of its own, so that no tape lifts it.</param>
 internal sealed record BenchLoad(
     int Number,
     string Film,
@@ -298,7 +299,8 @@ internal sealed record BenchLoad(
     FilmPurpose Purpose,
     WeedsView? Weeds,
     Mirroring Mirroring,
-    string ReleasedAt
+    string ReleasedAt,
+    bool IsPressed
 )
 {
     public static BenchLoad Of(ReleasedLoad load, int number) =>
@@ -310,7 +312,8 @@ internal sealed record BenchLoad(
             load.Film.Purpose,
             null,
             MirroringOf.These(load.Items.Select(i => i.IsMirrored)),
-            load.ReleasedAt
+            load.ReleasedAt,
+            load.Film.IsPressed
         );
 
     public static BenchLoad Of(LaidPlan plan, CutLoad load, int number, WeedingBook book) =>
@@ -322,7 +325,8 @@ internal sealed record BenchLoad(
             plan.Read.Film.Purpose,
             WeedsView.Of(load.Weeds, plan.Read.Film.Purpose, book, WeedingKey.OfLoad(plan.Read.Id, load.Number)),
             load.Mirroring,
-            ""
+            "",
+            plan.Read.Film.IsPressed
         );
 }
 

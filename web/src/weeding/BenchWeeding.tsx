@@ -11,7 +11,7 @@ export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][]
     <>
       <h3>Weed</h3>
       {loads.map(
-        ({ number, purpose, weeds }) =>
+        ({ number, purpose, weeds, isPressed }) =>
           weeds && (
             <p key={number}>
               {loads.length > 1 && <b>Load {number}: </b>}
@@ -19,7 +19,9 @@ export function BenchWeeding({ loads }: { loads: readonly Schemas['BenchLoad'][]
               {weeds.small > 0 && `, ${weeds.small} of them ${smallSaid(units)}: the smallest first`}
               {weeds.boxes.length > 0 && `; ${boxesSaid(weeds.boxes.length)} and the breaks are cut with it`}.{' '}
               {purpose === 'stays' && `Peel from ${SIDES[weeds.best]} of the sheet. `}
-              {weeds.tape &&
+              {/* What lies on a carrier of its own is lifted by that. */}
+              {!isPressed &&
+                weeds.tape &&
                 (weeds.tape.isAdvised ? (
                   <strong>
                     Tape first, and pull the waste from behind: a tenth of the outline is narrower than {length(weeds.tape.tenth, units, 2)}
