@@ -246,7 +246,7 @@ public sealed class ViewsTests : IDisposable
     {
         page.Open("/stock");
         page.Click("Find");
-        page.Type("Part of a name", "tumb");
+        page.Type("Part of a name", "tumblers");
         page.ReadsSoon(".found", "Driver tumblers");
         page.Press(".found li:first-child button");
         page.ReadsSoon(".strip", "6 names at one scale");
