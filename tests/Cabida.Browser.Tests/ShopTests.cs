@@ -57,7 +57,8 @@ public sealed class ShopTests : IDisposable
         page.See(".card-code path");
         var heads = Page.Until(
             () =>
-                page.Driver.FindElements(By.CssSelector(".bench-card h3")).Select(h => h.Text.ToUpperInvariant()).ToList() is { Count: > 5 } all
+                page.Driver.FindElements(By.CssSelector(".bench-card h3")).Select(h => h.Text.ToUpperInvariant()).ToList()
+                    is { Count: > 5 } all
                     ? all
                     : null,
             "the card was never whole"

@@ -224,6 +224,8 @@ public sealed class OrderTests : IDisposable
         using var again = await app.CreateClient()
             .PostAsJsonAsync("/api/orders", new { number = (string)order["order"]!["number"]!, customer = "" });
         again.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        var dear = await app.Change("/api/offers/crew-mug", "offer", o => o["setUp"]!["price"]!["agreed"] = "dear");
+        dear["notes"]!.AsArray().ShouldHaveSingleItem()!["fields"]![0]!.ToString().ShouldBe("price.agreed");
         // What is in use is not taken away.
         using var removed = await app.Send(HttpMethod.Delete, "/api/motifs/crew-name", null, "*");
         (await removed.Content.ReadAsStringAsync()).ShouldContain("Crew mug");

@@ -126,8 +126,7 @@ public sealed record PlacingStages(bool IsAcross, IReadOnlyList<PlacingStage> St
         for (var i = 1; i < count; i++)
         {
             var best = from + (i * each);
-            var near = gaps
-                .Select(g => Math.Clamp(best, g.From + (LeastGap / 2), g.To - (LeastGap / 2)))
+            var near = gaps.Select(g => Math.Clamp(best, g.From + (LeastGap / 2), g.To - (LeastGap / 2)))
                 .Where(c => Math.Abs(c - best) <= Reach * each && c > last && c < to)
                 .OrderBy(c => Math.Abs(c - best))
                 .FirstOrDefault(best);

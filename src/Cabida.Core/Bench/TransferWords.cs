@@ -20,9 +20,13 @@ public static class TransferWords
         var (across, up) = (Length.Mm(width + (2 * TapeBeyond)), Length.Mm(height + (2 * TapeBeyond)));
         return film switch
         {
-            { IsPressed: true } => Phrase.Say($"{film.Name:strong} lies on its own carrier: no tape. Cut the pieces apart and lay them carrier up."),
+            { IsPressed: true } => Phrase.Say(
+                $"{film.Name:strong} lies on its own carrier: no tape. Cut the pieces apart and lay them carrier up."
+            ),
             { Purpose: FilmPurpose.Loose } => Phrase.Say($"{film.Name:strong} is laid on by hand, without tape, and used again."),
-            { Material: FilmMaterial.Card or FilmMaterial.Sheet } => Phrase.Say($"{film.Name:strong} is lifted by hand and glued: no tape."),
+            { Material: FilmMaterial.Card or FilmMaterial.Sheet } => Phrase.Say(
+                $"{film.Name:strong} is lifted by hand and glued: no tape."
+            ),
             { Purpose: FilmPurpose.PulledOff } => Phrase.Say(
                 $"Tape of {across:strong} × {up:strong} lifts the largest piece of {film.Name}; rub the edges down well: paint creeps under them."
             ),

@@ -133,7 +133,7 @@ public static class RunCosting
                 more > 0 ? Rounded((then.Price - now.Price) / more) : 0,
                 Rounded(then.Price / Math.Max(1, facts.Pieces + more))
             ),
-            [.. Problems(price)]
+            [.. ProblemsOf(price)]
         );
     }
 
@@ -229,7 +229,9 @@ public static class RunCosting
 
     private static decimal Percent(string typed) => 100 * (TypedAmount.Share(typed).ValueOrDefault ?? 0);
 
-    private static IEnumerable<Findings.Finding> Problems(RunPrice price)
+    /// <summary>What cannot be used of a price as it is typed.</summary>
+    /// <param name="price">The price.</param>
+    public static IEnumerable<Findings.Finding> ProblemsOf(RunPrice price)
     {
         var fields = price.Extras.Select((e, i) => ($"price.extras.{i}", e.Each));
         foreach (var (field, typed) in fields.Append(("price.blank", price.Blank)).Append(("price.agreed", price.Agreed)))

@@ -221,8 +221,7 @@ internal sealed record BenchView(
             .Select(f => (Fit: f!, Box: Box.Of(f!.Ink)!.Value))
             .OrderByDescending(f => Math.Max(f.Box.Width, f.Box.Height))
             .FirstOrDefault();
-        var stages =
-            longest.Fit is { } fit && laid.Zone is { } on ? PlacingStages.Of(fit.Ink, on.Nominal.Bounds.Centre).Said() : [];
+        var stages = longest.Fit is { } fit && laid.Zone is { } on ? PlacingStages.Of(fit.Ink, on.Nominal.Bounds.Centre).Said() : [];
         return new BenchPlace(zone, PlacingWords.Of(laid), stages.Count > 0 ? longest.Fit!.Piece.Name : "", stages);
     }
 

@@ -1,3 +1,4 @@
+using Cabida.Core.Costs;
 using Cabida.Core.Findings;
 using Cabida.Core.Orders;
 using Cabida.Core.Runs;
@@ -59,7 +60,7 @@ internal sealed class OfferViews(OfferReader offers, RunViews runs) : IViews<Off
 
     private async Task<IReadOnlyList<Finding>> NotesOf(SoldOffer sold, CancellationToken stop)
     {
-        var notes = new List<Finding>();
+        var notes = RunCosting.ProblemsOf(sold.Offer.SetUp.Price).ToList();
         var others = new OfferBook([.. (await offers.Book(stop)).All.Where(o => o.Id != sold.Id && !o.Offer.IsRetired)]);
         foreach (
             var name in sold.Offer.AlsoCalled.Append(sold.Offer.Code).Append(sold.Offer.Name).Where(n => n.Trim().Length > 0).Distinct()

@@ -91,7 +91,9 @@ public class PlacingStagesTests
                     foreach (var cut in along.Skip(1).Select(s => s.From))
                     {
                         var through = letters.Exists(l => l.From + 1e-6 < cut && cut < l.To - 1e-6);
-                        var near = letters.Zip(letters.Skip(1)).Any(p => p.Second.From - p.First.To >= 1.01 && Math.Abs(p.First.To - cut) < 20);
+                        var near = letters
+                            .Zip(letters.Skip(1))
+                            .Any(p => p.Second.From - p.First.To >= 1.01 && Math.Abs(p.First.To - cut) < 20);
                         (through && near).ShouldBeFalse();
                     }
                 },

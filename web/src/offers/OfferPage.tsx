@@ -72,7 +72,8 @@ function Offering({ id }: { id: string }) {
                 'Nothing: every piece is the same.'
               ) : (
                 <>
-                  A column for each of <b>{view.fields.join(', ')}</b>, and how many.
+                  {view.fields.length === 1 ? 'A column for ' : 'A column each for '}
+                  <b>{view.fields.join(', ')}</b>, and how many.
                 </>
               )}
             </p>
