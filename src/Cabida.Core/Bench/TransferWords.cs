@@ -28,7 +28,8 @@ public static class TransferWords
                 $"{film.Name:strong} is lifted by hand and glued: no tape."
             ),
             { Purpose: FilmPurpose.PulledOff } => Phrase.Say(
-                $"Tape of {across:strong} × {up:strong} lifts the largest piece of {film.Name}; rub the edges down well: paint creeps under them."
+                $"Tape of {across:strong} × {up:strong} lifts the largest piece of {film.Name}; rub the edges down well: "
+                    + $"paint creeps under them."
             ),
             _ => Phrase.Say($"Tape of {across:strong} × {up:strong} lifts the largest piece of {film.Name}."),
         };

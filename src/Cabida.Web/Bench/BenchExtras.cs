@@ -18,9 +18,6 @@ internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache w
     /// <summary>So many bits are numbered in a picture.</summary>
     private const int MostNumbered = 12;
 
-    /// <summary>A bit under this is small; square millimetres.</summary>
-    private const double SmallArea = 4;
-
     /// <summary>The card with them.</summary>
     /// <param name="view">The card.</param>
     /// <param name="run">The run.</param>
@@ -70,8 +67,8 @@ internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache w
                 w.Colour,
                 w.Ink,
                 w.Box,
-                [.. w.Bits.Where(b => b.Area < SmallArea).Take(MostNumbered)],
-                w.Bits.Count(b => b.Area < SmallArea)
+                [.. w.Bits.Where(b => b.Area < WasteBits.Small).Take(MostNumbered)],
+                w.Weeds.Small
             ));
     }
 }

@@ -3,8 +3,8 @@ using Cabida.Store;
 namespace Cabida.Web.Library;
 
 /// <summary>
-/// Changes a document that is kept beside others and that nobody holds open, such as what the workshop remembers: whatever else is written at
-/// the same time, the change is made to what there is then.
+/// Changes a document that is kept beside others and that nobody holds open, such as what the workshop remembers: whatever else is written
+/// at the same time, the change is made to what there is then.
 /// </summary>
 internal static class Rewriting
 {

@@ -52,7 +52,7 @@ internal sealed partial class WarmUp(
         await using var scope = scopes.CreateAsyncScope();
         var last = await scope.ServiceProvider.GetRequiredService<Cabida.Store.Library>().LastChanged(DocumentKinds.Run, stop);
         var run = $"runs/{last}";
-        string[] wanted = last is null ? ["jobs"] : [run, $"{run}/ground", $"{run}/pieces?from=0&count=8", "jobs", $"{run}/set"];
+        string[] wanted = last is null ? ["week"] : [run, $"{run}/ground", $"{run}/pieces?from=0&count=8", "week", $"{run}/set"];
         using var client = new HttpClient
         {
             BaseAddress = new Uri(new Uri(address.Replace("*", "127.0.0.1").Replace("+", "127.0.0.1")), "/api/"),

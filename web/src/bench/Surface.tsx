@@ -46,6 +46,7 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
   const { units } = useUnits();
   const sided = of.places.length > 1;
   const several = new Set(of.sizes).size > 1;
+  const drawn = `${several ? `Size ${of.sizeDrawn}, ` : ''}${of.first?.name}`;
   return (
     <section className="bench-surface" aria-label={of.size ? `Size ${of.size}` : 'Pieces'}>
       <div className="bench-body">
@@ -95,7 +96,7 @@ export function Surface({ of, round, goods, pressed }: SurfaceProps) {
             of.faces.map((face) => (
               <Board
                 key={face.key}
-                label={`${several ? `Size ${of.sizeDrawn}, ` : ''}${of.first?.name}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
+                label={`${drawn}${of.faces.length > 1 ? `, ${face.name},` : ''} laid flat`}
                 drawing={face.flat}
                 goods={goods}
                 dimensions={false}
