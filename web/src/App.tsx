@@ -1,4 +1,5 @@
 import { Navigate, Route, Routes } from 'react-router';
+import { AgainPage } from './again/AgainPage';
 import { CardsPage } from './bench/CardsPage';
 import { QuotationPage } from './costs/QuotationPage';
 import { CuttingPage } from './cutting/CuttingPage';
@@ -35,6 +36,7 @@ export function App() {
           <Route path="/jobs/orders/:id" element={<OrderPage />} />
           <Route path="/jobs/offers" element={<OffersPage />} />
           <Route path="/jobs/offers/:id" element={<OfferPage />} />
+          <Route path="/jobs/:id/again" element={<AgainPage />} />
           <Route path="/jobs/:id/cards" element={<CardsPage />} />
           <Route path="/jobs/:id/quotation" element={<QuotationPage />} />
           <Route path="/jobs/:id" element={<JobPage />} />

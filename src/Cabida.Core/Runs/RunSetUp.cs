@@ -31,6 +31,9 @@ public sealed record RunSetUp(
     /// <summary>The most other sides that pieces may have.</summary>
     public const int MostSides = 8;
 
+    /// <summary>The words of its care note are at most so long: they go on a small card.</summary>
+    public const int MostCareLetters = 600;
+
     /// <summary>The zone of the blank; empty for its first.</summary>
     public string Zone { get; init; } = "";
 
@@ -100,6 +103,12 @@ public sealed record RunSetUp(
     /// <summary>The steps of its making; none for those that follow from its films and goods.</summary>
     [MaxLength(MakingStep.Most)]
     public IReadOnlyList<MakingStep> Steps { get; init; } = [];
+
+    /// <summary>
+    /// How the customer takes care of it, in the maker's own words, a line each; empty for the words that film, goods and steps ask for.
+    /// </summary>
+    [MaxLength(MostCareLetters)]
+    public string Care { get; init; } = "";
 
     /// <summary>What of its price is typed.</summary>
     public RunPrice Price { get; init; } = RunPrice.None;

@@ -35,6 +35,13 @@ internal sealed class Lettered : IDisposable
         canvas.DrawText(words, x, baseline, align, font, paint);
     }
 
+    /// <summary>How wide words are at a size.</summary>
+    public float WidthOf(string words, float size)
+    {
+        using var font = PageFont.Of(faces.FirstOrDefault(f => Has(f, words)) ?? faces[^1], size);
+        return font.MeasureText(words);
+    }
+
     private static bool Has(SKTypeface face, string words)
     {
         using var font = new SKFont(face);

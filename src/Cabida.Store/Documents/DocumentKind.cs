@@ -35,7 +35,8 @@ public sealed class DocumentKind<T> : DocumentKind
         : base(rows) => (this.parted, this.joined) = (parted, joined);
 
     /// <summary>What a document is called.</summary>
-    internal string NameOf(T document) => Rows[0].StateOf(parted(document)[0]).Name;
+    /// <summary>What a document is called.</summary>
+    public string NameOf(T document) => Rows[0].StateOf(parted(document)[0]).Name;
 
     internal IReadOnlyList<RowState> StatesOf(T document) => [.. parted(document).Select((part, i) => Rows[i].StateOf(part))];
 

@@ -9,8 +9,8 @@ using Cabida.Web.Weeding;
 
 namespace Cabida.Web.Bench;
 
-/// <summary>What the card has beside loads and places: small bits, how film is lifted, and the code that opens it.</summary>
-internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache waste, LayeredInks inks)
+/// <summary>What the card has beside loads and places: small bits, how film is lifted, the care note, and the code that opens it.</summary>
+internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache waste, LayeredInks inks, CareReader care)
 {
     /// <summary>So many pieces of a run are looked at for the one with the most small bits.</summary>
     private const int MostLookedAt = 12;
@@ -34,6 +34,7 @@ internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache w
         var (width, height) = (pieces.Select(p => p.Width).DefaultIfEmpty(0).Max(), pieces.Select(p => p.Height).DefaultIfEmpty(0).Max());
         return view with
         {
+            Care = await care.LinesOf(run.Run, stop),
             Bits = [.. BitsOf(run, book, stop)],
             Transfer = pieces.Count == 0 ? [] : [.. view.Films.Select(f => TransferWords.Of(f, width, height))],
             Code = new BenchCode(address, CardCode.Of(address), Uri.TryCreate(from, UriKind.Absolute, out var at) && at.IsLoopback),

@@ -114,6 +114,9 @@ internal sealed record BenchView(
     /// <summary>How each film is lifted onto the goods.</summary>
     public IReadOnlyList<Phrase> Transfer { get; init; } = [];
 
+    /// <summary>What is told to the customer, a line each.</summary>
+    public IReadOnlyList<string> Care { get; init; } = [];
+
     /// <summary>What opens the card on the bench's tablet; null before it is known.</summary>
     public BenchCode? Code { get; init; }
 

@@ -3,6 +3,7 @@ using Cabida.Core.Runs;
 using Cabida.Store;
 using Cabida.Web.Library;
 using Cabida.Web.Runs;
+using Cabida.Web.Serving;
 using Cabida.Web.Weeding;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -13,6 +14,9 @@ internal sealed record NewJob(string Name, string Customer, string Due);
 
 /// <summary>A new run of a job.</summary>
 internal sealed record NewRun(string Name);
+
+/// <summary>The job that an old one was taken up as.</summary>
+internal sealed record TakenAgain(string JobId);
 
 internal static class JobEndpoints
 {
@@ -66,6 +70,28 @@ internal static class JobEndpoints
                 await week.Of(id, stop) is { } row ? TypedResults.Ok(row) : TypedResults.NotFound()
             )
             .WithName("GetJobProgress");
+
+        jobs.MapGet("/{id}/again", async Task<Results<Ok<AgainView>, NotFound>> (string id, AgainReader again, CancellationToken stop) =>
+                await again.Of(id, stop) is { } view ? TypedResults.Ok(view) : TypedResults.NotFound()
+            )
+            .WithName("GetJobAgain");
+
+        jobs.MapPost(
+                "/{id}/again",
+                async Task<Results<Ok<TakenAgain>, ProblemHttpResult>> (
+                    string id,
+                    JobTakenAgain wanted,
+                    AgainTaker again,
+                    CancellationToken stop
+                ) =>
+                {
+                    var taken = await again.Take(id, wanted, stop);
+                    return taken.Problem is { } problem
+                        ? Body.Unusable(problem, "Not taken up")
+                        : TypedResults.Ok(new TakenAgain(taken.Value));
+                }
+            )
+            .WithName("TakeJobAgain");
 
         api.MapGet("/week", async Task<Ok<WeekView>> (WeekReader week, CancellationToken stop) => TypedResults.Ok(await week.All(stop)))
             .WithTags("Jobs")

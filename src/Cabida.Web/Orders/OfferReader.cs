@@ -3,11 +3,12 @@ using Cabida.Core.Motifs;
 using Cabida.Core.Orders;
 using Cabida.Core.Runs;
 using Cabida.Store;
+using Cabida.Web.Runs;
 
 namespace Cabida.Web.Orders;
 
 /// <summary>Reads the offers of the workshop, once for a request.</summary>
-internal sealed class OfferReader(Cabida.Store.Library library)
+internal sealed class OfferReader(Cabida.Store.Library library, PinsNow pins)
 {
     private OfferBook? book;
 
@@ -51,33 +52,6 @@ internal sealed class OfferReader(Cabida.Store.Library library)
     }
 
     /// <summary>How a run of an offer is set up: everything that it is made of as it is now.</summary>
-    public async Task<RunSetUp> SetUpOf(Offer offer, string name, string jobId, CancellationToken stop)
-    {
-        async Task<Pin?> Now(DocumentKind kind, Pin? pin) =>
-            pin is null ? null : pin with { Revision = await library.RevisionOf(kind, pin.Id, stop) };
-        var made = offer.SetUp;
-        var films = new List<Pin>();
-        foreach (var film in made.Films)
-        {
-            films.Add((await Now(DocumentKinds.Film, film))!);
-        }
-
-        var sides = new List<RunSide>();
-        foreach (var side in made.Sides)
-        {
-            sides.Add(side with { Motif = await Now(DocumentKinds.Motif, side.Motif) });
-        }
-
-        return made with
-        {
-            Name = name,
-            JobId = jobId,
-            Blank = await Now(DocumentKinds.Blank, made.Blank),
-            Motif = await Now(DocumentKinds.Motif, made.Motif),
-            Film = await Now(DocumentKinds.Film, made.Film),
-            Cutter = await Now(DocumentKinds.Cutter, made.Cutter),
-            Films = films,
-            Sides = sides,
-        };
-    }
+    public Task<RunSetUp> SetUpOf(Offer offer, string name, string jobId, CancellationToken stop) =>
+        pins.Of(offer.SetUp with { Name = name, JobId = jobId }, null, stop);
 }

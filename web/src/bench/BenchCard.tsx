@@ -28,7 +28,7 @@ interface Props {
   card: Schemas['BenchView'];
 }
 
-/** The card of a run, in the order in which it is done: load, cut, weed, lift, place, press, steps. */
+/** The card of a run, in the order in which it is done: load, cut, weed, lift, place, press, steps, care note. */
 export function BenchCard({ id, name, job, card }: Props) {
   const { units } = useUnits();
   return (
@@ -132,6 +132,12 @@ export function BenchCard({ id, name, job, card }: Props) {
       )}
       {card.press && <PressTable press={card.press} />}
       <CardSteps id={id} />
+      {card.care.length > 0 && (
+        <section className="card-row" aria-label="Care note on the card">
+          <h3>Pack</h3>
+          <p>With the care note: {card.care.join(' ')}</p>
+        </section>
+      )}
       <footer>All lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece.</footer>
     </article>
   );

@@ -67,6 +67,11 @@ function Ordering({ id }: { id: string }) {
         <Link to={`/jobs/${id}/cards`} className="btn btn-sm btn-line">
           Bench cards
         </Link>
+        {view.runs.length > 0 && (
+          <Link to={`/jobs/${id}/again`} className="btn btn-sm btn-line">
+            Again with other names
+          </Link>
+        )}
         <Link to={`/jobs/${id}/quotation`} className="btn btn-sm btn-line">
           Quotation
         </Link>

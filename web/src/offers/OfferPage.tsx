@@ -90,6 +90,18 @@ function Offering({ id }: { id: string }) {
               onPrice={(price) => editSetUp((s) => ({ ...s, price }))}
             />
           </section>
+          <section className="card" aria-label="Care note">
+            <h2>Care note</h2>
+            <Form.Control
+              as="textarea"
+              rows={4}
+              maxLength={600}
+              aria-label="What the care note says"
+              placeholder="Empty for the words that film and goods ask for"
+              value={setUp.care}
+              onChange={(e) => editSetUp((s) => ({ ...s, care: e.target.value }))}
+            />
+          </section>
           {view.run.lacks.length > 0 && (
             <section className="card" aria-label="What it lacks">
               <h2>

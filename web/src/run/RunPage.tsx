@@ -1,9 +1,5 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Form } from 'react-bootstrap';
-import { Link, NavLink, useNavigate, useParams } from 'react-router';
-import { answer, api } from '../api/client';
-import { removalOf } from '../api/documents';
-import { useRemoval } from '../api/useRemoval';
+import { Link, NavLink, useParams } from 'react-router';
 import { Conflict, TitleRow, Waiting } from '../frame/TitleRow';
 import { due } from '../jobs/due';
 import { RunPlans } from '../cutting/RunPlans';
@@ -12,6 +8,7 @@ import { AllSet } from './AllSet';
 import { BenchPage } from '../bench/BenchPage';
 import { FitView } from './FitView';
 import { ReadinessLine } from '../readiness/ReadinessLine';
+import { RunDeeds } from './RunDeeds';
 import { SetUpView } from './SetUpView';
 import { useChosen } from './useChosen';
 import { useRun } from './useRun';
@@ -62,8 +59,7 @@ function Running({ id, at }: { id: string; at: string }) {
         redo={run.redo}
       >
         <ReadinessLine id={id} at={at === 'fit' ? chosen : undefined} />
-        {at === 'set-up' && <OfferIt id={id} name={setUp.name} />}
-        {at === 'set-up' && <RemoveRun settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
+        {at === 'set-up' && <RunDeeds settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => (
             <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>
@@ -93,44 +89,12 @@ function Running({ id, at }: { id: string; at: string }) {
             id={id}
             job={view.job}
             setUp={setUp}
+            revision={view.revision}
             pieces={list.pieces}
             onSetUp={(change) => run.editSetUp((r) => ({ ...r, ...change }))}
           />
         </AllSet>
       )}
     </div>
-  );
-}
-
-/** Makes an offer of how a run is made, so that orders can name it. */
-function OfferIt({ id, name }: { id: string; name: string }) {
-  const go = useNavigate();
-  const cache = useQueryClient();
-  const offer = useMutation({
-    mutationFn: () => answer(api.POST('/api/offers', { body: { name, runId: id } })),
-    onSuccess: (o) => {
-      void cache.invalidateQueries({ queryKey: ['offers'] });
-      void go(`/jobs/offers/${o.id}`);
-    },
-  });
-  return (
-    <button type="button" className="btn btn-sm btn-line" disabled={offer.isPending} onClick={() => offer.mutate()}>
-      Make an offer of it
-    </button>
-  );
-}
-
-function RemoveRun({ id, name, jobId, settled }: { id: string; name: string; jobId: string; settled: () => Promise<number> }) {
-  const go = useNavigate();
-  const remove = useRemoval({
-    name,
-    settled,
-    ...removalOf('runs', id),
-    onGone: () => void go(`/jobs/${jobId}`),
-  });
-  return (
-    <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>
-      Remove the run
-    </button>
   );
 }

@@ -40,7 +40,7 @@ export function SetUpCards({ view, setUp, columns, edit, editRun }: Props) {
           view={view.blank}
           lack={lack('blank')}
           choices={blanks.data
-            ?.filter((b) => (!b.retired || b.id === setUp.blank?.id) && (!b.jobId || b.jobId === setUp.jobId))
+            ?.filter((b) => b.id === setUp.blank?.id || (!b.retired && (!b.jobId || b.jobId === setUp.jobId)))
             .map((b) => ({ id: b.id, revision: b.revision, name: b.name }))}
           onChange={(value) => edit((r) => ({ ...r, blank: value, ...(value?.id === r.blank?.id ? {} : { zone: '', size: '' }) }))}
         />
