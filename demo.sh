@@ -27,5 +27,5 @@ dotnet "$stand_ins/bin/Release/net10.0/Cabida.StandIns.dll" --port "$cutter" --f
 
 printf '\nCabida is at http://127.0.0.1:%s  (stop it with Ctrl+C; its library is in %s/)\n\n' "$port" "$data"
 dotnet "$server/Cabida.Web.dll" \
-  --Urls "http://127.0.0.1:$port" --Data "$data" --Demo true --FrontEnd web/dist --CutterStandIn "127.0.0.1:$cutter" &
+  --Urls "http://127.0.0.1:$port" --Data "$data" --Demo true --DemoDay true --FrontEnd web/dist --CutterStandIn "127.0.0.1:$cutter" &
 wait $!

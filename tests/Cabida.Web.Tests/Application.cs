@@ -16,6 +16,9 @@ public sealed class Application : WebApplicationFactory<Program>
 
     public bool WithDemo { get; init; }
 
+    /// <summary>Whether the demo is in the middle of its day.</summary>
+    public bool InProgress { get; init; }
+
     /// <summary>Where a cutter stand-in listens; none for no cutter.</summary>
     public string CutterAt { get; init; } = "";
 
@@ -173,6 +176,7 @@ public sealed class Application : WebApplicationFactory<Program>
     {
         builder.UseSetting("Data", folder);
         builder.UseSetting("Demo", WithDemo ? "true" : "false");
+        builder.UseSetting("DemoDay", InProgress ? "true" : "false");
         builder.UseSetting("CutterStandIn", CutterAt);
         if (Disk is { } disk)
         {

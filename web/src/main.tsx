@@ -21,6 +21,7 @@ import './run/run.css';
 import './run/fit.css';
 import './cutting/cutting.css';
 import './bench/bench.css';
+import './again/again.css';
 import './making/making.css';
 import './costs/costs.css';
 import './run/list/list.css';

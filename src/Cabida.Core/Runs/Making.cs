@@ -59,6 +59,9 @@ public sealed record Making
     /// <summary>How far pieces were ticked, by id; what was released, cut and approved is known without.</summary>
     public IReadOnlyDictionary<string, PieceStage> Ticked { get; init; } = new Dictionary<string, PieceStage>(StringComparer.Ordinal);
 
+    /// <summary>How far released loads were ticked, by id; that they are cut is known without.</summary>
+    public IReadOnlyDictionary<string, PieceStage> LoadsTicked { get; init; } = new Dictionary<string, PieceStage>(StringComparer.Ordinal);
+
     /// <summary>The steps that are done.</summary>
     [MaxLength(MakingStep.Most)]
     public IReadOnlyList<StepDone> Done { get; init; } = [];
@@ -66,6 +69,15 @@ public sealed record Making
     /// <summary>What was measured on pieces.</summary>
     [MaxLength(2000)]
     public IReadOnlyList<MeasuredPiece> Measured { get; init; } = [];
+
+    /// <summary>It with what was measured on a side of a piece; nothing typed takes the entry out.</summary>
+    public Making Measuring(MeasuredPiece measured)
+    {
+        ArgumentNullException.ThrowIfNull(measured);
+        var others = Measured.Where(m => m.Piece != measured.Piece || m.Side != measured.Side);
+        var isNothing = measured.Width.IsEmpty && measured.Height.IsEmpty;
+        return this with { Measured = [.. others, .. isNothing ? Array.Empty<MeasuredPiece>() : [measured]] };
+    }
 
     /// <summary>It with pieces ticked as far as a stage; one that is further stays there unless it is taken back.</summary>
     /// <param name="pieces">The pieces, by id.</param>

@@ -33,6 +33,17 @@ public sealed record BenchBook
     [MaxLength(Most)]
     public IReadOnlyList<StepTook> Took { get; init; } = [];
 
+    /// <summary>How large things became, the latest last.</summary>
+    [MaxLength(Most)]
+    public IReadOnlyList<SizeMade> Sizes { get; init; } = [];
+
+    /// <summary>It with how large something became; null takes the entry out.</summary>
+    public BenchBook NotingSize(string of, SizeMade? made) =>
+        this with
+        {
+            Sizes = [.. Sizes.Where(s => s.Of != of).TakeLast(Most - 1), .. made is null ? Array.Empty<SizeMade>() : [made]],
+        };
+
     /// <summary>It with what something took; null takes the entry out.</summary>
     public BenchBook Noting(string of, StepTook? took) =>
         this with

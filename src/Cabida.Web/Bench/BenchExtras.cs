@@ -5,12 +5,19 @@ using Cabida.Core.Stock;
 using Cabida.Core.Waste;
 using Cabida.Formats.Bench;
 using Cabida.Store;
+using Cabida.Web.Making;
 using Cabida.Web.Weeding;
 
 namespace Cabida.Web.Bench;
 
 /// <summary>What the card has beside loads and places: small bits, how film is lifted, the care note, and the code that opens it.</summary>
-internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache waste, LayeredInks inks, CareReader care)
+internal sealed class BenchExtras(
+    Cabida.Store.Library library,
+    FilmWasteCache waste,
+    LayeredInks inks,
+    CareReader care,
+    MakingMemory making
+)
 {
     /// <summary>So many pieces of a run are looked at for the one with the most small bits.</summary>
     private const int MostLookedAt = 12;
@@ -34,6 +41,7 @@ internal sealed class BenchExtras(Cabida.Store.Library library, FilmWasteCache w
         var (width, height) = (pieces.Select(p => p.Width).DefaultIfEmpty(0).Max(), pieces.Select(p => p.Height).DefaultIfEmpty(0).Max());
         return view with
         {
+            Sizes = SizesReader.Learned(run.Run, await making.Book(stop)),
             Care = await care.LinesOf(run.Run, stop),
             Bits = [.. BitsOf(run, book, stop)],
             Transfer = pieces.Count == 0 ? [] : [.. view.Films.Select(f => TransferWords.Of(f, width, height))],

@@ -114,6 +114,9 @@ internal sealed record BenchView(
     /// <summary>How each film is lifted onto the goods.</summary>
     public IReadOnlyList<Phrase> Transfer { get; init; } = [];
 
+    /// <summary>What was learned of the sizes of what is made, film by film.</summary>
+    public IReadOnlyList<Phrase> Sizes { get; init; } = [];
+
     /// <summary>What is told to the customer, a line each.</summary>
     public IReadOnlyList<string> Care { get; init; } = [];
 
@@ -232,25 +235,7 @@ internal sealed record BenchView(
 
     private static BenchPiece PieceOf(PieceFit fit, int copies, string zone, FitBasis basis, IReadOnlyList<int> loads)
     {
-        // On a wall as a tape on the goods reads it, which on a taper is not what the flat drawing says.
-        if (basis.Wall is { } wall && WallExtent.Of(fit.Ink, wall) is { } on)
-        {
-            return new BenchPiece(
-                fit.Piece.Name,
-                zone,
-                copies,
-                loads,
-                fit.State,
-                fit.MayBeCut,
-                on.Width,
-                on.High - on.Low,
-                fit.LetterHeight,
-                wall.Height.Value.Millimetres - on.High,
-                on.Low
-            );
-        }
-
-        var (box, top) = (Box.Of(fit.Ink)!.Value, basis.Panel?.Datums.Box.MaxY);
+        var size = MadeSize.Of(fit, basis)!;
         return new BenchPiece(
             fit.Piece.Name,
             zone,
@@ -258,11 +243,11 @@ internal sealed record BenchView(
             loads,
             fit.State,
             fit.MayBeCut,
-            box.Width,
-            box.Height,
+            size.Width,
+            size.Height,
             fit.LetterHeight,
-            top - box.MaxY,
-            top is null ? null : box.MinY
+            size.BelowRim,
+            size.AboveBase
         );
     }
 }

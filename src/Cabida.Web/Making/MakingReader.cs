@@ -18,14 +18,12 @@ internal sealed class MakingReader(
     public async Task<MakingView> Of(Core.Pieces.ReadRun run, CancellationToken stop)
     {
         var stored = await library.Find(DocumentKinds.Making, run.Id, stop);
-        return MakingView.Of(
-            await makings.Of(run, stop),
-            run.Id,
-            stored?.Document ?? Core.Runs.Making.None,
-            stored?.Revision ?? 0,
-            await memory.Book(stop),
-            new CutCounts(await released.All(index, library, stop))
-        );
+        var (ticked, loads) = (stored?.Document ?? Core.Runs.Making.None, await released.All(index, library, stop));
+        var (made, book) = (await makings.Of(run, stop), await memory.Book(stop));
+        return MakingView.Of(made, run.Id, ticked, stored?.Revision ?? 0, book, new CutCounts(loads)) with
+        {
+            Loads = LoadTick.Of(loads, run.Id, ticked),
+        };
     }
 
     /// <summary>A step of a run by its id.</summary>

@@ -33,6 +33,33 @@ internal sealed record UsualTimes(string PerPiece, string PerBatch, string Wait)
 /// <summary>A piece with how far it is.</summary>
 internal sealed record StagedPiece(string Id, string Name, int Copies, PieceStage Stage);
 
+/// <summary>A released load on which something of a run lies.</summary>
+/// <param name="Id">The load.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Pieces">The pieces of the run on it, by id.</param>
+/// <param name="Stage">How far it was ticked.</param>
+/// <param name="IsCut">Whether it was cut.</param>
+internal sealed record LoadTick(string Id, string Name, IReadOnlyList<string> Pieces, PieceStage Stage, bool IsCut)
+{
+    /// <summary>The loads of a run.</summary>
+    public static IReadOnlyList<LoadTick> Of(
+        IEnumerable<(string Id, Core.Plans.ReleasedLoad Load)> loads,
+        string runId,
+        Core.Runs.Making making
+    ) =>
+        [
+            .. loads
+                .Where(l => l.Load.RunIds().Contains(runId))
+                .Select(l => new LoadTick(
+                    l.Id,
+                    FormattableString.Invariant($"{l.Load.Film.Name}, load {l.Load.Number} of {l.Load.Of}"),
+                    [.. l.Load.Items.Where(i => i.Id.Run == runId).Select(i => i.Id.Piece).Distinct(StringComparer.Ordinal)],
+                    making.LoadsTicked.GetValueOrDefault(l.Id),
+                    l.Load.Cuts.Count > 0
+                )),
+        ];
+}
+
 /// <summary>How far the making of a run is, and what it still takes.</summary>
 /// <param name="Revision">The revision of what was ticked; 0 before anything was.</param>
 /// <param name="Steps">Its steps.</param>
@@ -55,6 +82,9 @@ internal sealed record MakingView(
     int Awaits
 )
 {
+    /// <summary>The released loads on which something of it lies.</summary>
+    public IReadOnlyList<LoadTick> Loads { get; init; } = [];
+
     /// <summary>The making of a run.</summary>
     /// <param name="run">What it follows from.</param>
     /// <param name="runId">The run.</param>

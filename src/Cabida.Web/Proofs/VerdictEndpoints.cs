@@ -1,5 +1,4 @@
 using System.ComponentModel.DataAnnotations;
-using System.Globalization;
 using Cabida.Core.Checking;
 using Cabida.Core.Pieces;
 using Cabida.Core.Runs;
@@ -73,24 +72,7 @@ internal static class VerdictEndpoints
                         library,
                         reader,
                         views,
-                        run =>
-                            (
-                                run.Run.Verdicts with
-                                {
-                                    Shown = new ShownProof(
-                                        clock.GetLocalNow().ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture),
-                                        run.Run.Pieces.ToDictionary(
-                                            p => p.Id,
-                                            p =>
-                                            {
-                                                stop.ThrowIfCancellationRequested();
-                                                return SeenNow.HashOf(fitted.Of(run, p), run);
-                                            }
-                                        )
-                                    ),
-                                },
-                                null
-                            ),
+                        run => (Showing.Shown(run, fitted, clock.GetLocalNow(), stop), null),
                         stop
                     )
             )
@@ -129,17 +111,15 @@ internal static class VerdictEndpoints
     }
 
     /// <summary>Approves pieces as they were seen; none of them where one is not so any more.</summary>
-    private static (RunVerdicts, string?) Approved(ReadRun run, Approval approval, FittedPieces fitted, InkFactsCache facts)
+    private static (RunVerdicts, string?) Approved(ReadRun run, Approval wanted, FittedPieces fitted, InkFactsCache facts)
     {
-        var seen = approval.Pieces.DistinctBy(p => p.PieceId).ToDictionary(p => p.PieceId, p => p.Seen, StringComparer.Ordinal);
+        var seen = wanted.Pieces.DistinctBy(p => p.PieceId).ToDictionary(p => p.PieceId, p => p.Seen, StringComparer.Ordinal);
         var (verdicts, stale) = (new List<(string, Verdict?)>(), new List<string>());
         foreach (var piece in run.Run.Pieces.Where(p => seen.ContainsKey(p.Id)))
         {
-            var made = fitted.Of(run, piece);
-            var now = SeenNow.HashOf(made, run);
-            if (now == seen[piece.Id] && CheckedPiece.MayBeCut(run, made, facts))
+            if (Showing.ApprovalOf(run, piece, seen[piece.Id], fitted, facts) is { } approval)
             {
-                verdicts.Add((piece.Id, new Verdict(true, "", made.Hash, run.Run.SetUp.Blank?.Revision ?? 0) { Seen = now }));
+                verdicts.Add((piece.Id, approval));
             }
             else
             {

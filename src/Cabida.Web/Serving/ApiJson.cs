@@ -59,6 +59,7 @@ internal sealed class WholeValues : IOpenApiSchemaTransformer
                         or "Cabida.Core.Plans"
                         or "Cabida.Core.Type"
                         or "Cabida.Web.Bench"
+                        or "Cabida.Web.Making"
             )
             && schema.Properties is { } properties
         )

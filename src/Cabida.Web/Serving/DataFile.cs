@@ -28,9 +28,13 @@ internal static class DataFile
         await scope
             .ServiceProvider.GetRequiredService<LibraryTypefaces>()
             .Reload(scope.ServiceProvider.GetRequiredService<AddedTypefaces>(), CancellationToken.None);
-        if (app.Configuration.GetValue<bool>("Demo"))
+        if (
+            app.Configuration.GetValue<bool>("Demo")
+            && await scope.ServiceProvider.GetRequiredService<DemoLibrary>().AddIfEmpty(CancellationToken.None)
+            && app.Configuration.GetValue<bool>("DemoDay")
+        )
         {
-            await scope.ServiceProvider.GetRequiredService<DemoLibrary>().AddIfEmpty(CancellationToken.None);
+            await scope.ServiceProvider.GetRequiredService<DemoDay>().Begin(CancellationToken.None);
         }
     }
 }

@@ -15,6 +15,7 @@ public class FitTermsTests
         nameof(RunSetUp.Name),
         nameof(RunSetUp.JobId),
         nameof(RunSetUp.Cutter),
+        nameof(RunSetUp.Care),
         nameof(RunSetUp.ScissorsRoom),
         nameof(RunSetUp.MostBow),
         nameof(RunSetUp.SeenThrough),

@@ -3,7 +3,6 @@ import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { answer, api, type Schemas } from '../api/client';
 import { TitleRow, Waiting } from '../frame/TitleRow';
-import './again.css';
 import { AgainRun } from './AgainRun';
 import { fresh, namesIn, sent, useDraft, type Draft, type RunDraft } from './draft';
 

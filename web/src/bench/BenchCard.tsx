@@ -68,6 +68,11 @@ export function BenchCard({ id, name, job, card }: Props) {
               .join(' · ') || 'no settings are noted for this film.'}
           </p>
         ))}
+        {card.sizes.map((s, i) => (
+          <p key={i}>
+            <Words of={s} />
+          </p>
+        ))}
         <p>
           Test cut first, in a corner that stays free: a square with a triangle in it. Both come out whole, and the backing shows a line and
           no cut.

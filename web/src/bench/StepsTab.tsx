@@ -1,6 +1,8 @@
 import type { Schemas } from '../api/client';
 import { minutesSaid } from '../making/minutes';
+import { LoadTicks } from './LoadTicks';
 import { PiecesCard } from './PiecesCard';
+import { SizesCard } from './SizesCard';
 import { StepRow } from './StepRow';
 import { useMaking } from './useMaking';
 
@@ -26,67 +28,73 @@ export function StepsTab({ id, own, onSteps }: { id: string; own: readonly Step[
   const problem = (i: number, field: string) => making.problems.find((p) => p.fields.includes(`steps.${i}.${field}`))?.message;
   return (
     <div className="steps-tab">
-      <section className="card" aria-label="Steps">
-        <h2>
-          Steps
-          <span className="soft small">
-            {making.handsLeft > 0 ? `${minutesSaid(making.handsLeft)} with hands on are left` : 'all done'}
-            {making.isAbout && making.handsLeft > 0 && ', about: its loads are not planned yet'}
-          </span>
-        </h2>
-        {steps.length === 0 && <p className="soft">They follow once the set-up is complete.</p>}
-        {steps.length > 0 && (
-          <table className="figures steps">
-            <thead>
-              <tr>
-                <th>Done</th>
-                <th>Step</th>
-                <th>Each piece</th>
-                <th>Once</th>
-                <th>Then rests</th>
-                <th className="end">Hands on</th>
-                <th>It took</th>
-                <th />
-              </tr>
-            </thead>
-            <tbody>
-              {steps.map((s, i) => (
-                <StepRow
-                  key={s.id}
-                  step={s}
-                  view={viewOf(s)}
-                  problem={(field) => problem(i, field)}
-                  onChange={(change) => edit((all) => all.map((x) => (x.id === s.id ? { ...x, ...change } : x)))}
-                  onMove={(by) => edit((all) => moved(all, i, by))}
-                  onRemove={steps.length > 1 ? () => edit((all) => all.filter((x) => x.id !== s.id)) : undefined}
-                  onTick={(isDone, took) => step.mutate({ stepId: s.id, isDone, took })}
-                  isFirst={i === 0}
-                  isLast={i === steps.length - 1}
-                />
-              ))}
-            </tbody>
-          </table>
-        )}
-        <div className="deeds">
-          <button type="button" className="btn btn-sm btn-line" onClick={() => edit((all) => [...all, fresh(all)])}>
-            Add a step
-          </button>
-          {!making.isOffered && (
-            <button type="button" className="quiet" onClick={() => onSteps(() => [])}>
-              Back to what follows from film and goods
-            </button>
+      <div className="column">
+        <section className="card" aria-label="Steps">
+          <h2>
+            Steps
+            <span className="soft small">
+              {making.handsLeft > 0 ? `${minutesSaid(making.handsLeft)} with hands on are left` : 'all done'}
+              {making.isAbout && making.handsLeft > 0 && (making.loads.length > 0 ? ', about' : ', about: its loads are not planned yet')}
+            </span>
+          </h2>
+          {steps.length === 0 && <p className="soft">They follow once the set-up is complete.</p>}
+          {steps.length > 0 && (
+            <table className="figures steps">
+              <thead>
+                <tr>
+                  <th>Done</th>
+                  <th>Step</th>
+                  <th>Each piece</th>
+                  <th>Once</th>
+                  <th>Then rests</th>
+                  <th className="end">Hands on</th>
+                  <th>It took</th>
+                  <th />
+                </tr>
+              </thead>
+              <tbody>
+                {steps.map((s, i) => (
+                  <StepRow
+                    key={s.id}
+                    step={s}
+                    view={viewOf(s)}
+                    problem={(field) => problem(i, field)}
+                    onChange={(change) => edit((all) => all.map((x) => (x.id === s.id ? { ...x, ...change } : x)))}
+                    onMove={(by) => edit((all) => moved(all, i, by))}
+                    onRemove={steps.length > 1 ? () => edit((all) => all.filter((x) => x.id !== s.id)) : undefined}
+                    onTick={(isDone, took) => step.mutate({ stepId: s.id, isDone, took })}
+                    isFirst={i === 0}
+                    isLast={i === steps.length - 1}
+                  />
+                ))}
+              </tbody>
+            </table>
           )}
-          <button type="button" className="quiet" disabled={making.revision === 0 || undo.isPending} onClick={() => undo.mutate()}>
-            Undo the last tick
-          </button>
-        </div>
-        {error && (
-          <p className="echo problem" role="alert">
-            {error.message}
-          </p>
-        )}
-      </section>
-      <PiecesCard pieces={making.pieces} onTick={(pieces, stage, isBack) => stages.mutate({ pieces, stage, isBack })} />
+          <div className="deeds">
+            <button type="button" className="btn btn-sm btn-line" onClick={() => edit((all) => [...all, fresh(all)])}>
+              Add a step
+            </button>
+            {!making.isOffered && (
+              <button type="button" className="quiet" onClick={() => onSteps(() => [])}>
+                Back to what follows from film and goods
+              </button>
+            )}
+            <button type="button" className="quiet" disabled={making.revision === 0 || undo.isPending} onClick={() => undo.mutate()}>
+              Undo the last tick
+            </button>
+          </div>
+          {error && (
+            <p className="echo problem" role="alert">
+              {error.message}
+            </p>
+          )}
+        </section>
+        <SizesCard id={id} />
+      </div>
+      <div className="column">
+        <PiecesCard pieces={making.pieces} onTick={(pieces, stage, isBack) => stages.mutate({ pieces, stage, isBack })} />
+        <LoadTicks runId={id} loads={making.loads} />
+      </div>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { minutesSaid } from '../weeding/said';
 import { CarrierLines } from './CarrierLines';
 import { CutsCard } from './CutsCard';
 import { FORMATS, query } from './FilesCard';
+import { LoadAtBench } from './LoadAtBench';
 import { MachineCard } from './machine/MachineCard';
 import { SheetDrawing } from './machine/SheetDrawing';
 import { jobsOf, useMachine, useMachines, useSheet, type Machine } from './machine/useMachine';
@@ -88,6 +89,7 @@ function Released({ id }: { id: string }) {
               ))}
             </ul>
           </section>
+          <LoadAtBench id={id} name={`load ${load.number}`} revision={view.revision} />
           <CutsCard load={document} cutter={load.cutter} edit={(cuts) => edit((l) => ({ ...l, cuts }))} />
         </aside>
       </div>
