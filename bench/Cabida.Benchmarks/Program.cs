@@ -46,6 +46,10 @@ else if (args is ["saves"])
 {
     await SaveWork.Report();
 }
+else if (args is ["plans"])
+{
+    PlanWork.Report();
+}
 else if (args is ["graphics"])
 {
     GraphicWork.Report();

@@ -14,11 +14,11 @@ public sealed class ShopTests : IDisposable
 
     public void Dispose() => shop.Dispose();
 
-    private void Drop(string name, string rows)
+    private void Drop(string name, string rows, string more = "")
     {
         var folder = Path.Combine(shop.Data, "shop");
         Directory.CreateDirectory(folder);
-        File.WriteAllText(Path.Combine(folder, name), Head + rows);
+        File.WriteAllText(Path.Combine(folder, name), Head.Replace("\n", more + "\n", StringComparison.Ordinal) + rows);
         page.Open("/jobs/orders");
         page.Click("Fetch them");
     }
@@ -63,7 +63,7 @@ public sealed class ShopTests : IDisposable
                     : null,
             "the card was never whole"
         );
-        heads.ShouldBe(["LOAD", "CUT", "WEED", "LIFT", "PLACE", "STEPS"]);
+        heads.ShouldBe(["LOAD", "CUT", "WEED", "LIFT", "PLACE", "STEPS", "PACK"]);
         page.Click("Steps and pieces");
         page.Choose("How far Maeve is", "packed");
         page.ReadsSoon(".stage-bar", "1 taken · 1 packed");
@@ -76,6 +76,98 @@ public sealed class ShopTests : IDisposable
         page.ReadsSoon(".quotation", "42.60");
         page.Open("/jobs");
         page.ReadsSoon(".job-slip", "2 taken · 2 packed");
+    }
+
+    [Fact]
+    public void Ordered_shirts_are_proofed_by_file_approved_by_the_answer_cut_pressed_by_plan_packed_and_quoted()
+    {
+        Drop("shirts.csv", "W-9,Nell Harrow,2030-05-31,LY-SHIRT,Maeve,1,M\nW-9,,,LY-SHIRT,Bram,1,L\n", ",size");
+        page.ReadsSoon("[aria-label='From the shop']", "1 new: W-9");
+        page.Click("W-9");
+        page.Click("Take it: 2 pieces");
+        page.Click("its job");
+        page.Press(".slip-run");
+        page.Click("Proof");
+        page.Click("A page to answer on");
+        var file = Page.Until(() => Directory.GetFiles(shop.Downloads, "*.html").FirstOrDefault(), "the page was never kept");
+        var (run, answer) = (page.Driver.Url, "");
+        shop.Restart(() =>
+        {
+            page.Driver.Navigate().GoToUrl(new Uri(file));
+            page.Click("All that is open is right");
+            page.Click("Write the answer");
+            page.ReadsSoon("#said", "2 right");
+            answer = page.Field("The answer").GetAttribute("value")!;
+        });
+        page.Open(new Uri(run).AbsolutePath);
+        page.Paste("What the customer sent back", answer);
+        Page.Until(
+                () => page.Driver.FindElements(By.CssSelector(".answer-card .btn-main")).FirstOrDefault(b => b.Enabled),
+                "nothing could be taken"
+            )
+            .Click();
+        page.ReadsSoon(".proof-counts", "2 approved");
+
+        // Released and cut: what lies on the load is weeded, pressed and packed as one.
+        page.Click("Loads");
+        page.ReadsSoon(".plan-side", "Film used well");
+        page.Press(".plan-side .view", "Files");
+        page.Press("button", "Release load 1");
+        page.ReadsSoon("h1", "Load 1 of 1");
+        page.ReadsSoon("[aria-label='At the bench']", "not cut yet");
+        page.Click("It was cut now");
+        page.Saved();
+        page.ReadsSoon("[aria-label='At the bench']", "2 cut");
+        page.Press("[aria-label='At the bench'] .load-stages button", "weeded");
+        page.ReadsSoon("[aria-label='At the bench'] .stage-bar", "2 weeded");
+
+        page.Open(new Uri(run).AbsolutePath.Replace("/proof", "/bench", StringComparison.Ordinal));
+        page.ReadsSoon("section[aria-label='Press']", "Turn it: the back up");
+        page.ReadsSoon("section[aria-label='Care note on the card']", "inside out at 30 °C");
+        page.Click("Steps and pieces");
+        page.Press("[aria-label='Load by load'] .load-stages button", "on the goods");
+        page.ReadsSoon(".stage-bar", "2 on the goods");
+        page.Press("[aria-label='Load by load'] .load-stages button", "packed");
+        page.ReadsSoon(".stage-bar", "2 packed");
+
+        // What was measured stands against what was to be.
+        page.Type("Width", "1000");
+        page.Click("Note it");
+        page.ReadsSoon("[aria-label='Measured']", "more than 10% off what was asked");
+
+        page.Click("Care note");
+        page.Click("Begin with these");
+        page.Type("What the note says", "Wash it cold.");
+        page.Saved();
+        page.ReadsSoon(".care-card", "Wash it cold.");
+        page.Click("Cost");
+        page.Click("Quotation for the job");
+        page.ReadsSoon(".quotation", "48.00");
+        page.Open("/jobs");
+        page.ReadsSoon(".jobs-page, .page", "2 packed");
+    }
+
+    [Fact]
+    public void Next_year_it_is_taken_up_with_other_names_in_two_steps()
+    {
+        // The blank was measured again since.
+        page.Open("/shelf/enamel-mug");
+        page.Type("Material", "enamelled steel, thinner");
+        page.Saved();
+        page.Open("/jobs/fernhollow-crew");
+        page.Click("Again with other names");
+        page.ReadsSoon("section[aria-label='Crew mugs']", "The blank Enamel mug 8 cm was changed.");
+        page.ReadsSoon("section[aria-label='Crew mugs']", "enamelled steel → enamelled steel, thinner");
+        page.Press("section[aria-label='Driver tumblers'] .form-check-input");
+        page.Press("section[aria-label='Work shirts'] .form-check-input");
+        page.Type("Names of this time", "Wren\nBram");
+        page.ReadsSoon(".title-row", "1 of 3 runs, 2 names");
+        // Nothing typed is lost on a way round.
+        page.Click("To the job of last time");
+        page.Click("Again with other names");
+        page.ReadsSoon(".title-row", "1 of 3 runs, 2 names");
+        page.Click("Take it up");
+        page.ReadsSoon(".job-slip", "2 names on Enamel mug 8 cm");
     }
 
     [Fact]

@@ -62,11 +62,11 @@ public sealed class StepPlanTests
         Chains.Sample(
             chains =>
             {
-                var plan = StepPlanning.Backwards(chains, Hours, -1000);
+                var plan = StepPlanning.Backwards(chains, EveryStepPlan.Hours, -1000);
                 plan.IsBest.ShouldBeTrue();
                 Follows(plan, chains);
                 var start = 60;
-                while (!Possible(chains, start, c => (int)c.Due))
+                while (!EveryStepPlan.IsPossible(chains, start, c => (int)c.Due))
                 {
                     start--;
                 }
@@ -81,11 +81,11 @@ public sealed class StepPlanTests
         Chains.Sample(
             chains =>
             {
-                var plan = StepPlanning.FromNow(chains, Hours, 3);
+                var plan = StepPlanning.FromNow(chains, EveryStepPlan.Hours, 3);
                 Follows(plan, chains);
                 plan.Tasks.ShouldAllBe(t => t.From >= 3);
                 var by = 0;
-                while (!Possible(chains, 3, c => (int)c.Due + by))
+                while (!EveryStepPlan.IsPossible(chains, 3, c => (int)c.Due + by))
                 {
                     by++;
                 }
@@ -108,61 +108,11 @@ public sealed class StepPlanTests
         Follows(plan, chains);
     }
 
-    /// <summary>Closed from 20 to 24 and from 44 to 50, and open otherwise from far back to far on.</summary>
-    private static readonly OpenHours Hours = new([new Stretch(-1000, 20), new Stretch(24, 44), new Stretch(50, 1000)]);
-
-    private static bool IsOpen(int minute) => minute is < 20 or (>= 24 and < 44) or >= 50;
-
     private static readonly Gen<BenchChain[]> Chains = Gen.Select(Gen.Int[1, 5], Gen.Int[0, 6])
         .Select(t => ((double)t.Item1, (double)t.Item2))
         .Array[1, 3]
         .Array[1, 2]
         .SelectMany(all => Gen.Int[30, 60].Array[all.Length].Select(due => all.Select((t, i) => Chain($"{i}", due[i], t)).ToArray()));
-
-    /// <summary>Whether all can be done by their time when nothing is begun before a start, by trying every minute.</summary>
-    private static bool Possible(BenchChain[] chains, int start, Func<BenchChain, int> due)
-    {
-        var seen = new HashSet<string>();
-        return Go(start, new int[chains.Length], [.. chains.Select(_ => start)]);
-
-        bool Go(int now, int[] at, int[] ready)
-        {
-            if (Enumerable.Range(0, chains.Length).All(c => at[c] == chains[c].Tasks.Count))
-            {
-                return true;
-            }
-
-            if (now > chains.Max(due) || !seen.Add($"{now} {string.Join(',', at)} {string.Join(',', ready.Select(r => Math.Max(r, now)))}"))
-            {
-                return false;
-            }
-
-            for (var c = 0; c < chains.Length; c++)
-            {
-                if (at[c] == chains[c].Tasks.Count || ready[c] > now || !IsOpen(now))
-                {
-                    continue;
-                }
-
-                var (task, end) = (chains[c].Tasks[at[c]], now);
-                for (var left = (int)task.Hands; left > 0; end++)
-                {
-                    left -= IsOpen(end) ? 1 : 0;
-                }
-
-                var (nextAt, nextReady) = ((int[])at.Clone(), (int[])ready.Clone());
-                nextAt[c]++;
-                nextReady[c] = end + (int)task.Wait;
-                var isOver = nextAt[c] == chains[c].Tasks.Count;
-                if (!(isOver && nextReady[c] > due(chains[c])) && Go(end, nextAt, nextReady))
-                {
-                    return true;
-                }
-            }
-
-            return Go(now + 1, at, ready);
-        }
-    }
 
     /// <summary>One pair of hands, each step after the wait of the one before it, all of every run.</summary>
     private static void Follows(StepPlan plan, IReadOnlyList<BenchChain> chains)
