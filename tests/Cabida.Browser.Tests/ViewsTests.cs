@@ -27,6 +27,9 @@ public sealed class ViewsTests : IDisposable
         ("/cutting/navy-vinyl", ".plan-spares"),
         ("/runs/crew-mugs/loads", ".plan-spares"),
         ("/runs/crew-mugs/bench", ".bench-card"),
+        ("/jobs/fernhollow-crew/again", ".again-two"),
+        ("/jobs/orders", ".orders-layout"),
+        ("/jobs/offers/crew-mug", ".offer-page"),
     ];
 
     private readonly Workshop shop = new(demo: true);

@@ -37,7 +37,9 @@ public sealed class DemoDayTests : IDisposable
     public async Task One_job_waits_for_its_customer_one_is_on_the_bench_and_one_is_packed()
     {
         ((int)(await Progress("fernhollow-crew"))["awaits"]!).ShouldBe(22);
-        (await app.Get("/api/runs/crew-mugs/proof/pieces?from=0&count=100"))["pieces"]!.AsArray().ShouldAllBe(p => (string)p!["since"]! == "same");
+        (await app.Get("/api/runs/crew-mugs/proof/pieces?from=0&count=100"))["pieces"]!
+            .AsArray()
+            .ShouldAllBe(p => (string)p!["since"]! == "same");
         Stages((await app.Get("/api/runs/luggage-tags/making"))["pieces"]!).ShouldAllBe(s => s == "weeded");
         var choir = (await app.Get("/api/week"))["jobs"]!.AsArray().First(j => (string)j!["name"]! == "Lamp choir mugs")!;
         ((string)(await Progress((string)choir["id"]!))["stage"]!).ShouldBe("packed");

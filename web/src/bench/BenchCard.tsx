@@ -40,7 +40,7 @@ export function BenchCard({ id, name, job, card }: Props) {
             {job.name} · {job.customer} · {due(job.due)}
           </p>
           <p>
-            {card.blank} · {card.motif}
+            {card.blank} · {card.motif} · lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece
           </p>
         </div>
         {card.code && <CardCode code={card.code} />}
@@ -136,14 +136,7 @@ export function BenchCard({ id, name, job, card }: Props) {
         </div>
       )}
       {card.press && <PressTable press={card.press} />}
-      <CardSteps id={id} />
-      {card.care.length > 0 && (
-        <section className="card-row" aria-label="Care note on the card">
-          <h3>Pack</h3>
-          <p>With the care note: {card.care.join(' ')}</p>
-        </section>
-      )}
-      <footer>All lengths in {units.unit === 'mm' ? 'millimetres' : 'inches'}, of the finished piece.</footer>
+      <CardSteps id={id} care={card.care} />
     </article>
   );
 }

@@ -2,8 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import { minutesSaid } from '../making/minutes';
 
-/** The steps of a run on its card, in order, with what they take and how long things rest after them. */
-export function CardSteps({ id }: { id: string }) {
+interface Props {
+  id: string;
+  /** The lines of the care note. */
+  care: readonly string[];
+}
+
+/** The steps of a run on its card, in order, with what they take and how long things rest after them; and the note that is packed. */
+export function CardSteps({ id, care }: Props) {
   const { data } = useQuery({
     queryKey: ['making', id],
     queryFn: () => answer(api.GET('/api/runs/{id}/making', { params: { path: { id } } })),
@@ -22,6 +28,11 @@ export function CardSteps({ id }: { id: string }) {
           </li>
         ))}
       </ol>
+      {care.length > 0 && (
+        <p>
+          <b>Care note, packed with it:</b> {care.join(' ')}
+        </p>
+      )}
     </section>
   );
 }

@@ -40,6 +40,8 @@ export function Board({ label, drawing, pad, dimensions = true, lit, onLight, go
         <svg
           width={width}
           height={height}
+          // On paper it is as large as there is room.
+          viewBox={`0 0 ${width} ${height}`}
           role={usable ? 'group' : 'img'}
           aria-label={label}
           className={`drawing${drawing.guessed ? ' guessed' : ''}${goods?.isDark ? ' on-dark' : ''}`}
