@@ -33,6 +33,9 @@ public sealed class ShopTests : IDisposable
         page.ReadsSoon(".line-notes", "No offer is called EGG-CUP");
         page.Choose("Offer of line 3", "Tea mug");
         page.Saved();
+        // The next order that says so is read at once.
+        page.Click("Read “EGG-CUP” as Tea mug from now on");
+        page.GoneSoon("Read “EGG-CUP” as Tea mug from now on");
         page.Click("Take it: 4 pieces");
         page.Click("its job");
         page.ReadsSoon("[aria-label='Where it is']", "2 taken");

@@ -23,9 +23,17 @@ internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex ind
         var (names, runs) = (await Names(stop), new List<AgainRun>());
         foreach (var heading in (await index.Headings(DocumentKinds.Run, stop)).Where(h => ids.Contains(h.Id)))
         {
-            if (await library.Find(DocumentKinds.Run, heading.Id, stop) is { } run)
+            try
             {
-                runs.Add(await RunOf(run, names, stop));
+                if (await library.Find(DocumentKinds.Run, heading.Id, stop) is { } run)
+                {
+                    runs.Add(await RunOf(run, names, stop));
+                }
+            }
+            catch (NotWorkableException unread)
+            {
+                // One that cannot be read takes no other with it.
+                runs.Add(new AgainRun(heading.Id, heading.Name, "", "", "", [], 0, 0, "", [], [unread.Reason]));
             }
         }
 
@@ -89,6 +97,7 @@ internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex ind
             string.Join(" · ", called.Distinct(StringComparer.Ordinal)),
             list.NamesTyped,
             list.HasHeading && ListRows.Of(list.NamesTyped) is [var first, ..] ? string.Join('\t', first) : "",
+            list.Columns,
             list.Pieces.Sum(p => p.Copies),
             RunAgain.SetByHand(list).Count(),
             setUp.Price.Agreed,

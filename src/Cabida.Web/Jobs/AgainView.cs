@@ -34,6 +34,7 @@ internal sealed record ChangedThing(MadeOf What, string Id, string Name, Differe
 /// <param name="About">What on what.</param>
 /// <param name="Typed">Its list last time.</param>
 /// <param name="Heading">The line that names the columns of its list; empty where a line is a name.</param>
+/// <param name="Columns">What the columns of its list are; empty for what is left out, none while a line is a name.</param>
 /// <param name="Made">How many were made.</param>
 /// <param name="SetByHand">For how many names something was set by hand.</param>
 /// <param name="Agreed">The price that was agreed for one, as typed; empty where none was.</param>
@@ -45,6 +46,7 @@ internal sealed record AgainRun(
     string About,
     string Typed,
     string Heading,
+    IReadOnlyList<string> Columns,
     int Made,
     int SetByHand,
     string Agreed,

@@ -33,12 +33,18 @@ export function AgainRun({ run, draft, onChange }: Props) {
               as="textarea"
               id={id}
               rows={9}
+              maxLength={400_000}
               spellCheck={false}
               className="names"
               placeholder="One name a line, or rows of a table"
               value={draft.names}
               onChange={(e) => onChange({ names: e.target.value })}
             />
+            {run.columns.length > 1 && (
+              <p className="soft small">
+                A row each, with columns for <b>{run.columns.map((c) => c || 'nothing').join(', ')}</b>.
+              </p>
+            )}
             <p className="soft small">
               {draft.names.trim() !== run.typed.trim() && (
                 <button type="button" className="quiet" onClick={() => onChange({ names: run.typed })}>

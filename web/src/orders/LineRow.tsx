@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Schemas } from '../api/client';
 import { Words } from '../units/Words';
+import { LearnName } from './LearnName';
 
 type Line = Schemas['OrderLine'];
 
@@ -17,7 +19,9 @@ interface Props {
 /** A line of an order: its offer as it came or as it was chosen, its fields, how many. */
 export function LineRow({ at, line, read, fields, offers, onLine, onRemove }: Props) {
   const nth = `line ${at + 1}`;
-  const known = offers.some((o) => o.offer.name === line.offer);
+  const [called, setCalled] = useState('');
+  const chosen = offers.find((o) => o.offer.name === line.offer);
+  const known = chosen !== undefined;
   return (
     <>
       <tr className={read?.mayBeTaken === false ? 'stopped' : ''}>
@@ -28,7 +32,11 @@ export function LineRow({ at, line, read, fields, offers, onLine, onRemove }: Pr
             aria-label={`Offer of ${nth}`}
             value={line.offer}
             isInvalid={read?.offerId === ''}
-            onChange={(e) => onLine({ ...line, offer: e.target.value })}
+            onChange={(e) => {
+              // What no offer is called yet may become one of its names.
+              if (read?.offerId === '' && line.offer.trim()) setCalled(line.offer.trim());
+              onLine({ ...line, offer: e.target.value });
+            }}
           >
             {!known && <option value={line.offer}>{line.offer ? said(line.offer, read?.offer) : 'choose …'}</option>}
             {offers
@@ -39,6 +47,7 @@ export function LineRow({ at, line, read, fields, offers, onLine, onRemove }: Pr
                 </option>
               ))}
           </Form.Select>
+          {called && chosen && <LearnName called={called} offer={chosen} onDone={() => setCalled('')} />}
         </td>
         {fields.map((f) => (
           <td key={f}>

@@ -29,7 +29,7 @@ export function RunDeeds({ id, name, jobId, settled }: Props) {
     onGone: () => void go(`/jobs/${jobId}`),
   });
   return (
-    <>
+    <div className="deeds run-deeds">
       <Link to={`/jobs/${jobId}/again?run=${id}`} className="btn btn-sm btn-line">
         Again with other names
       </Link>
@@ -39,6 +39,6 @@ export function RunDeeds({ id, name, jobId, settled }: Props) {
       <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>
         Remove the run
       </button>
-    </>
+    </div>
   );
 }

@@ -8,7 +8,6 @@ import { AllSet } from './AllSet';
 import { BenchPage } from '../bench/BenchPage';
 import { FitView } from './FitView';
 import { ReadinessLine } from '../readiness/ReadinessLine';
-import { RunDeeds } from './RunDeeds';
 import { SetUpView } from './SetUpView';
 import { useChosen } from './useChosen';
 import { useRun } from './useRun';
@@ -59,7 +58,6 @@ function Running({ id, at }: { id: string; at: string }) {
         redo={run.redo}
       >
         <ReadinessLine id={id} at={at === 'fit' ? chosen : undefined} />
-        {at === 'set-up' && <RunDeeds settled={run.settled} id={id} name={setUp.name} jobId={setUp.jobId} />}
         <nav className="four-views" aria-label="Views of the run">
           {VIEWS.map(([path, name]) => (
             <NavLink key={path} to={`/runs/${id}/${path}`} className={at === path ? 'here' : ''} replace>

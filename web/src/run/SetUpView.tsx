@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { ListCard } from './list/ListCard';
+import { RunDeeds } from './RunDeeds';
 import { SetUpCards } from './SetUpCards';
 import type { RunDocument } from './useRun';
 
@@ -18,6 +19,7 @@ export function SetUpView({ id, run }: { id: string; run: RunDocument }) {
             See how they fit
           </Link>
         )}
+        <RunDeeds id={id} name={setUp.name} jobId={setUp.jobId} settled={run.settled} />
       </div>
     </div>
   );
