@@ -16,10 +16,12 @@ const run = (id: string, heading = ''): Schemas['AgainRun'] => ({
   lacks: [],
 });
 
+const [mugs, shirts] = [run('mugs'), run('shirts', 'name\tsize')];
+
 const view: Schemas['AgainView'] = {
   job: { name: 'Crew day 2026', customer: 'The museum', due: '2026-12-05', note: '', dueAt: '', orderId: '' },
   name: 'Crew day 2027',
-  runs: [run('mugs'), run('shirts', 'name\tsize')],
+  runs: [mugs, shirts],
 };
 
 describe('a job taken up again', () => {
@@ -41,10 +43,10 @@ describe('a job taken up again', () => {
   });
 
   it('counts names and no heading', () => {
-    const shirts = { isTaken: true, names: 'name\tsize\nMaeve\tM\n\nBram\tL\n', asItWas: [] };
-    expect(namesIn(view.runs[1]!, shirts)).toBe(2);
-    expect(namesIn(view.runs[0]!, { ...shirts, names: 'Maeve\n \n' })).toBe(1);
-    expect(namesIn(view.runs[1]!, { ...shirts, names: '' })).toBe(0);
+    const typed = { isTaken: true, names: 'name\tsize\nMaeve\tM\n\nBram\tL\n', asItWas: [] };
+    expect(namesIn(shirts, typed)).toBe(2);
+    expect(namesIn(mugs, { ...typed, names: 'Maeve\n \n' })).toBe(1);
+    expect(namesIn(shirts, { ...typed, names: '' })).toBe(0);
   });
 
   it('sends only what is taken, with what stays as it was', () => {
