@@ -22,6 +22,9 @@ public readonly record struct FilmLimits(FilmPurpose Purpose, double Stroke, dou
     private const double AcrossShare = 0.8;
     private const double TieShare = 2;
 
+    /// <summary>Whether tape lifts it: not what lies on a carrier of its own, nor card and sheet, which have no backing, nor a stencil.</summary>
+    public bool TakesTape { get; init; }
+
     /// <summary>What the film itself weeds cleanly from; <see cref="Stroke"/> is more where paint creeps.</summary>
     public double Weeds => Purpose == FilmPurpose.PulledOff ? Stroke / Creep : Stroke;
 
@@ -40,7 +43,10 @@ public readonly record struct FilmLimits(FilmPurpose Purpose, double Stroke, dou
             SurfaceArea.Read(film.SmallestArea).ValueOrDefault?.SquareMillimetres ?? (AreaShare * t * t),
             Typed(film.SmallestAcross) ?? (AcrossShare * t),
             Typed(film.TieWidth) ?? (TieShare * t)
-        );
+        )
+        {
+            TakesTape = film is { IsPressed: false, Material: FilmMaterial.Vinyl, Purpose: not FilmPurpose.Loose },
+        };
     }
 
     /// <summary>The thinnest stroke of a material, where none was typed: the product's own default, in millimetres.</summary>

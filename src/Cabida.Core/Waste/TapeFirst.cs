@@ -20,11 +20,11 @@ public sealed record TapeFirst(double Tenth, double Limit)
     /// <summary>Whether it is advised.</summary>
     public bool IsAdvised => Tenth < Limit;
 
-    /// <summary>The advice for ink; null without ink, and for a stencil, which takes no tape.</summary>
+    /// <summary>The advice for ink; null without ink, and for a film that takes no tape.</summary>
     public static TapeFirst? Of(Area ink, FilmLimits limits)
     {
         ArgumentNullException.ThrowIfNull(ink);
-        if (ink.IsEmpty || limits.Purpose == FilmPurpose.Loose)
+        if (ink.IsEmpty || !limits.TakesTape)
         {
             return null;
         }

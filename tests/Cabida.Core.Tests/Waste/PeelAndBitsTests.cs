@@ -60,7 +60,14 @@ public class PeelAndBitsTests
         tape.Tenth.ShouldBe(width, 0.02);
         tape.Limit.ShouldBe(1.5, 1e-9);
         tape.IsAdvised.ShouldBe(advised);
-        TapeFirst.Of(Bar(0, 0, 100, width), FilmLimits.Of(TestFilms.Plain(1, FilmPurpose.Loose))).ShouldBeNull();
+        // A stencil, what lies on a carrier of its own, and card, which has no backing, take no tape.
+        var (stencil, vinyl) = (TestFilms.Plain(1, FilmPurpose.Loose), TestFilms.Plain(1));
+        foreach (
+            var film in new[] { stencil, vinyl with { Material = FilmMaterial.HeatTransfer }, vinyl with { Material = FilmMaterial.Card } }
+        )
+        {
+            TapeFirst.Of(Bar(0, 0, 100, width), FilmLimits.Of(film)).ShouldBeNull();
+        }
     }
 
     private static Polygon Bar(double left, double foot, double right, double top) => Outlines.Rectangle(new Box(left, foot, right, top));
