@@ -26,7 +26,7 @@ public static class DocumentDifferences
     /// <summary>How two states differ.</summary>
     /// <param name="before">The state before.</param>
     /// <param name="after">The state after, of the same type.</param>
-    /// <param name="nameOf">What something is called whose id is held in a field: the field, then the id; null where it is not known.</param>
+    /// <param name="nameOf">What something is called whose id a field holds: the field, then the id; null for unknown.</param>
     public static Differences Of<T>(T before, T after, Func<string, string, string?>? nameOf = null)
         where T : class
     {

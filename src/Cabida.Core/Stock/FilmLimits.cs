@@ -22,7 +22,7 @@ public readonly record struct FilmLimits(FilmPurpose Purpose, double Stroke, dou
     private const double AcrossShare = 0.8;
     private const double TieShare = 2;
 
-    /// <summary>Whether tape lifts it: not what lies on a carrier of its own, nor card and sheet, which have no backing, nor a stencil.</summary>
+    /// <summary>Whether tape lifts it: not what has a carrier of its own, nor card and sheet without a backing, nor a stencil.</summary>
     public bool TakesTape { get; init; }
 
     /// <summary>What the film itself weeds cleanly from; <see cref="Stroke"/> is more where paint creeps.</summary>

@@ -159,7 +159,8 @@ internal sealed class SizesReader(FittedPieces fitted, MakingMemory memory)
             {
                 notes.Add(
                     Phrase.Say(
-                        $"The {what} is more than {100 * SizeFactor.MostOff}% off what was asked: measure it again. It is kept and not counted."
+                        $"The {what} is more than {100 * SizeFactor.MostOff}% off what was asked: measure it again. "
+                            + $"It is kept and not counted."
                     )
                 );
             }

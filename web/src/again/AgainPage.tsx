@@ -49,7 +49,7 @@ function Again({ id, view, only }: { id: string; view: Schemas['AgainView']; onl
         <span className="soft small" role="status">
           {taken.length === 0
             ? 'tick what is made again'
-            : `${taken.length} of ${view.runs.length} ${view.runs.length === 1 ? 'run' : 'runs'}, ${names} ${names === 1 ? 'name' : 'names'}`}
+            : `${taken.length} of ${counted(view.runs.length, 'run')}, ${counted(names, 'name')}`}
         </span>
         <Button type="submit" size="sm" variant="main" disabled={taken.length === 0 || !draft.name.trim() || take.isPending}>
           Take it up
@@ -81,3 +81,5 @@ function Again({ id, view, only }: { id: string; view: Schemas['AgainView']; onl
     </Form>
   );
 }
+
+const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
