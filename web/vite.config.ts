@@ -4,6 +4,8 @@ import { brotliCompressSync } from 'node:zlib';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
+const SERVER = 'http://127.0.0.1:5310';
+
 /** Packs what is text once, beside itself, so that the server need not with every request. */
 const packed: Plugin = {
   name: 'packed',
@@ -17,6 +19,7 @@ const packed: Plugin = {
 
 export default defineConfig({
   plugins: [react(), packed],
-  server: { proxy: { '/api': 'http://127.0.0.1:5310' } },
+  // The server lets in its own pages alone; those served here while one writes them are.
+  server: { proxy: { '/api': { target: SERVER, changeOrigin: true, headers: { origin: SERVER } } } },
   build: { chunkSizeWarningLimit: 900 },
 });

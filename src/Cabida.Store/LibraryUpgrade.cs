@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Cabida.Core.Wording;
@@ -21,7 +22,24 @@ public static class LibraryUpgrade
         var divided = await DivideRuns(db, stop);
         await transaction.CommitAsync(stop);
         db.ChangeTracker.Clear();
+        await db.Database.ExecuteSqlRawAsync(
+            string.Create(CultureInfo.InvariantCulture, $"PRAGMA user_version = {LibraryForm.Current}"),
+            stop
+        );
         return divided;
+    }
+
+    /// <summary>Whether a library was last written by an earlier version that left it in another form.</summary>
+    public static async Task<bool> IsNeeded(CabidaContext db, CancellationToken stop = default)
+    {
+        ArgumentNullException.ThrowIfNull(db);
+        var applied = (await db.Database.GetAppliedMigrationsAsync(stop)).ToList();
+        return applied.Count > 0
+            && (
+                applied.Count < db.Database.GetMigrations().Count()
+                || await db.Database.SqlQueryRaw<int>("SELECT user_version AS Value FROM pragma_user_version").SingleAsync(stop)
+                    < LibraryForm.Current
+            );
     }
 
     /// <summary>

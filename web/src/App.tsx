@@ -4,6 +4,7 @@ import { CardsPage } from './bench/CardsPage';
 import { QuotationPage } from './costs/QuotationPage';
 import { CuttingPage } from './cutting/CuttingPage';
 import { ReleasedPage } from './cutting/ReleasedPage';
+import { useStanding } from './api/standing';
 import { Header } from './frame/Header';
 import { DayPage } from './jobs/DayPage';
 import { JobsPage } from './jobs/JobsPage';
@@ -17,6 +18,8 @@ import { OrderPage } from './orders/OrderPage';
 import { OrdersPage } from './orders/OrdersPage';
 import { OutlinePage } from './outline/OutlinePage';
 import { RunPage } from './run/RunPage';
+import { HeldPage } from './safekeeping/HeldPage';
+import { SafekeepingPage } from './safekeeping/SafekeepingPage';
 import { BlankPage } from './shelf/BlankPage';
 import { ShelfPage } from './shelf/ShelfPage';
 import { CutterPage } from './stock/CutterPage';
@@ -24,10 +27,28 @@ import { ScanOffCutPage } from './stock/ScanOffCutPage';
 import { StockPage } from './stock/StockPage';
 
 export function App() {
+  const { held, broughtBack } = useStanding();
+  if (held)
+    return (
+      <>
+        <Header />
+        <main>
+          <HeldPage />
+        </main>
+      </>
+    );
   return (
     <>
       <Header />
       <main>
+        {broughtBack && (
+          <div className="conflict brought-back" role="alert">
+            The library was brought back to an earlier state since this page was opened. What is typed here is not kept.
+            <button type="button" className="btn btn-sm btn-line" onClick={() => window.location.reload()}>
+              Load the page again
+            </button>
+          </div>
+        )}
         <Routes>
           <Route path="/" element={<Navigate to="/jobs" replace />} />
           <Route path="/jobs" element={<JobsPage />} />
@@ -53,6 +74,7 @@ export function App() {
           <Route path="/cutting" element={<CuttingPage />} />
           <Route path="/cutting/:filmId" element={<CuttingPage />} />
           <Route path="/cutting/loads/:id" element={<ReleasedPage />} />
+          <Route path="/safekeeping" element={<SafekeepingPage />} />
           <Route
             path="*"
             element={

@@ -24,6 +24,7 @@ import './bench/bench.css';
 import './again/again.css';
 import './making/making.css';
 import './costs/costs.css';
+import './safekeeping/safekeeping.css';
 import './run/list/list.css';
 import './run/set/set.css';
 import './run/proof/proof.css';

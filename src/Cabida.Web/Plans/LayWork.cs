@@ -1,6 +1,7 @@
 using Cabida.Core.Plans;
 using Cabida.Store;
 using Cabida.Store.Rows;
+using Cabida.Web.Safekeeping;
 using Cabida.Web.Serving;
 
 namespace Cabida.Web.Plans;
@@ -34,8 +35,8 @@ internal sealed record LayProgress(
 /// Looks for better layouts in the background, a plan after the other, for as long as was asked for. What is found is kept at once, so that
 /// it stands whenever the search is stopped.
 /// </summary>
-internal sealed class LayWork(IServiceScopeFactory scopes, ILogger<LayWork> log)
-    : StoredWork<LayProgress>("lay", "Laying this plan", "plan", scopes, log)
+internal sealed class LayWork(LibraryState library, IServiceScopeFactory scopes, ILogger<LayWork> log)
+    : StoredWork<LayProgress>("lay", "Laying this plan", "plan", library, scopes, log)
 {
     /// <summary>A search lasts no longer than this; seconds.</summary>
     public const int Longest = 600;

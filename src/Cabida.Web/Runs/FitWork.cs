@@ -3,6 +3,7 @@ using Cabida.Core.Runs;
 using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Store.Rows;
+using Cabida.Web.Safekeeping;
 using Cabida.Web.Serving;
 
 namespace Cabida.Web.Runs;
@@ -23,8 +24,8 @@ internal sealed record FitProgress(long WorkId, int Done, int Of, string Name, W
 /// <summary>
 /// Fits long lists in the background, all cores but one sharing the names of one. Names that are fitted already are not fitted again.
 /// </summary>
-internal sealed class FitWork(IServiceScopeFactory scopes, FittedPieces fitted, ILogger<FitWork> log)
-    : StoredWork<FitProgress>("fit", "Fitting this list", "run", scopes, log)
+internal sealed class FitWork(LibraryState library, IServiceScopeFactory scopes, FittedPieces fitted, ILogger<FitWork> log)
+    : StoredWork<FitProgress>("fit", "Fitting this list", "run", library, scopes, log)
 {
     /// <summary>Asks for a run to be fitted.</summary>
     public Task<FitProgress> Ask(ReadRun run, Works works, CancellationToken stop) =>

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Threading.Channels;
 using Cabida.Store;
 using Cabida.Store.Rows;
+using Cabida.Web.Safekeeping;
 
 namespace Cabida.Web.Serving;
 
@@ -32,10 +33,17 @@ internal interface IWorkProgress<TSelf>
 /// <param name="kind">What it is called among long work.</param>
 /// <param name="doing">What is done, as sentences begin with it.</param>
 /// <param name="subject">What it is done to, as in "Change something of the ...".</param>
+/// <param name="library">Tells when the library is open.</param>
 /// <param name="scopes">Where services come from.</param>
 /// <param name="log">Where faults are written down.</param>
-internal abstract partial class StoredWork<TProgress>(string kind, string doing, string subject, IServiceScopeFactory scopes, ILogger log)
-    : BackgroundService
+internal abstract partial class StoredWork<TProgress>(
+    string kind,
+    string doing,
+    string subject,
+    LibraryState library,
+    IServiceScopeFactory scopes,
+    ILogger log
+) : BackgroundService
     where TProgress : class, IWorkProgress<TProgress>
 {
     private static readonly TimeSpan ReportEvery = TimeSpan.FromSeconds(1);
@@ -125,6 +133,7 @@ internal abstract partial class StoredWork<TProgress>(string kind, string doing,
     /// <inheritdoc/>
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
+        await library.Opened.WaitAsync(stoppingToken);
         while (!stoppingToken.IsCancellationRequested)
         {
             try

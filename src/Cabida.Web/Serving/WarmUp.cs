@@ -1,5 +1,6 @@
 using Cabida.Core.Type;
 using Cabida.Store;
+using Cabida.Web.Safekeeping;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 
@@ -11,6 +12,7 @@ namespace Cabida.Web.Serving;
 /// </summary>
 internal sealed partial class WarmUp(
     IServiceScopeFactory scopes,
+    LibraryState library,
     IServer server,
     IHostApplicationLifetime life,
     ITypefaces faces,
@@ -24,6 +26,7 @@ internal sealed partial class WarmUp(
         try
         {
             await listening.Task.WaitAsync(stoppingToken);
+            await library.Opened.WaitAsync(stoppingToken);
             if (server.Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault() is { } address)
             {
                 await Ask(address, stoppingToken);

@@ -1,10 +1,19 @@
 import createClient from 'openapi-fetch';
+import { heard, LINE, lineOfPage } from './standing';
 import type { components, paths } from './generated/schema';
 
 export type Schemas = components['schemas'];
 
-/** A save that leaves as its page is closed outlives it; browsers allow that for small bodies only. */
+/** Sends a request along the line of the library that this page was opened on, and takes in what its answer tells of that. */
 async function send(request: Request): Promise<Response> {
+  if (lineOfPage()) request.headers.set(LINE, lineOfPage());
+  const response = await sendOut(request);
+  await heard(response);
+  return response;
+}
+
+/** A save that leaves as its page is closed outlives it; browsers allow that for small bodies only. */
+async function sendOut(request: Request): Promise<Response> {
   if (request.method !== 'PUT' || document.visibilityState === 'visible') return fetch(request);
   const again = request.clone();
   return fetch(new Request(request, { keepalive: true })).catch(() => fetch(again));
@@ -59,7 +68,8 @@ export async function answer<T>(call: Promise<{ data?: T; error?: unknown; respo
 
 /** Sends a file as it is; the answer, or the problem it tells of. */
 export function sendFile<T>(path: string, file: Blob): Promise<T> {
-  const sent = fetch(path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } });
+  const request = new Request(path, { method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } });
+  const sent = send(request);
   return answer<T>(
     sent.then(async (response) =>
       response.ok ? { data: (await response.json()) as T, response } : { error: await response.json().catch(() => undefined), response },

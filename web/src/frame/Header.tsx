@@ -43,6 +43,9 @@ export function Header() {
       <SavedNote />
       <UnitSwitch />
       <ThemeSwitch />
+      <NavLink to="/safekeeping" className={({ isActive }) => (isActive ? 'quiet here' : 'quiet')}>
+        Safekeeping
+      </NavLink>
       <button type="button" className="quiet" onClick={() => setOpen('find')}>
         Find
       </button>
