@@ -28,6 +28,10 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
     public Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, CancellationToken stop = default)
         where T : class => List(kind, null, stop);
 
+    /// <summary>Some documents of a kind, the oldest first; one that cannot be read takes no other with it.</summary>
+    public Task<IReadOnlyList<Listed<T>>> ListSome<T>(DocumentKind<T> kind, IEnumerable<string> ids, CancellationToken stop = default)
+        where T : class => List(kind, [.. ids.Distinct(StringComparer.Ordinal)], stop);
+
     private async Task<IReadOnlyList<Listed<T>>> List<T>(DocumentKind<T> kind, List<string>? ids, CancellationToken stop)
         where T : class
     {
@@ -177,6 +181,37 @@ public sealed class Library(CabidaContext db, TimeProvider clock)
 
         var made = await Make(new UnitOfWork($"Change {kind.NameOf(document)}").Put(kind, id, document, madeFrom), stop);
         return await Answer(kind, id, made, madeFrom, stop);
+    }
+
+    /// <summary>
+    /// Has a document be again as it was at a revision, also one that was removed since. It is a change like any other and can be undone.
+    /// </summary>
+    /// <param name="kind">What it is.</param>
+    /// <param name="id">Which one.</param>
+    /// <param name="revision">The revision in which it was so.</param>
+    /// <param name="madeFrom">The revision that was seen.</param>
+    /// <param name="proof">Works it out before it is kept; what it throws is thrown, and nothing is kept then.</param>
+    /// <param name="stop">Ends it.</param>
+    public async Task<Written<T>> BringBack<T>(
+        DocumentKind<T> kind,
+        string id,
+        int revision,
+        int madeFrom,
+        Func<Stored<T>, Task> proof,
+        CancellationToken stop = default
+    )
+        where T : class
+    {
+        ArgumentNullException.ThrowIfNull(kind);
+        ArgumentNullException.ThrowIfNull(proof);
+        if (await At(kind, id, revision, stop) is not { } document)
+        {
+            return new(default, Refusal.Missing, Revision: await RevisionOf(kind, id, stop));
+        }
+
+        await proof(new Stored<T>(id, madeFrom + 1, Now, Now, document));
+        var unit = new UnitOfWork($"Bring back {kind.NameOf(document)}").Put(kind, id, document, madeFrom);
+        return await Answer(kind, id, await Make(unit, stop), madeFrom, stop);
     }
 
     /// <summary>Removes a document that nothing refers to; its revisions stay.</summary>

@@ -8,6 +8,11 @@ namespace Cabida.Store;
 /// <param name="Revision">Where it stands.</param>
 public sealed record Heading(string Id, string Name, int Revision);
 
+/// <summary>What is put away.</summary>
+/// <param name="Jobs">The jobs, by id.</param>
+/// <param name="Runs">Their runs, by id.</param>
+public sealed record PutAway(IReadOnlySet<string> Jobs, IReadOnlySet<string> Runs);
+
 /// <summary>What is known of documents without reading any: what they are called, where they stand, what refers to what.</summary>
 public sealed class LibraryIndex(CabidaContext db)
 {
@@ -37,6 +42,28 @@ public sealed class LibraryIndex(CabidaContext db)
                 .ThenBy(r => r.Id, StringComparer.Ordinal)
                 .Select(r => new Heading(r.Id, r.Name, revisions[r.Id])),
         ];
+    }
+
+    /// <summary>The jobs that are put away, and their runs.</summary>
+    public async Task<PutAway> PutAway(CancellationToken stop = default)
+    {
+        // One that is damaged is not put away: it is to be seen.
+        var jobs = await db
+            .Database.SqlQueryRaw<string>(
+                "SELECT Id AS Value FROM Documents WHERE Kind = 'job' "
+                    + "AND CASE WHEN json_valid(Json) THEN json_extract(Json, '$.isPutAway') ELSE 0 END = 1"
+            )
+            .ToListAsync(stop);
+        var set = jobs.ToHashSet(StringComparer.Ordinal);
+        var runs = jobs.Count == 0 ? null : await Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
+        return new PutAway(set, runs is null ? new HashSet<string>() : set.SelectMany(j => runs[j]).ToHashSet(StringComparer.Ordinal));
+    }
+
+    /// <summary>What a document is called; null where it is not there.</summary>
+    public Task<string?> NameOf(DocumentKind kind, string id, CancellationToken stop = default)
+    {
+        ArgumentNullException.ThrowIfNull(kind);
+        return db.Documents.AsNoTracking().Where(d => d.Kind == kind.Kind && d.Id == id).Select(d => d.Name).FirstOrDefaultAsync(stop);
     }
 
     /// <summary>What documents of a kind refer to, each with where it stands: a card that shows it as it is now changes with it.</summary>

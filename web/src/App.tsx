@@ -9,6 +9,7 @@ import { Header } from './frame/Header';
 import { DayPage } from './jobs/DayPage';
 import { JobsPage } from './jobs/JobsPage';
 import { JobPage } from './jobs/JobPage';
+import { PutAwayPage } from './jobs/PutAwayPage';
 import { MotifPage } from './motifs/MotifPage';
 import { MotifsPage } from './motifs/MotifsPage';
 import { TrialPage } from './motifs/TrialPage';
@@ -17,6 +18,7 @@ import { OffersPage } from './offers/OffersPage';
 import { OrderPage } from './orders/OrderPage';
 import { OrdersPage } from './orders/OrdersPage';
 import { OutlinePage } from './outline/OutlinePage';
+import { PastPage } from './past/PastPage';
 import { RunPage } from './run/RunPage';
 import { HeldPage } from './safekeeping/HeldPage';
 import { SafekeepingPage } from './safekeeping/SafekeepingPage';
@@ -57,6 +59,7 @@ export function App() {
           <Route path="/jobs/orders/:id" element={<OrderPage />} />
           <Route path="/jobs/offers" element={<OffersPage />} />
           <Route path="/jobs/offers/:id" element={<OfferPage />} />
+          <Route path="/jobs/put-away" element={<PutAwayPage />} />
           <Route path="/jobs/:id/again" element={<AgainPage />} />
           <Route path="/jobs/:id/cards" element={<CardsPage />} />
           <Route path="/jobs/:id/quotation" element={<QuotationPage />} />
@@ -75,6 +78,7 @@ export function App() {
           <Route path="/cutting/:filmId" element={<CuttingPage />} />
           <Route path="/cutting/loads/:id" element={<ReleasedPage />} />
           <Route path="/safekeeping" element={<SafekeepingPage />} />
+          <Route path="/past/:kind/:id" element={<PastPage />} />
           <Route
             path="*"
             element={

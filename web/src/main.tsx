@@ -25,6 +25,7 @@ import './again/again.css';
 import './making/making.css';
 import './costs/costs.css';
 import './safekeeping/safekeeping.css';
+import './past/past.css';
 import './run/list/list.css';
 import './run/set/set.css';
 import './run/proof/proof.css';

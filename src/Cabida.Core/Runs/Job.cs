@@ -22,4 +22,7 @@ public sealed record Job(
     /// <summary>The order that it was taken from, by id; empty for one that was begun by hand.</summary>
     [MaxLength(DocumentGate.LongestName)]
     public string OrderId { get; init; } = "";
+
+    /// <summary>Whether it is done with and put away: it and its runs are out of the week, the day and what waits to be cut.</summary>
+    public bool IsPutAway { get; init; }
 }

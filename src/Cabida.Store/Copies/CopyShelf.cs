@@ -20,7 +20,14 @@ public sealed class CopyShelf(string folder)
     /// <summary>All copies, the newest first.</summary>
     public IReadOnlyList<LibraryCopy> All() =>
         Directory.Exists(Folder)
-            ? [.. new DirectoryInfo(Folder).EnumerateFiles("*.db").Select(LibraryCopy.Of).OfType<LibraryCopy>().OrderByDescending(c => c.Number)]
+            ?
+            [
+                .. new DirectoryInfo(Folder)
+                    .EnumerateFiles("*.db")
+                    .Select(LibraryCopy.Of)
+                    .OfType<LibraryCopy>()
+                    .OrderByDescending(c => c.Number),
+            ]
             : [];
 
     /// <summary>A copy by its name; null where there is none.</summary>

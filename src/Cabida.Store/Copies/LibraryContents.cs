@@ -51,11 +51,7 @@ public sealed record LibraryContents(IReadOnlyDictionary<string, int> Documents,
                 documents,
                 last is null
                     ? null
-                    : DateTime.Parse(
-                        last,
-                        CultureInfo.InvariantCulture,
-                        DateTimeStyles.AssumeUniversal | DateTimeStyles.AdjustToUniversal
-                    ),
+                    : DateTime.Parse(last, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal | DateTimeStyles.AdjustToUniversal),
                 (string)command.ExecuteScalar()!
             );
         }

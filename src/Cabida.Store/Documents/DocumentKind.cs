@@ -13,6 +13,11 @@ public abstract class DocumentKind
 
     /// <summary>Its name: that of its first row.</summary>
     public string Kind => Rows[0].Kind;
+
+    /// <summary>
+    /// Whether the maker knows it as a thing of its own; what the workshop remembers beside things is part of them.
+    /// </summary>
+    public bool IsSeen { get; init; } = true;
 }
 
 /// <inheritdoc/>
@@ -34,7 +39,6 @@ public sealed class DocumentKind<T> : DocumentKind
     public DocumentKind(IReadOnlyList<RowKind> rows, Func<T, IReadOnlyList<object>> parted, Func<IReadOnlyList<object>, T> joined)
         : base(rows) => (this.parted, this.joined) = (parted, joined);
 
-    /// <summary>What a document is called.</summary>
     /// <summary>What a document is called.</summary>
     public string NameOf(T document) => Rows[0].StateOf(parted(document)[0]).Name;
 

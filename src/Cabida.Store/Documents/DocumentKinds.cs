@@ -59,22 +59,26 @@ public static class DocumentKinds
 
     /// <summary>What the workshop remembers of weeding; there is one.</summary>
     public static DocumentKind<WeedingBook> WeedingBook { get; } =
-        new(new RowKind<WeedingBook>("weeding", new Forms(Forms.Same), _ => "Weeding", _ => []));
+        new(new RowKind<WeedingBook>("weeding", new Forms(Forms.Same), _ => "Weeding", _ => [])) { IsSeen = false };
 
     /// <summary>What the workshop remembers of its pace at the bench; there is one.</summary>
-    public static DocumentKind<BenchBook> BenchBook { get; } = new(new RowKind<BenchBook>("bench", Forms.First, _ => "Bench", _ => []));
+    public static DocumentKind<BenchBook> BenchBook { get; } =
+        new(new RowKind<BenchBook>("bench", Forms.First, _ => "Bench", _ => [])) { IsSeen = false };
 
     /// <summary>How far the making of each run is, under the run's id. It names the run and does not hold it.</summary>
-    public static DocumentKind<Making> Making { get; } = new(new RowKind<Making>("making", Forms.First, _ => "Making", _ => []));
+    public static DocumentKind<Making> Making { get; } =
+        new(new RowKind<Making>("making", Forms.First, _ => "Making", _ => [])) { IsSeen = false };
 
     /// <summary>
     /// What there is of each film, under the film's id. It names the film and does not hold it: of a film that is taken away it comes back
     /// with the film.
     /// </summary>
-    public static DocumentKind<FilmStock> FilmStock { get; } = new(new RowKind<FilmStock>("stock", Forms.First, _ => "Stock", _ => []));
+    public static DocumentKind<FilmStock> FilmStock { get; } =
+        new(new RowKind<FilmStock>("stock", Forms.First, _ => "Stock", _ => [])) { IsSeen = false };
 
     /// <summary>How pieces of a film are cut together. It names film, cutter and runs and holds none of them.</summary>
-    public static DocumentKind<CutPlan> Plan { get; } = new(new RowKind<CutPlan>("plan", Forms.First, _ => "Plan", _ => []));
+    public static DocumentKind<CutPlan> Plan { get; } =
+        new(new RowKind<CutPlan>("plan", Forms.First, _ => "Plan", _ => [])) { IsSeen = false };
 
     /// <summary>Released loads: they hold all that they were made from and refer to nothing.</summary>
     public static DocumentKind<ReleasedLoad> Load { get; } =

@@ -13,6 +13,20 @@ public sealed class KeptCards(DerivedContext db)
         return await db.Cards.AsNoTracking().Where(c => c.Kind == kind.Kind).ToDictionaryAsync(c => c.Id, StringComparer.Ordinal, stop);
     }
 
+    /// <summary>The kept cards of some documents of a kind.</summary>
+    public async Task<IReadOnlyDictionary<string, CardRow>> Of(
+        DocumentKind kind,
+        IReadOnlyCollection<string> ids,
+        CancellationToken stop = default
+    )
+    {
+        ArgumentNullException.ThrowIfNull(kind);
+        return await db
+            .Cards.AsNoTracking()
+            .Where(c => c.Kind == kind.Kind && ids.Contains(c.Id))
+            .ToDictionaryAsync(c => c.Id, StringComparer.Ordinal, stop);
+    }
+
     /// <summary>Keeps a card instead of what was kept of its document before.</summary>
     public async Task Keep(CardRow card, CancellationToken stop = default)
     {

@@ -41,8 +41,7 @@ internal sealed class OwnDoor(RequestDelegate next)
     }
 
     /// <summary>Whether an address is this computer itself.</summary>
-    public static bool IsLoopback(IPAddress address) =>
-        IPAddress.IsLoopback(address.IsIPv4MappedToIPv6 ? address.MapToIPv4() : address);
+    public static bool IsLoopback(IPAddress address) => IPAddress.IsLoopback(address.IsIPv4MappedToIPv6 ? address.MapToIPv4() : address);
 
     /// <summary>
     /// Whether a page that is not Cabida's had a browser ask. A link that leads here from elsewhere only opens a page, which then asks by

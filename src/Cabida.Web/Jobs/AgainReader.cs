@@ -5,11 +5,12 @@ using Cabida.Core.Runs;
 using Cabida.Core.Type;
 using Cabida.Core.Wording;
 using Cabida.Store;
+using Cabida.Web.Library;
 
 namespace Cabida.Web.Jobs;
 
 /// <summary>Reads an old job as it would be taken up again: its runs, and what has changed since of what they are made of.</summary>
-internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex index, ITypefaces faces, TimeProvider clock)
+internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex index, KnownNames known, ITypefaces faces, TimeProvider clock)
 {
     /// <summary>A job; null where it is not there.</summary>
     public async Task<AgainView?> Of(string jobId, CancellationToken stop)
@@ -20,7 +21,7 @@ internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex ind
         }
 
         var ids = (await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop))[jobId].ToHashSet(StringComparer.Ordinal);
-        var (names, runs) = (await Names(stop), new List<AgainRun>());
+        var (names, runs) = (await known.Read(stop), new List<AgainRun>());
         foreach (var heading in (await index.Headings(DocumentKinds.Run, stop)).Where(h => ids.Contains(h.Id)))
         {
             try
@@ -111,20 +112,4 @@ internal sealed class AgainReader(Cabida.Store.Library library, LibraryIndex ind
             .AllParts.OfType<LetteringPart>()
             .Where(p => faces.Find(p.TypefaceId) is null)
             .Select(p => Phrase.Say($"The face of {p.Text:strong} in {motif.Name} is not here any more: choose another in the motif."));
-
-    /// <summary>What things are called that documents name by their ids.</summary>
-    private async Task<Func<string, string, string?>> Names(CancellationToken stop)
-    {
-        async Task<Dictionary<string, string>> Of(DocumentKind kind) =>
-            (await index.Headings(kind, stop)).ToDictionary(h => h.Id, h => h.Name, StringComparer.Ordinal);
-        var (films, graphics) = (await Of(DocumentKinds.Film), await Of(DocumentKinds.Graphic));
-        return (field, id) =>
-            field switch
-            {
-                "TypefaceId" => faces.Find(id)?.Info.Name,
-                "FilmId" => films.GetValueOrDefault(id),
-                "GraphicId" => graphics.GetValueOrDefault(id),
-                _ => null,
-            };
-    }
 }

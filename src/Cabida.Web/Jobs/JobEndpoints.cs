@@ -97,6 +97,7 @@ internal static class JobEndpoints
             .WithTags("Jobs")
             .WithName("GetWeek");
 
+        jobs.MapPutAway();
         jobs.MapLibrary<Job, JobView>(DocumentKinds.Job);
     }
 

@@ -63,10 +63,12 @@ internal sealed record JobRow(
 /// <param name="Broken">Those that cannot be read.</param>
 /// <param name="OrdersWaiting">How many orders wait to be taken.</param>
 /// <param name="OrdersCorrected">How many say something else than when they were taken, or have lines left.</param>
+/// <param name="PutAway">How many jobs are put away.</param>
 internal sealed record WeekView(
     string Today,
     IReadOnlyList<JobRow> Jobs,
     IReadOnlyList<BrokenCard> Broken,
     int OrdersWaiting,
-    int OrdersCorrected
+    int OrdersCorrected,
+    int PutAway
 );

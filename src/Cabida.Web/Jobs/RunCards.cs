@@ -31,14 +31,15 @@ internal sealed class RunCards(LibraryIndex index, Cards cards, RunReader reader
     private static readonly TimeSpan Patience = TimeSpan.FromMilliseconds(400);
 
     private readonly Stopwatch spent = new();
-    private (KeptOfKind<Run> There, ILookup<string, string> ByJob, Dictionary<string, int> Place)? read;
+    private ILookup<string, string>? byJob;
 
     /// <summary>The runs of a job, the oldest first.</summary>
     public async Task<IReadOnlyList<RunCard>> Of(string jobId, CancellationToken stop)
     {
-        var (there, byJob, place) = read ??= await Read(stop);
+        byJob ??= await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
+        var there = await cards.Kept(DocumentKinds.Run, byJob[jobId].ToHashSet(StringComparer.Ordinal), stop);
         var all = new List<RunCard>();
-        foreach (var of in byJob[jobId].Where(place.ContainsKey).Select(id => place[id]).Order().Select(at => there.Headings[at]))
+        foreach (var of in there.Headings)
         {
             var card = there.Find<RunCard>(of, null);
             if (card is null && spent.Elapsed < Patience)
@@ -62,17 +63,8 @@ internal sealed class RunCards(LibraryIndex index, Cards cards, RunReader reader
         return all;
     }
 
-    private async Task<(KeptOfKind<Run> There, ILookup<string, string> ByJob, Dictionary<string, int> Place)> Read(CancellationToken stop)
-    {
-        var there = await cards.Kept(DocumentKinds.Run, stop);
-        return (
-            there,
-            await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop),
-            there.Headings.Select((h, i) => (h.Id, i)).ToDictionary(h => h.Id, h => h.i, StringComparer.Ordinal)
-        );
-    }
-
-    private async Task<RunCard> CardOf(Stored<Run> run, CancellationToken stop)
+    /// <summary>A run as it is, or was.</summary>
+    public async Task<RunCard> CardOf(Stored<Run> run, CancellationToken stop)
     {
         var read = await reader.Read(run, stop);
         var (document, blank) = (run.Document, read.Blank?.Name ?? "");

@@ -13,10 +13,15 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
     /// <summary>All jobs.</summary>
     public async Task<WeekView> All(CancellationToken stop)
     {
-        var all = await library.List(DocumentKinds.Job, stop);
+        var away = (await index.PutAway(stop)).Jobs;
+        var all = await library.ListSome(
+            DocumentKinds.Job,
+            (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).Where(j => !away.Contains(j)),
+            stop
+        );
         var jobs = all.Where(j => j.Read.Ok).Select(j => j.Read.Value).ToList();
         var orders = (await library.List(DocumentKinds.Order, stop)).Where(o => o.Read.Ok).Select(o => o.Read.Value).ToList();
-        var there = jobs.Select(j => j.Id).ToHashSet(StringComparer.Ordinal);
+        var there = jobs.Select(j => j.Id).Concat(away).ToHashSet(StringComparer.Ordinal);
         var states = orders.ToDictionary(
             o => o.Id,
             o => o.Document.StateWith(o.Document.Taken is { } taken && there.Contains(taken.JobId)),
@@ -27,7 +32,8 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
             await Rows(jobs, states, stop),
             [.. all.Where(j => !j.Read.Ok).Select(j => new BrokenCard(j.Id, j.Revision, j.Name, j.Read.Problem!))],
             states.Values.Count(s => s == OrderState.Waiting),
-            states.Values.Count(s => s is OrderState.Corrected or OrderState.TakenInPart)
+            states.Values.Count(s => s is OrderState.Corrected or OrderState.TakenInPart),
+            away.Count
         );
     }
 

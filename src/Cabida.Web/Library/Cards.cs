@@ -67,6 +67,11 @@ internal sealed partial class Cards(
         return new KeptOfKind<T>(kind, headings, rows, workings.Version);
     }
 
+    /// <summary>What is kept of some documents of a kind.</summary>
+    public async Task<KeptOfKind<T>> Kept<T>(DocumentKind<T> kind, IReadOnlyCollection<string> ids, CancellationToken stop)
+        where T : class =>
+        new(kind, [.. (await index.Headings(kind, stop)).Where(h => ids.Contains(h.Id))], await kept.Of(kind, ids, stop), workings.Version);
+
     /// <summary>Works a card out and keeps it; that it cannot be worked out is kept as well.</summary>
     public async Task<Outcome<TCard>> Make<T, TCard>(
         KeptOfKind<T> there,

@@ -21,7 +21,9 @@ internal sealed class DayPlanner(Cabida.Store.Library library, LibraryIndex inde
         var now = clock.GetLocalNow().DateTime;
         var midnight = now.Date;
         var workshop = (await library.Find(DocumentKinds.Workshop, Workshop.Only, stop))?.Document ?? Workshop.Unnamed;
-        var jobs = (await library.All(DocumentKinds.Job, stop)).ToDictionary(j => j.Id, j => j.Document, StringComparer.Ordinal);
+        var away = (await index.PutAway(stop)).Jobs;
+        var open = (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).Where(j => !away.Contains(j));
+        var jobs = (await library.Some(DocumentKinds.Job, open, stop)).ToDictionary(j => j.Id, j => j.Document, StringComparer.Ordinal);
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
         var jobOf = jobs
             .Keys.SelectMany(j => ofJob[j].Select(r => (Run: r, Job: j)))
@@ -52,9 +54,9 @@ internal sealed class DayPlanner(Cabida.Store.Library library, LibraryIndex inde
             [.. t.Making.Steps.Where(s => s.IsOpen).Select(s => new BenchTask(t.Run.Id, s.Step.Id, s.Hands, s.Wait))],
             t.Due
         ));
-        var open = Open(workshop, midnight);
+        var hours = Open(workshop, midnight);
         var at = (now - midnight).TotalMinutes;
-        var plan = fromNow ? StepPlanning.FromNow(chains, open, at) : StepPlanning.Backwards(chains, open, at);
+        var plan = fromNow ? StepPlanning.FromNow(chains, hours, at) : StepPlanning.Backwards(chains, hours, at);
         return View(plan, todo, workshop, now, fromNow || plan.Late.Count > 0, runs.Count(r => !made.ContainsKey(r.Id)), leftOut);
     }
 

@@ -17,7 +17,7 @@ internal sealed class JobStages(
     /// <summary>How far all runs are, by id, however long it takes to work them out.</summary>
     public async Task<IReadOnlyDictionary<string, MakingView>> Whole(CancellationToken stop)
     {
-        var (there, before) = (await index.Headings(DocumentKinds.Run, stop), -1);
+        var (there, before) = (await Open(stop), -1);
         while ((all?.Count ?? 0) is var known && known < there.Count && known > before)
         {
             (before, all) = (known, null);
@@ -25,6 +25,13 @@ internal sealed class JobStages(
         }
 
         return await OfAll(stop);
+    }
+
+    /// <summary>The runs of jobs that are not put away.</summary>
+    private async Task<IReadOnlyList<Heading>> Open(CancellationToken stop)
+    {
+        var away = (await index.PutAway(stop)).Runs;
+        return [.. (await index.Headings(DocumentKinds.Run, stop)).Where(r => !away.Contains(r.Id))];
     }
 
     /// <summary>How far runs are, by id; those that are not worked out in time are missing.</summary>
@@ -35,8 +42,8 @@ internal sealed class JobStages(
             return all;
         }
 
-        var made = await makings.Of(await index.Headings(DocumentKinds.Run, stop), stop);
-        var ticked = (await library.All(DocumentKinds.Making, stop)).ToDictionary(m => m.Id, StringComparer.Ordinal);
+        var made = await makings.Of(await Open(stop), stop);
+        var ticked = (await library.Some(DocumentKinds.Making, made.Keys, stop)).ToDictionary(m => m.Id, StringComparer.Ordinal);
         var (book, cut) = (await memory.Book(stop), new CutCounts(await released.All(index, library, stop)));
         return all = made.ToDictionary(
             m => m.Key,

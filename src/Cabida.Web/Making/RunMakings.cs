@@ -47,7 +47,7 @@ internal sealed class RunMakings(
     /// <summary>A run's making, kept or worked out.</summary>
     public async Task<RunMaking> Of(ReadRun run, CancellationToken stop)
     {
-        var rows = await kept.Of(DocumentKinds.Making, stop);
+        var rows = await kept.Of(DocumentKinds.Making, [run.Id], stop);
         return Find(rows.GetValueOrDefault(run.Id), run.Revision) ?? await Make(run, stop);
     }
 
@@ -55,7 +55,7 @@ internal sealed class RunMakings(
     public async Task<IReadOnlyDictionary<string, RunMaking>> Of(IReadOnlyList<Heading> runs, CancellationToken stop)
     {
         ArgumentNullException.ThrowIfNull(runs);
-        var rows = await kept.Of(DocumentKinds.Making, stop);
+        var rows = await kept.Of(DocumentKinds.Making, [.. runs.Select(r => r.Id)], stop);
         var (found, spent) = (new Dictionary<string, RunMaking>(StringComparer.Ordinal), Stopwatch.StartNew());
         foreach (var run in runs)
         {

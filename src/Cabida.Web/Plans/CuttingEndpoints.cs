@@ -99,7 +99,7 @@ internal static class CuttingEndpoints
                     var all = await released.All(index, library, stop);
                     var cut = new CutAlready(all);
                     var films = new List<WaitingFilm>();
-                    var ids = wanted ?? [.. (await index.Headings(DocumentKinds.Run, stop)).Select(r => r.Id)];
+                    var ids = wanted ?? await waiting.Open(stop);
                     var read = await waiting.Of(ids, false, stop);
                     foreach (var film in await library.All(DocumentKinds.Film, stop))
                     {

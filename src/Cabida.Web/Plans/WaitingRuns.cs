@@ -44,9 +44,24 @@ internal sealed class WaitingRuns(
     /// <summary>So long an answer about all jobs may wait for names that are not set yet.</summary>
     private static readonly TimeSpan AtOnce = TimeSpan.FromSeconds(2);
 
-    /// <summary>The ids of the runs that name a film.</summary>
-    public async Task<IReadOnlyList<string>> Naming(string filmId, CancellationToken stop) =>
-        [.. (await index.Referring(DocumentKinds.Run, DocumentKinds.Film, stop))[filmId].Distinct(StringComparer.Ordinal)];
+    /// <summary>The ids of the runs that name a film, without those whose jobs are put away.</summary>
+    public async Task<IReadOnlyList<string>> Naming(string filmId, CancellationToken stop)
+    {
+        var away = (await index.PutAway(stop)).Runs;
+        return
+        [
+            .. (await index.Referring(DocumentKinds.Run, DocumentKinds.Film, stop))[filmId]
+                .Distinct(StringComparer.Ordinal)
+                .Where(r => !away.Contains(r)),
+        ];
+    }
+
+    /// <summary>The ids of all runs whose jobs are not put away.</summary>
+    public async Task<IReadOnlyList<string>> Open(CancellationToken stop)
+    {
+        var away = (await index.PutAway(stop)).Runs;
+        return [.. (await index.Headings(DocumentKinds.Run, stop)).Select(r => r.Id).Where(r => !away.Contains(r))];
+    }
 
     /// <summary>Runs with their pieces.</summary>
     /// <param name="ids">The runs; what is gone, or cannot be read, is left out.</param>

@@ -4,7 +4,8 @@ using Cabida.Store;
 namespace Cabida.Web.Safekeeping;
 
 /// <summary>Has a copy made at every start and once a day, of a library that was changed since the last.</summary>
-internal sealed partial class DailyCopies(LibraryState state, Copying copying, TimeProvider clock, ILogger<DailyCopies> log) : BackgroundService
+internal sealed partial class DailyCopies(LibraryState state, Copying copying, TimeProvider clock, ILogger<DailyCopies> log)
+    : BackgroundService
 {
     /// <summary>How often is looked whether a day has gone by; what could not be copied is tried again then.</summary>
     private static readonly TimeSpan LookEvery = TimeSpan.FromMinutes(20);

@@ -16,10 +16,12 @@ internal sealed class LibraryInUseException(string message) : Exception(message)
 internal sealed class InstanceLock(DataFolder folder) : IDisposable
 {
     /// <summary>So long one that is just ending is waited for.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(5);
     private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(100);
 
     private FileStream? held;
+
+    private string Note => folder.Lock + ".json";
 
     /// <summary>Who holds it, for whoever comes second.</summary>
     private sealed record Holder(int Process, string At, DateTime Since);
@@ -35,9 +37,8 @@ internal sealed class InstanceLock(DataFolder folder) : IDisposable
             try
             {
                 held = new FileStream(folder.Lock, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
-                held.SetLength(0);
-                JsonSerializer.Serialize(held, new Holder(Environment.ProcessId, address, now));
-                held.Flush();
+                // What is locked cannot be read: who holds it is told beside it.
+                File.WriteAllBytes(Note, JsonSerializer.SerializeToUtf8Bytes(new Holder(Environment.ProcessId, address, now)));
             }
             catch (IOException fault) when (IsTaken(fault))
             {
@@ -75,8 +76,7 @@ internal sealed class InstanceLock(DataFolder folder) : IDisposable
         var at = "";
         try
         {
-            using var file = new FileStream(folder.Lock, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete);
-            if (JsonSerializer.Deserialize<Holder>(file) is { } holder)
+            if (JsonSerializer.Deserialize<Holder>(File.ReadAllBytes(Note)) is { } holder)
             {
                 at = $" at {holder.At} since {holder.Since.ToLocalTime():yyyy-MM-dd HH:mm} (process {holder.Process})";
             }

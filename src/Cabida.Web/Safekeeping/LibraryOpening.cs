@@ -3,6 +3,7 @@ using Cabida.Store;
 using Cabida.Web.Demo;
 using Cabida.Web.Serving;
 using Cabida.Web.Typefaces;
+using Microsoft.Data.Sqlite;
 
 namespace Cabida.Web.Safekeeping;
 
@@ -80,6 +81,8 @@ internal sealed partial class LibraryOpening(
     {
         Directory.CreateDirectory(folder.Path);
         await instance.Take(configuration["Urls"] ?? "", clock.GetUtcNow().UtcDateTime);
+        // A connection that is kept for later would go on with a file that is moved away.
+        SqliteConnection.ClearAllPools();
         if (new LibraryRestore(folder.Path).Finish() is { } aside)
         {
             machine.Change(m => m with { Line = MachineFile.FreshLine() });

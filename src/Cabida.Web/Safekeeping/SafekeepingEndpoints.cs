@@ -108,21 +108,21 @@ internal static class SafekeepingEndpoints
                         await copying.MakeIfChanged(CopyOccasion.Restore, stop);
                     }
 
-                    await Task.Run(() => new LibraryRestore(folder.Path).Begin(path, clock.GetUtcNow().UtcDateTime), CancellationToken.None);
+                    await Task.Run(
+                        () => new LibraryRestore(folder.Path).Begin(path, clock.GetUtcNow().UtcDateTime),
+                        CancellationToken.None
+                    );
                     restarting.Ask();
                     return TypedResults.Accepted((string?)null);
                 }
             )
             .WithName("BringBackCopy");
 
-        safe.MapPost(
-                "/open",
-                async Task<Ok<SafekeepingView>> (LibraryOpening opening, SafekeepingReader reader, CancellationToken stop) =>
-                {
-                    await opening.Open(stop: stop);
-                    return TypedResults.Ok(reader.Read());
-                }
-            )
+        safe.MapPost("/open", async Task<Ok<SafekeepingView>> (LibraryOpening opening, SafekeepingReader reader, CancellationToken stop) =>
+            {
+                await opening.Open(stop: stop);
+                return TypedResults.Ok(reader.Read());
+            })
             .WithName("OpenLibrary");
 
         safe.MapPost(

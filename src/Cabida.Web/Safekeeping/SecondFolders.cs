@@ -18,17 +18,17 @@ internal static class SecondFolders
 
         try
         {
-            var (folder, own) = (Real(path), Real(data.Path));
-            if (folder == own || folder.StartsWith(own + Path.DirectorySeparatorChar, StringComparison.Ordinal))
-            {
-                return Phrase.Say($"That is where the library itself lies. A second copy belongs elsewhere, best on another disk.");
-            }
-
             if (!Directory.Exists(path))
             {
                 return File.Exists(path)
                     ? Phrase.Say($"That is a file, not a folder.")
                     : Phrase.Say($"There is no such folder. Make it first, or plug its disk in.");
+            }
+
+            var (folder, own) = (Real(path), Real(data.Path));
+            if (folder == own || folder.StartsWith(own + Path.DirectorySeparatorChar, StringComparison.Ordinal))
+            {
+                return Phrase.Say($"That is where the library itself lies. A second copy belongs elsewhere, best on another disk.");
             }
 
             var trial = Path.Combine(path, $".cabida-{Guid.NewGuid():N}");
@@ -38,7 +38,9 @@ internal static class SecondFolders
         }
         catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
         {
-            return Phrase.Say($"Nothing can be written there. See that the folder belongs to you, and that its disk is not read-only or full.");
+            return Phrase.Say(
+                $"Nothing can be written there. See that the folder belongs to you, and that its disk is not read-only or full."
+            );
         }
     }
 

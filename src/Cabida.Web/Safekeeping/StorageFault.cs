@@ -17,7 +17,10 @@ internal static class StorageFault
         {
             null => null,
             SqliteException sqlite => LibraryCheck.FaultOf(sqlite),
-            UnauthorizedAccessException or IOException { InnerException: not System.Net.Sockets.SocketException } => new LibraryFault(LibraryFaultKind.Closed, WithoutPath(fault.Message)),
+            UnauthorizedAccessException or IOException { InnerException: not System.Net.Sockets.SocketException } => new LibraryFault(
+                LibraryFaultKind.Closed,
+                WithoutPath(fault.Message)
+            ),
             _ => Of(fault.InnerException),
         };
 

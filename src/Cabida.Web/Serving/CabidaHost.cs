@@ -43,9 +43,7 @@ internal static class CabidaHost
     private static WebApplication Build(string[] args)
     {
         // Settings lie beside the application, wherever it is started from.
-        var builder = WebApplication.CreateBuilder(
-            new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory }
-        );
+        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
         builder.WebHost.ConfigureKestrel(k => k.AddServerHeader = false);
         OnLoopbackOnly(builder.Configuration["Urls"] ?? "");
         builder.Services.AddCabida(builder.Configuration);

@@ -10,6 +10,7 @@ using Cabida.Web.Machines;
 using Cabida.Web.Making;
 using Cabida.Web.Motifs;
 using Cabida.Web.Orders;
+using Cabida.Web.Past;
 using Cabida.Web.Pictures;
 using Cabida.Web.Plans;
 using Cabida.Web.Proofs;
@@ -77,6 +78,7 @@ internal static class CabidaRoutes
         api.MapWeeding();
         api.MapLengths();
         api.MapFinding();
+        api.MapPast();
         api.MapDemo();
     }
 }

@@ -18,6 +18,7 @@ using Cabida.Web.Library;
 using Cabida.Web.Machines;
 using Cabida.Web.Making;
 using Cabida.Web.Orders;
+using Cabida.Web.Past;
 using Cabida.Web.Plans;
 using Cabida.Web.Proofs;
 using Cabida.Web.Runs;
@@ -34,9 +35,7 @@ internal static class CabidaServices
 {
     public static void AddCabida(this IServiceCollection services, IConfiguration configuration)
     {
-        services.AddSerilog(log =>
-            log.ReadFrom.Configuration(configuration).WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
-        );
+        services.AddSerilog(log => log.ReadFrom.Configuration(configuration).WriteTo.Console(formatProvider: CultureInfo.InvariantCulture));
         services.ConfigureHttpJsonOptions(o => ApiJson.Configure(o.SerializerOptions));
         services.AddOpenApi(o => o.AddSchemaTransformer<WholeValues>());
         services.AddProblemDetails();
@@ -133,5 +132,6 @@ internal static class CabidaServices
         services.AddScoped<DemoLibrary>();
         services.AddScoped<DemoDay>();
         services.AddViews();
+        services.AddPast();
     }
 }

@@ -119,7 +119,9 @@ public sealed class BringingBackTests : IDisposable
         var answer = await served.Client.PostAsync($"/api/safekeeping/copies/{copy}/bring-back", null);
         answer.StatusCode.ShouldBe(HttpStatusCode.Conflict);
         (await Names(served)).ShouldBe(["Kept"]);
-        (await served.Client.PostAsync("/api/safekeeping/copies/..%2Fcabida.db/bring-back", null)).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await served.Client.PostAsync("/api/safekeeping/copies/..%2Fcabida.db/bring-back", null)).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
     }
 
     [Fact]
@@ -131,7 +133,8 @@ public sealed class BringingBackTests : IDisposable
         (await Chosen(served, second)).ShouldContain("no such folder");
         (await Chosen(served, data)).ShouldContain("where the library itself lies");
         (await Chosen(served, "second")).ShouldContain("from the root on");
-        (await Chosen(served, Path.Combine(data, "machine.json"))).ShouldContain("where the library itself lies");
+        (await Chosen(served, Path.Combine(data, "copies"))).ShouldContain("where the library itself lies");
+        (await Chosen(served, Path.Combine(data, "machine.json"))).ShouldContain("a file, not a folder");
         Directory.CreateDirectory(second);
         try
         {

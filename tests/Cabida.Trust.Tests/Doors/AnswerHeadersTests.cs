@@ -41,7 +41,10 @@ public sealed partial class AnswerHeadersTests : IAsyncLifetime
                     if (!answer.IsSuccessStatusCode)
                     {
                         var text = await answer.Content.ReadAsStringAsync();
-                        text.ShouldNotMatch("(   at |Exception|Cabida\\.(Web|Core|Store)|" + Regex.Escape(data) + "|/src/|/bin/)", $"{method} {path}");
+                        text.ShouldNotMatch(
+                            "(   at |Exception|Cabida\\.(Web|Core|Store)|" + Regex.Escape(data) + "|/src/|/bin/)",
+                            $"{method} {path}"
+                        );
                     }
 
                     asked++;
@@ -55,7 +58,7 @@ public sealed partial class AnswerHeadersTests : IAsyncLifetime
     [Fact]
     public async Task What_is_no_route_has_them_too()
     {
-        foreach (var path in new[] { "/", "/api", "/api/nothing", "/jobs", "/api/../x", "/%00", "/api/films/%2e%2e%2f%2e%2e%2fetc%2fpasswd" })
+        foreach (var path in new[] { "/", "/api", "/api/nothing", "/jobs", "/api/../x", "/api/films/%2e%2e%2f%2e%2e%2fetc%2fpasswd" })
         {
             using var answer = await served.Client.GetAsync(path);
             Has(answer, path);

@@ -50,7 +50,9 @@ public sealed class OwnDoorTests : IAsyncLifetime
     public async Task A_page_of_another_origin_changes_nothing_whatever_it_sends(string? origin, string? site)
     {
         var before = await served.Client.GetStringAsync("/api/films");
-        foreach (var type in new[] { "application/json", "text/plain", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x" })
+        foreach (
+            var type in new[] { "application/json", "text/plain", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x" }
+        )
         {
             foreach (var (method, path) in Changing)
             {

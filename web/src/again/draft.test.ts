@@ -19,7 +19,7 @@ const run = (id: string, heading = ''): Schemas['AgainRun'] => ({
 const [mugs, shirts] = [run('mugs'), run('shirts', 'name\tsize')];
 
 const view: Schemas['AgainView'] = {
-  job: { name: 'Crew day 2026', customer: 'The museum', due: '2026-12-05', note: '', dueAt: '', orderId: '' },
+  job: { name: 'Crew day 2026', customer: 'The museum', due: '2026-12-05', note: '', dueAt: '', orderId: '', isPutAway: false },
   name: 'Crew day 2027',
   runs: [mugs, shirts],
 };

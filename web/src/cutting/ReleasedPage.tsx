@@ -46,6 +46,7 @@ function Released({ id }: { id: string }) {
         about={`${load.name} · ${load.film.name} · released ${load.releasedAt} UTC`}
         undo={undo}
         redo={redo}
+        past={`/past/load/${id}`}
       />
       <Conflict words={conflict} takeTheirs={takeTheirs} keepMine={keepMine} />
       {view.changed.length > 0 && (

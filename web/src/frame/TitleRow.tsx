@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { Problem } from '../api/client';
 import { useKeys } from './useKeys';
 
@@ -8,10 +9,12 @@ interface Props {
   children?: ReactNode;
   undo?: () => void;
   redo?: () => void;
+  /** Where it is told what the thing of this page was. */
+  past?: string;
 }
 
 /** The title of a page, what it is about, undo and redo, and what can be done with it. */
-export function TitleRow({ title, about, children, undo, redo }: Props) {
+export function TitleRow({ title, about, children, undo, redo, past }: Props) {
   useKeys(undo && redo ? { 'ctrl+z': undo, 'ctrl+shift+z': redo, 'ctrl+y': redo } : {});
   return (
     <div className="title-row">
@@ -25,6 +28,11 @@ export function TitleRow({ title, about, children, undo, redo }: Props) {
           <button type="button" className="quiet" onClick={redo}>
             Redo
           </button>
+          {past && (
+            <Link to={past} className="quiet" title="What it was, when, and the way back">
+              Past
+            </Link>
+          )}
         </div>
       )}
       {children}

@@ -62,6 +62,7 @@ function Ordering({ id }: { id: string }) {
         }
         undo={job.undo}
         redo={job.redo}
+        past={`/past/job/${id}`}
       >
         <JobNeeds runs={view.runs} />
         <Link to={`/jobs/${id}/cards`} className="btn btn-sm btn-line">
@@ -75,6 +76,9 @@ function Ordering({ id }: { id: string }) {
         <Link to={`/jobs/${id}/quotation`} className="btn btn-sm btn-line">
           Quotation
         </Link>
+        <Button size="sm" variant="line" onClick={() => set({ isPutAway: !document.isPutAway })}>
+          {document.isPutAway ? 'Take it out again' : 'Put away'}
+        </Button>
         <Button
           size="sm"
           variant="line"
@@ -86,6 +90,11 @@ function Ordering({ id }: { id: string }) {
         </Button>
       </TitleRow>
       <Conflict words={job.conflict} takeTheirs={job.takeTheirs} keepMine={job.keepMine} />
+      {document.isPutAway && (
+        <p className="conflict">
+          This job is put away: it is out of the week, the day and what waits to be cut. <Link to="/jobs/put-away">All that are</Link>
+        </p>
+      )}
       <div className="job-fields">
         <label>
           For

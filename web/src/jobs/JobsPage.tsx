@@ -47,7 +47,7 @@ export function JobsPage() {
           </Link>
         )}
       </TitleRow>
-      {data.jobs.length + data.broken.length === 0 && (
+      {data.jobs.length + data.broken.length + data.putAway === 0 && (
         <div className="empty">
           <p>No job yet. A job is an order: who wants it, for when, and its runs of names.</p>
           <p>
@@ -62,6 +62,13 @@ export function JobsPage() {
       {drawnOf(groupsOf(data.jobs, data.today)).map(({ group, drawn }) => (
         <WeekGroup key={group.key} group={group} drawn={drawn} />
       ))}
+      {data.putAway > 0 && (
+        <p className="soft put-away-note">
+          <Link to="/jobs/put-away">
+            {data.putAway} {data.putAway === 1 ? 'job is' : 'jobs are'} put away
+          </Link>
+        </p>
+      )}
       <NewJob />
     </div>
   );

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { answer, api } from '../api/client';
 import { minutesSaid } from '../making/minutes';
@@ -39,6 +39,7 @@ export function WeekGroup({ group, drawn }: { group: Group; drawn: number }) {
         <summary>
           Packed <span className="count">{group.jobs.length}</span>
         </summary>
+        <PutAllAway ids={group.jobs.map((j) => j.id)} />
         {body}
       </details>
     );
@@ -52,6 +53,23 @@ export function WeekGroup({ group, drawn }: { group: Group; drawn: number }) {
       </h2>
       {body}
     </section>
+  );
+}
+
+/** Puts all that is packed away at once. */
+function PutAllAway({ ids }: { ids: readonly string[] }) {
+  const cache = useQueryClient();
+  const put = useMutation({
+    mutationFn: () => answer(api.POST('/api/jobs/put-away', { body: { ids: [...ids], away: true } })),
+    onSuccess: () => void cache.invalidateQueries({ queryKey: ['jobs'] }),
+  });
+  return (
+    <p className="put-away-note">
+      <button type="button" className="btn btn-sm btn-line" disabled={put.isPending} onClick={() => put.mutate()}>
+        Put {ids.length === 1 ? 'it' : `all ${ids.length}`} away
+      </button>
+      {put.error && <span className="echo problem"> {put.error.message}</span>}
+    </p>
   );
 }
 

@@ -64,6 +64,7 @@ function Composed({ id, motif, atHand }: { id: string; motif: MotifDocument; atH
         about={view.usedBy.length ? `used by ${view.usedBy.join(', ')}` : 'not used yet'}
         undo={motif.undo}
         redo={motif.redo}
+        past={`/past/motif/${id}`}
       >
         <Copy id={id} />
         <Remove id={id} name={document.name} inUse={view.usedBy.length > 0} settled={motif.settled} />

@@ -49,6 +49,7 @@ function Offering({ id }: { id: string }) {
         about={<Link to="/jobs/offers">All offers</Link>}
         undo={offer.undo}
         redo={offer.redo}
+        past={`/past/offer/${id}`}
       >
         <button type="button" className="btn btn-sm btn-line" onClick={() => remove.mutate()}>
           Remove the offer

@@ -58,6 +58,7 @@ function Ordered({ id }: { id: string }) {
         }
         undo={order.undo}
         redo={order.redo}
+        past={`/past/order/${id}`}
       >
         <button type="button" className="btn btn-sm btn-line" onClick={() => edit((o) => ({ ...o, isAside: !o.isAside }))}>
           {document.isAside ? 'Bring it back' : 'Put it aside'}

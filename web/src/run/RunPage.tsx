@@ -56,6 +56,7 @@ function Running({ id, at }: { id: string; at: string }) {
         }
         undo={run.undo}
         redo={run.redo}
+        past={`/past/run/${id}`}
       >
         <ReadinessLine id={id} at={at === 'fit' ? chosen : undefined} />
         <nav className="four-views" aria-label="Views of the run">

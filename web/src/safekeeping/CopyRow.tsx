@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { momentSaid } from '../past/moments';
 import { useBringBack, useSafekeepingDeeds } from './useSafekeeping';
-import { agoSaid, momentSaid, OCCASIONS, sizeSaid, type Copy } from './words';
+import { agoSaid, OCCASIONS, sizeSaid, type Copy } from './words';
 
 /** A copy: when and why it was made, what it holds, and what can be done with it. */
 export function CopyRow({ copy, now, isAside }: { copy: Copy; now: Date; isAside: boolean }) {

@@ -5,7 +5,7 @@ import { opened } from '../api/standing';
 import { Waiting } from '../frame/TitleRow';
 import { CopiesTable } from './CopiesTable';
 import { useSafekeeping, useSafekeepingDeeds } from './useSafekeeping';
-import { momentSaid } from './words';
+import { momentSaid } from '../past/moments';
 
 const LOOK_EVERY_MS = 4000;
 

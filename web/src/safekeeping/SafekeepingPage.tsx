@@ -1,5 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { TitleRow, Waiting } from '../frame/TitleRow';
+import { Drawer } from '../past/Drawer';
 import { CopiesTable } from './CopiesTable';
 import { SecondFolderCard } from './SecondFolderCard';
 import { useSafekeeping, useSafekeepingDeeds } from './useSafekeeping';
@@ -48,6 +49,7 @@ export function SafekeepingPage() {
         </section>
         <div className="column">
           <SecondFolderCard view={view} />
+          <Drawer />
           {view.aside.length > 0 && (
             <section className="card" aria-label="Set aside">
               <h2>Set aside</h2>

@@ -23,17 +23,6 @@ export function agoSaid(at: string, now: Date): string {
   return `${Math.round(days / 30)} months ago`;
 }
 
-/** A moment as it stands in a list: Tue 1 Dec 2026, 20:31. */
-export const momentSaid = (at: string) =>
-  new Date(at).toLocaleString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-  });
-
 /** Why a copy was made. */
 export const OCCASIONS: Record<Copy['occasion'], string> = {
   start: 'at a start',

@@ -64,6 +64,7 @@ function Measuring({ id }: { id: string }) {
         about={`${SURFACES[document.surface].toLowerCase()}${document.retired ? ', retired' : ''}${document.jobId ? ', for one job only' : ''} · ${used}`}
         undo={blank.undo}
         redo={blank.redo}
+        past={`/past/blank/${id}`}
       >
         <BlankDeeds id={id} blank={document} edit={edit} inUse={view.usedBy.length > 0} settled={blank.settled} />
       </TitleRow>

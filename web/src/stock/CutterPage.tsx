@@ -61,6 +61,7 @@ function Found({ id }: { id: string }) {
         about="What it really reaches, and what comes out of it"
         undo={undo}
         redo={redo}
+        past={`/past/cutter/${id}`}
       >
         <button
           type="button"

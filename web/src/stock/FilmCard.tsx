@@ -66,6 +66,7 @@ export function FilmCard({ id }: { id: string }) {
         name={film.name}
         onName={(name) => set({ name })}
         undo={undo}
+        past={`/past/film/${id}`}
         usedBy={view.usedBy}
         remove={() => remove.mutate()}
       >

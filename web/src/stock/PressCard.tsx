@@ -58,6 +58,7 @@ export function PressCard({ id }: { id: string }) {
         name={press.name}
         onName={(name) => set({ name })}
         undo={undo}
+        past={`/past/press/${id}`}
         usedBy={view.usedBy}
         remove={() => remove.mutate()}
       />

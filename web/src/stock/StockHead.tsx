@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
 
 interface Props {
   /** What the field of the name is called. */
@@ -7,6 +8,8 @@ interface Props {
   name: string;
   onName: (name: string) => void;
   undo: () => void;
+  /** Where it is told what it was. */
+  past: string;
   /** What uses it: it cannot be removed then. */
   usedBy: readonly string[];
   remove: () => void;
@@ -15,7 +18,7 @@ interface Props {
 }
 
 /** The head of a card of the stock: its name, one step back, and away with it. */
-export function StockHead({ label, name, onName, undo, usedBy, remove, children }: Props) {
+export function StockHead({ label, name, onName, undo, past, usedBy, remove, children }: Props) {
   return (
     <div className="stock-name">
       {children}
@@ -23,6 +26,9 @@ export function StockHead({ label, name, onName, undo, usedBy, remove, children 
       <button type="button" className="quiet" onClick={undo}>
         Undo
       </button>
+      <Link to={past} className="quiet" aria-label={`The past of ${name}`}>
+        Past
+      </Link>
       <button
         type="button"
         className="quiet"
