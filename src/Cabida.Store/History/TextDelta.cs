@@ -64,6 +64,28 @@ internal static class TextDelta
         return text.ToArray();
     }
 
+    /// <summary>The parts of a difference: what is copied from where, and bytes of its own.</summary>
+    public static List<(int From, int Length, byte[]? Own)> PartsOf(ReadOnlySpan<byte> delta)
+    {
+        var parts = new List<(int, int, byte[]?)>();
+        while (delta.Length > 0)
+        {
+            var head = Read(ref delta);
+            var length = head >> 1;
+            if ((head & 1) == 1)
+            {
+                parts.Add((Read(ref delta), length, null));
+            }
+            else
+            {
+                parts.Add((0, length, delta[..length].ToArray()));
+                delta = delta[length..];
+            }
+        }
+
+        return parts;
+    }
+
     /// <summary>
     /// The longest run about a place of the text that the base has where it would go on, or about a block that it has once.
     /// </summary>

@@ -13,7 +13,7 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
     /// <summary>All jobs.</summary>
     public async Task<WeekView> All(CancellationToken stop)
     {
-        var away = (await index.PutAway(stop)).Jobs;
+        var away = (await stages.Away(stop)).Jobs;
         var all = await library.ListSome(
             DocumentKinds.Job,
             (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).Where(j => !away.Contains(j)),
@@ -62,7 +62,8 @@ internal sealed class WeekReader(Cabida.Store.Library library, LibraryIndex inde
     )
     {
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
-        var runs = await index.Headings(DocumentKinds.Run, stop);
+        // Of a job that is put away nothing is left to do, and nothing is worked out.
+        var runs = await stages.Open(stop);
         var places = runs.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i, StringComparer.Ordinal);
         var views = await stages.OfAll(stop);
         return

@@ -21,14 +21,14 @@ internal sealed class DayPlanner(Cabida.Store.Library library, LibraryIndex inde
         var now = clock.GetLocalNow().DateTime;
         var midnight = now.Date;
         var workshop = (await library.Find(DocumentKinds.Workshop, Workshop.Only, stop))?.Document ?? Workshop.Unnamed;
-        var away = (await index.PutAway(stop)).Jobs;
+        var away = (await stages.Away(stop)).Jobs;
         var open = (await index.Headings(DocumentKinds.Job, stop)).Select(j => j.Id).Where(j => !away.Contains(j));
         var jobs = (await library.Some(DocumentKinds.Job, open, stop)).ToDictionary(j => j.Id, j => j.Document, StringComparer.Ordinal);
         var ofJob = await index.Referring(DocumentKinds.Run, DocumentKinds.Job, stop);
         var jobOf = jobs
             .Keys.SelectMany(j => ofJob[j].Select(r => (Run: r, Job: j)))
             .ToDictionary(p => p.Run, p => jobs[p.Job], StringComparer.Ordinal);
-        var runs = (await index.Headings(DocumentKinds.Run, stop)).Where(r => jobOf.ContainsKey(r.Id)).ToList();
+        var runs = (await stages.Open(stop)).Where(r => jobOf.ContainsKey(r.Id)).ToList();
         var made = await stages.OfAll(stop);
         var (todo, leftOut) = (new List<Todo>(), new List<LeftOut>());
         foreach (var run in runs.Where(r => made.ContainsKey(r.Id)))

@@ -13,6 +13,8 @@ internal sealed class JobStages(
 )
 {
     private Dictionary<string, MakingView>? all;
+    private IReadOnlyList<Heading>? open;
+    private PutAway? away;
 
     /// <summary>How far all runs are, by id, however long it takes to work them out.</summary>
     public async Task<IReadOnlyDictionary<string, MakingView>> Whole(CancellationToken stop)
@@ -27,11 +29,14 @@ internal sealed class JobStages(
         return await OfAll(stop);
     }
 
-    /// <summary>The runs of jobs that are not put away.</summary>
-    private async Task<IReadOnlyList<Heading>> Open(CancellationToken stop)
+    /// <summary>What is put away.</summary>
+    public async Task<PutAway> Away(CancellationToken stop) => away ??= await index.PutAway(stop);
+
+    /// <summary>The runs of jobs that are not put away, the oldest first.</summary>
+    public async Task<IReadOnlyList<Heading>> Open(CancellationToken stop)
     {
-        var away = (await index.PutAway(stop)).Runs;
-        return [.. (await index.Headings(DocumentKinds.Run, stop)).Where(r => !away.Contains(r.Id))];
+        var runs = (await Away(stop)).Runs;
+        return open ??= [.. (await index.Headings(DocumentKinds.Run, stop)).Where(r => !runs.Contains(r.Id))];
     }
 
     /// <summary>How far runs are, by id; those that are not worked out in time are missing.</summary>

@@ -23,4 +23,8 @@ internal sealed record RunMaking(
     IReadOnlyList<MadePiece> Pieces,
     bool IsAbout,
     bool IsShown
-);
+)
+{
+    /// <summary>Of a run that cannot be read: nothing is known of it.</summary>
+    public static RunMaking Unknown { get; } = new(null, [], [], true, false);
+}

@@ -8,6 +8,7 @@ using Cabida.Core.Proofs;
 using Cabida.Core.Steps;
 using Cabida.Core.Stock;
 using Cabida.Core.Waste;
+using Cabida.Core.Wording;
 using Cabida.Store;
 using Cabida.Store.Rows;
 using Cabida.Web.Library;
@@ -63,13 +64,26 @@ internal sealed class RunMakings(
             {
                 found[run.Id] = known;
             }
-            else if (spent.Elapsed < Patience && await reader.Find(run.Id, stop) is { } read)
+            else if (spent.Elapsed < Patience)
             {
-                found[run.Id] = await Make(read, stop);
+                found[run.Id] = await MakeOrUnknown(run.Id, stop);
             }
         }
 
         return found;
+    }
+
+    /// <summary>A run's making worked out; one that cannot be read, with all it pins, takes no other with it.</summary>
+    private async Task<RunMaking> MakeOrUnknown(string id, CancellationToken stop)
+    {
+        try
+        {
+            return await reader.Find(id, stop) is { } read ? await Make(read, stop) : RunMaking.Unknown;
+        }
+        catch (NotWorkableException)
+        {
+            return RunMaking.Unknown;
+        }
     }
 
     /// <summary>Keeps what a run's plans tell of its loads.</summary>

@@ -14,6 +14,9 @@ internal interface IPastOf
     /// <summary>A state of a document held against an earlier one, and the document as it is now against it; null where it never was.</summary>
     Task<PastStateView?> State(string id, int revision, int since, CancellationToken stop);
 
+    /// <summary>What is different in an archive from a document as it is here; null where one of both cannot be read or is not there.</summary>
+    Task<Differences?> AgainstArchive(Archive archive, string id, CancellationToken stop);
+
     /// <summary>Has a document be again as it was.</summary>
     Task<Written<object>> BringBack(string id, int revision, int madeFrom, CancellationToken stop);
 }
@@ -56,6 +59,20 @@ internal sealed class PastOf<T, TView>(
         catch (NotWorkableException unread)
         {
             return new PastStateView(revision, since, Differences.None, Differences.None, null, null, unread.Reason);
+        }
+    }
+
+    public async Task<Differences?> AgainstArchive(Archive archive, string id, CancellationToken stop)
+    {
+        try
+        {
+            return await library.Find(kind, id, stop) is { } here && archive.Read(kind, id) is { } there
+                ? DocumentDifferences.Of(here.Document, there, await known.Read(stop))
+                : null;
+        }
+        catch (NotWorkableException)
+        {
+            return null;
         }
     }
 

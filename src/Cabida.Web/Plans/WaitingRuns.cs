@@ -75,7 +75,11 @@ internal sealed class WaitingRuns(
         var waiting = new List<WaitingRun>();
         foreach (var stored in runs)
         {
-            var run = await reader.Read(stored, stop);
+            if (await Readable(stored, stop) is not { } run)
+            {
+                continue;
+            }
+
             var job = jobs.GetValueOrDefault(run.Run.SetUp.JobId, "");
             if (run.Basis is null)
             {
@@ -129,6 +133,19 @@ internal sealed class WaitingRuns(
         }
 
         return waiting;
+    }
+
+    /// <summary>A run with what it pins; null where some of that cannot be read, which its own page tells.</summary>
+    private async Task<ReadRun?> Readable(Stored<Core.Runs.Run> stored, CancellationToken stop)
+    {
+        try
+        {
+            return await reader.Read(stored, stop);
+        }
+        catch (NotWorkableException)
+        {
+            return null;
+        }
     }
 
     private static HeldBack WhyHeld(ReadRun run, CheckedPiece piece) =>

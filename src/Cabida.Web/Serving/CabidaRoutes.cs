@@ -33,6 +33,7 @@ internal static class CabidaRoutes
         app.MapOpenApi("/api/{documentName}.json");
         var api = app.MapGroup("/api").AddEndpointFilter<Gate>();
         api.MapSafekeeping();
+        api.MapArchives();
         api.MapBlanks();
         api.MapBlankFiles();
         api.MapStrain();

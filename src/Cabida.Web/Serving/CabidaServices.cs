@@ -49,6 +49,7 @@ internal static class CabidaServices
         services.AddSingleton<LibraryOpening>();
         services.AddSingleton<Copying>();
         services.AddSingleton<SafekeepingReader>();
+        services.AddSingleton<ArchiveDesk>();
         services.AddSingleton<Restarting>();
         services.AddSingleton<ShippedTypefaces>();
         services.AddSingleton<LibraryTypefaces>();
