@@ -30,6 +30,9 @@ public sealed class ViewsTests : IDisposable
         ("/jobs/fernhollow-crew/again", ".again-two"),
         ("/jobs/orders", ".orders-layout"),
         ("/jobs/offers/crew-mug", ".offer-page"),
+        ("/jobs/put-away", ".put-away .empty"),
+        ("/past/blank/enamel-mug", ".past-drawing svg"),
+        ("/safekeeping", ".copies tbody tr"),
     ];
 
     private readonly Workshop shop = new(demo: true);

@@ -10,6 +10,7 @@ namespace Cabida.Browser.Tests;
 /// <summary>The real application in its own process on a library of its own, and headless Chromium looking at it.</summary>
 public sealed class Workshop : IDisposable
 {
+    private const string Answers = "/api/cutters";
     private readonly string folder = Path.Combine(Path.GetTempPath(), $"cabida-{Guid.NewGuid():N}");
     private readonly int port = FreePort();
     private readonly int cutterPort = FreePort();
@@ -64,11 +65,12 @@ public sealed class Workshop : IDisposable
 
     /// <summary>Stops the application and starts it again on the same library.</summary>
     /// <param name="meanwhile">What is done while it does not run.</param>
-    public void Restart(Action? meanwhile = null)
+    /// <param name="answers">What it answers once it has started.</param>
+    public void Restart(Action? meanwhile = null, string answers = Answers)
     {
         Stop();
         meanwhile?.Invoke();
-        Start();
+        Start(answers);
     }
 
     /// <summary>Starts the cutter stand-in, a process of its own.</summary>
@@ -111,7 +113,7 @@ public sealed class Workshop : IDisposable
         Directory.Delete(folder, recursive: true);
     }
 
-    private void Start()
+    private void Start(string answers = Answers)
     {
         var dll = Path.Combine(AppContext.BaseDirectory, "Cabida.Web.dll");
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
@@ -144,7 +146,7 @@ public sealed class Workshop : IDisposable
         {
             try
             {
-                client.GetAsync(new Uri(Address + "/api/cutters")).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+                client.GetAsync(new Uri(Address + answers)).GetAwaiter().GetResult().EnsureSuccessStatusCode();
                 return;
             }
             catch (HttpRequestException) when (!server.HasExited && waited.Elapsed < TimeSpan.FromMinutes(5))
@@ -167,7 +169,7 @@ public sealed class Workshop : IDisposable
         server.Dispose();
     }
 
-    private static int FreePort()
+    public static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

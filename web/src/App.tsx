@@ -20,6 +20,7 @@ import { OrdersPage } from './orders/OrdersPage';
 import { OutlinePage } from './outline/OutlinePage';
 import { PastPage } from './past/PastPage';
 import { RunPage } from './run/RunPage';
+import { ArchivePage } from './safekeeping/ArchivePage';
 import { HeldPage } from './safekeeping/HeldPage';
 import { SafekeepingPage } from './safekeeping/SafekeepingPage';
 import { BlankPage } from './shelf/BlankPage';
@@ -78,6 +79,7 @@ export function App() {
           <Route path="/cutting/:filmId" element={<CuttingPage />} />
           <Route path="/cutting/loads/:id" element={<ReleasedPage />} />
           <Route path="/safekeeping" element={<SafekeepingPage />} />
+          <Route path="/safekeeping/archives/:id" element={<ArchivePage />} />
           <Route path="/past/:kind/:id" element={<PastPage />} />
           <Route
             path="*"

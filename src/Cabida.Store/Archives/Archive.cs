@@ -111,7 +111,8 @@ public sealed class Archive : IDisposable
                 : throw Spoilt(entry, "lacks states");
         }
         catch (Exception fault)
-            when (fault is JsonException or InvalidOperationException or FormatException or KeyNotFoundException or IndexOutOfRangeException)
+            when (fault is JsonException or InvalidOperationException or FormatException or KeyNotFoundException or IndexOutOfRangeException
+            )
         {
             throw Spoilt(entry, "cannot be understood", fault);
         }
@@ -131,8 +132,7 @@ public sealed class Archive : IDisposable
     /// <exception cref="NotWorkableException">They cannot be read.</exception>
     public IReadOnlyDictionary<long, ArchivedChange> Changes()
     {
-        var entry =
-            Manifest.Entries.FirstOrDefault(e => e.About is ChangesAbout)
+        var entry = Manifest.Entries.FirstOrDefault(e => e.About is ChangesAbout)
             ?? throw new NotWorkableException(Phrase.Say($"It lacks {ArchiveForm.Changes}."));
         try
         {
@@ -172,14 +172,18 @@ public sealed class Archive : IDisposable
                 || format.GetString() != ArchiveForm.Name
             )
             {
-                throw new NotWorkableException(Phrase.Say($"This is no archive of Cabida's: its {ArchiveForm.Manifest} is of something else."));
+                throw new NotWorkableException(
+                    Phrase.Say($"This is no archive of Cabida's: its {ArchiveForm.Manifest} is of something else.")
+                );
             }
 
             // What a newer version says is not looked at: it may say anything.
             if (Newer(head.RootElement, "version", ArchiveForm.Version) || Newer(head.RootElement, "form", LibraryForm.Current))
             {
                 throw new NotWorkableException(
-                    Phrase.Say($"A newer Cabida wrote this archive, and this one does not know all that it holds. Bring it in with that one.")
+                    Phrase.Say(
+                        $"A newer Cabida wrote this archive, and this one does not know all that it holds. Bring it in with that one."
+                    )
                 );
             }
         }
@@ -187,7 +191,12 @@ public sealed class Archive : IDisposable
         var manifest = JsonSerializer.Deserialize<ArchiveManifest>(bytes, ArchiveForm.Json) ?? throw new JsonException("Nothing.");
         foreach (var file in manifest.Entries)
         {
-            if (file.Path.Length == 0 || file.Path[0] is '/' or '\\' || file.Path.Split('/', '\\').Contains("..") || file.Path.Contains(':'))
+            if (
+                file.Path.Length == 0
+                || file.Path[0] is '/' or '\\'
+                || file.Path.Split('/', '\\').Contains("..")
+                || file.Path.Contains(':')
+            )
             {
                 throw new NotWorkableException(
                     Phrase.Say($"It names a file outside of itself ({file.Path}). Nothing of it is taken: it was made to do harm.")
@@ -196,7 +205,9 @@ public sealed class Archive : IDisposable
 
             if (file.Bytes is < 0 or > MostBytes)
             {
-                throw new NotWorkableException(Phrase.Say($"It says that {file.Path} is {file.Bytes} bytes long, which is no length of such."));
+                throw new NotWorkableException(
+                    Phrase.Say($"It says that {file.Path} is {file.Bytes} bytes long, which is no length of such.")
+                );
             }
         }
 

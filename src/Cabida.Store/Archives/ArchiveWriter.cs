@@ -35,7 +35,11 @@ public sealed class ArchiveWriter(CabidaContext db)
             await Documents(zip, stop);
             await Histories(zip, stop);
             await Kept(zip, stop);
-            var last = await db.ChangeSets.AsNoTracking().OrderByDescending(c => c.Id).Select(c => (DateTime?)c.At).FirstOrDefaultAsync(stop);
+            var last = await db
+                .ChangeSets.AsNoTracking()
+                .OrderByDescending(c => c.Id)
+                .Select(c => (DateTime?)c.At)
+                .FirstOrDefaultAsync(stop);
             var manifest = new ArchiveManifest(ArchiveForm.Name, ArchiveForm.Version, LibraryForm.Current, Utc(last), entries);
             await Add(zip, ArchiveForm.Manifest, JsonSerializer.SerializeToUtf8Bytes(manifest, ArchiveForm.Json));
             await db.Database.UseTransactionAsync(null, stop);

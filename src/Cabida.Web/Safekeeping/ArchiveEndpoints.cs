@@ -1,9 +1,7 @@
 using System.Globalization;
 using Cabida.Core.Documents;
 using Cabida.Store;
-using Cabida.Web.Library;
 using Cabida.Web.Past;
-using Cabida.Web.Serving;
 using Cabida.Web.Typefaces;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
@@ -43,15 +41,12 @@ internal static class ArchiveEndpoints
             .WithName("WriteArchive");
 
         archives
-            .MapPost(
-                "",
-                async Task<Ok<ArchiveView>> (HttpRequest request, ArchiveDesk desk, CabidaContext db, CancellationToken stop) =>
-                {
-                    var id = await desk.Put(request.Body, stop);
-                    using var archive = desk.Find(id)!;
-                    return TypedResults.Ok(await ViewOf(id, archive, db, stop));
-                }
-            )
+            .MapPost("", async Task<Ok<ArchiveView>> (HttpRequest request, ArchiveDesk desk, CabidaContext db, CancellationToken stop) =>
+            {
+                var id = await desk.Put(request.Body, stop);
+                using var archive = desk.Find(id)!;
+                return TypedResults.Ok(await ViewOf(id, archive, db, stop));
+            })
             .WithName("PutArchive")
             .WithMetadata(new RequestSizeLimitAttribute(ArchiveDesk.MostBytes));
 
@@ -143,12 +138,7 @@ internal static class ArchiveEndpoints
     }
 
     private static async Task<ArchiveView> ViewOf(string id, Archive archive, CabidaContext db, CancellationToken stop) =>
-        new(
-            id,
-            archive.Manifest.LastChange,
-            await ArchiveWhole.Suits(db, stop),
-            await new ArchiveComparison(db).Of(archive, stop)
-        );
+        new(id, archive.Manifest.LastChange, await ArchiveWhole.Suits(db, stop), await new ArchiveComparison(db).Of(archive, stop));
 
     private static ProblemHttpResult Gone() =>
         TypedResults.Problem(

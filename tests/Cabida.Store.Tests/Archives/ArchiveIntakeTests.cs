@@ -103,7 +103,11 @@ public sealed class ArchiveIntakeTests : IDisposable
             }
 
             var own = await Colours(b, films);
-            await Bring(a, b, [new("job", job, false), .. films.Where(_ => random.Next(2) == 0).Select(f => new ArchiveChoice("film", f, true))]);
+            await Bring(
+                a,
+                b,
+                [new("job", job, false), .. films.Where(_ => random.Next(2) == 0).Select(f => new ArchiveChoice("film", f, true))]
+            );
             var past = await new DocumentPast(a.Open()).Of(DocumentKinds.Run, run);
             foreach (var state in past)
             {
@@ -116,7 +120,9 @@ public sealed class ArchiveIntakeTests : IDisposable
             // What was here is still in the past of here.
             foreach (var (id, colours) in own)
             {
-                (await Colours(b, [id])).Single().Value.ShouldBe(colours.Concat((await Colours(b, [id])).Single().Value.Skip(colours.Count)));
+                (await Colours(b, [id]))
+                    .Single()
+                    .Value.ShouldBe(colours.Concat((await Colours(b, [id])).Single().Value.Skip(colours.Count)));
             }
         }
     }

@@ -26,9 +26,26 @@ public sealed class ArchiveWholeTests : IDisposable
         // Every kind of thing that is kept beside documents.
         await new Pictures(db, TimeProvider.System).Add([1, 2, 3], "image/png", 4, 5, 300, true);
         await new KeptCutFiles(db, TimeProvider.System).Add("SVG"u8.ToArray());
-        db.Layouts.Add(new() { PlanId = "plan", Key = "a b\n../c", Packed = Packing.Pack("{}"u8), FoundAt = DateTime.UtcNow });
+        db.Layouts.Add(
+            new()
+            {
+                PlanId = "plan",
+                Key = "a b\n../c",
+                Packed = Packing.Pack("{}"u8),
+                FoundAt = DateTime.UtcNow,
+            }
+        );
         db.Typefaces.Add(
-            new() { Id = "own-1", Name = "Own", Kind = "serif", Revision = "r", Licence = "", Bytes = [.. "OTTO"u8], AddedAt = DateTime.UtcNow }
+            new()
+            {
+                Id = "own-1",
+                Name = "Own",
+                Kind = "serif",
+                Revision = "r",
+                Licence = "",
+                Bytes = [.. "OTTO"u8],
+                AddedAt = DateTime.UtcNow,
+            }
         );
         await db.SaveChangesAsync();
         db.ChangeTracker.Clear();
@@ -139,7 +156,10 @@ public sealed class ArchiveWholeTests : IDisposable
         // More in it than it says: a gigabyte of zeroes packs to a megabyte.
         Refused("cannot be unpacked", _ => { }, new string('0', 40_000_000));
         Refused("is not what it was", m => m["entries"]![0]!["sha256"] = new string('0', 64));
-        Should.Throw<NotWorkableException>(() => Archive.Open(new MemoryStream(new byte[5_000_000]))).Reason.ToString().ShouldContain("no archive");
+        Should
+            .Throw<NotWorkableException>(() => Archive.Open(new MemoryStream(new byte[5_000_000])))
+            .Reason.ToString()
+            .ShouldContain("no archive");
         Should.Throw<NotWorkableException>(() => Archive.Open(new MemoryStream([]))).Reason.ToString().ShouldContain("no archive");
     }
 

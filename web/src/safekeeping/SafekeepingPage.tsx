@@ -1,6 +1,7 @@
 import { Button } from 'react-bootstrap';
 import { TitleRow, Waiting } from '../frame/TitleRow';
 import { Drawer } from '../past/Drawer';
+import { ArchiveCard } from './ArchiveCard';
 import { CopiesTable } from './CopiesTable';
 import { SecondFolderCard } from './SecondFolderCard';
 import { useSafekeeping, useSafekeepingDeeds } from './useSafekeeping';
@@ -48,6 +49,7 @@ export function SafekeepingPage() {
           </p>
         </section>
         <div className="column">
+          <ArchiveCard />
           <SecondFolderCard view={view} />
           <Drawer />
           {view.aside.length > 0 && (
