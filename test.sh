@@ -68,7 +68,7 @@ count() {
 # The browser is waited for much of the time, and never by the clock: its tests run beside all the others.
 run_project Browser &
 browser=$!
-for project in Core Typography Formats Devices Store Architecture Web; do
+for project in Core Typography Formats Devices Store Architecture Trust Web; do
   run_project "$project"
   count "$project"
 done
