@@ -19,20 +19,28 @@ public sealed record LibraryContents(IReadOnlyDictionary<string, int> Documents,
             || ' ' || (SELECT COUNT(*) || ' ' || COALESCE(MAX(FoundAt), '') FROM Layouts)
         """;
 
+    /// <summary>The number of the last change in a library's file of any form; null where it cannot be read.</summary>
+    public static long? LastChangeIn(string path, bool isCopy)
+    {
+        try
+        {
+            using var connection = Open(path, isCopy);
+            using var command = connection.CreateCommand();
+            command.CommandText = "SELECT COALESCE(MAX(Id), 0) FROM ChangeSets";
+            return (long)command.ExecuteScalar()!;
+        }
+        catch (Exception fault) when (fault is SqliteException or IOException or UnauthorizedAccessException)
+        {
+            return null;
+        }
+    }
+
     /// <summary>Reads it from a file; null where it cannot be, as from one of an earlier form.</summary>
     public static LibraryContents? Of(string path, bool isCopy)
     {
         try
         {
-            using var connection = new SqliteConnection(
-                new SqliteConnectionStringBuilder
-                {
-                    DataSource = path,
-                    Mode = isCopy ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWrite,
-                    Pooling = false,
-                }.ToString()
-            );
-            connection.Open();
+            using var connection = Open(path, isCopy);
             using var command = connection.CreateCommand();
             command.CommandText = "SELECT Kind, COUNT(*) FROM Documents GROUP BY Kind";
             var documents = new Dictionary<string, int>(StringComparer.Ordinal);
@@ -59,5 +67,19 @@ public sealed record LibraryContents(IReadOnlyDictionary<string, int> Documents,
         {
             return null;
         }
+    }
+
+    private static SqliteConnection Open(string path, bool isCopy)
+    {
+        var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = path,
+                Mode = isCopy ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWrite,
+                Pooling = false,
+            }.ToString()
+        );
+        connection.Open();
+        return connection;
     }
 }

@@ -69,6 +69,20 @@ internal sealed partial class Copying(DataFolder folder, MachineFile machine, Ti
         return await Make(occasion, stop);
     }
 
+    /// <summary>
+    /// Makes a copy of a library that is about to be brought to another form; a start that was cut off in the middle of that made it already,
+    /// and what it had changed by then is not wanted in its place.
+    /// </summary>
+    public async Task MakeBeforeUpgrade(CancellationToken stop)
+    {
+        var now = LibraryContents.LastChangeIn(folder.Library, isCopy: false);
+        var last = Own.All().FirstOrDefault(c => c.Occasion == CopyOccasion.Upgrade);
+        if (last is null || now is null || LibraryContents.LastChangeIn(Own.PathOf(last), isCopy: true) != now)
+        {
+            await Make(CopyOccasion.Upgrade, stop);
+        }
+    }
+
     /// <summary>Whether a copy holds the library as it stands now.</summary>
     public bool IsAsNow(LibraryCopy copy) =>
         LibraryContents.Of(Own.PathOf(copy), isCopy: true) is { } then

@@ -106,7 +106,7 @@ internal sealed partial class LibraryOpening(
         var db = services.GetRequiredService<CabidaContext>();
         if (await LibraryUpgrade.IsNeeded(db, stop))
         {
-            await copying.Make(CopyOccasion.Upgrade, stop);
+            await copying.MakeBeforeUpgrade(stop);
         }
 
         await LibraryUpgrade.Run(db, stop);

@@ -4,19 +4,10 @@ using System.Text.RegularExpressions;
 namespace Cabida.Trust.Tests.Doors;
 
 /// <summary>What every answer tells the browser of how it may be used.</summary>
-public sealed partial class AnswerHeadersTests : IAsyncLifetime
+public sealed partial class AnswerHeadersTests(DoorServer door) : IClassFixture<DoorServer>
 {
-    private readonly string data = Served.FreshFolder();
-    private Served served = null!;
-
-    public async Task InitializeAsync() => served = await Served.Start(data);
-
-    public Task DisposeAsync()
-    {
-        served.Dispose();
-        Directory.Delete(data, recursive: true);
-        return Task.CompletedTask;
-    }
+    private readonly Served served = door.Served;
+    private readonly string data = door.Data;
 
     [Fact]
     public async Task Every_route_of_the_description_answers_with_them_and_tells_nothing_of_its_inside()

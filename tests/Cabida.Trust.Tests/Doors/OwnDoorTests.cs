@@ -5,19 +5,10 @@ using System.Text;
 namespace Cabida.Trust.Tests.Doors;
 
 /// <summary>Who is let in: pages and programs of this computer, under its own names, and no page of another origin.</summary>
-public sealed class OwnDoorTests : IAsyncLifetime
+public sealed class OwnDoorTests(DoorServer door) : IClassFixture<DoorServer>
 {
-    private readonly string data = Served.FreshFolder();
-    private Served served = null!;
-
-    public async Task InitializeAsync() => served = await Served.Start(data, more: ["--Demo", "true"]);
-
-    public Task DisposeAsync()
-    {
-        served.Dispose();
-        Directory.Delete(data, recursive: true);
-        return Task.CompletedTask;
-    }
+    private readonly Served served = door.Served;
+    private readonly string data = door.Data;
 
     [Fact]
     public async Task A_name_that_is_not_its_own_is_answered_nothing()
@@ -28,7 +19,7 @@ public sealed class OwnDoorTests : IAsyncLifetime
             {
                 var answer = await Raw($"GET {path} HTTP/1.1\r\nHost: {host}\r\nConnection: close\r\n\r\n");
                 answer.Split('\r')[0].ShouldMatch("^HTTP/1.1 4(00|21) ", $"{host} {path}");
-                answer.ShouldNotContain("Deep navy");
+                answer.ShouldNotContain("Navy vinyl");
             }
         }
 
@@ -109,9 +100,9 @@ public sealed class OwnDoorTests : IAsyncLifetime
         [
             (HttpMethod.Post, "/api/films"),
             (HttpMethod.Post, "/api/demo"),
-            (HttpMethod.Post, "/api/films/deep-navy/undo"),
-            (HttpMethod.Put, "/api/films/deep-navy"),
-            (HttpMethod.Delete, "/api/films/deep-navy"),
+            (HttpMethod.Post, "/api/films/navy-vinyl/undo"),
+            (HttpMethod.Put, "/api/films/navy-vinyl"),
+            (HttpMethod.Delete, "/api/films/navy-vinyl"),
             (HttpMethod.Post, "/api/safekeeping/copies"),
             (HttpMethod.Options, "/api/films"),
         ];

@@ -24,13 +24,15 @@ export function CopyRow({ copy, now, isAside }: { copy: Copy; now: Date; isAside
         </td>
         <td className="number">{sizeSaid(copy.bytes)}</td>
         <td>{copy.isSecond ? (isAside ? 'both' : 'second folder') : 'here'}</td>
-        <td className="deeds">
-          <Button size="sm" variant="line" disabled={check.isPending} onClick={() => check.mutate(copy.name)}>
-            Check
-          </Button>
-          <Button size="sm" variant="line" disabled={asks} onClick={() => setAsks(true)}>
-            Bring back
-          </Button>
+        <td>
+          <div className="deeds">
+            <Button size="sm" variant="line" disabled={check.isPending} onClick={() => check.mutate(copy.name)}>
+              Check
+            </Button>
+            <Button size="sm" variant="line" disabled={asks} onClick={() => setAsks(true)}>
+              Bring back
+            </Button>
+          </div>
         </td>
       </tr>
       {(check.data ?? problem) && (
