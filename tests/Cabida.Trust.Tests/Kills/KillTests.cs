@@ -48,8 +48,6 @@ public sealed class KillTests(ITestOutputHelper told) : IDisposable
                     await stop.CancelAsync();
                     await Task.WhenAll(work);
                 }
-
-                served.Dispose();
             }
 
             // What a bringing back was in the middle of, the next start finishes.
