@@ -4,7 +4,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Store;
 
-/// <summary>Brings a whole archive into a library that has nothing in it yet, so that it is the library that the archive was written of.</summary>
+/// <summary>
+/// Brings a whole archive into a library that has nothing in it yet, so that it is the library that the archive was written of.
+/// </summary>
 public static class ArchiveWhole
 {
     /// <summary>Whether a library has nothing in it, and never had.</summary>
@@ -54,8 +56,11 @@ public static class ArchiveWhole
             }
         }
 
-        foreach (var about in archive.Documents)
+        foreach (var entry in archive.Manifest.Entries.Where(e => e.About is DocumentAbout))
         {
+            var about = (DocumentAbout)entry.About;
+            // What stands there follows from its past; that the file beside it is whole is looked at all the same.
+            archive.Bytes(entry);
             await StateRows.Stand(db, about.Kind, about.Id, about.Name, about.CreatedAt, about.ChangedAt, stop);
         }
 

@@ -99,8 +99,8 @@ public sealed class CopyShelf(string folder)
 
     private static void Back(string library, string part)
     {
-        using var source = Open(library, SqliteOpenMode.ReadWrite);
-        using var target = Open(part, SqliteOpenMode.ReadWriteCreate);
+        using var source = LibraryConnection.Open(library, SqliteOpenMode.ReadWrite);
+        using var target = LibraryConnection.Open(part, SqliteOpenMode.ReadWriteCreate);
         source.BackupDatabase(target);
         // A copy needs no log beside it.
         using var command = target.CreateCommand();
@@ -155,19 +155,5 @@ public sealed class CopyShelf(string folder)
         {
             File.Delete(file);
         }
-    }
-
-    private static SqliteConnection Open(string path, SqliteOpenMode mode)
-    {
-        var connection = new SqliteConnection(
-            new SqliteConnectionStringBuilder
-            {
-                DataSource = path,
-                Mode = mode,
-                Pooling = false,
-            }.ToString()
-        );
-        connection.Open();
-        return connection;
     }
 }

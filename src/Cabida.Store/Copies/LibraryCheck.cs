@@ -61,15 +61,7 @@ public static class LibraryCheck
 
         try
         {
-            await using var connection = new SqliteConnection(
-                new SqliteConnectionStringBuilder
-                {
-                    DataSource = path,
-                    Mode = mode,
-                    Pooling = false,
-                }.ToString()
-            );
-            await connection.OpenAsync(stop);
+            await using var connection = LibraryConnection.Open(path, mode);
             var said = await Rows(connection, check, stop);
             if (said is not ["ok"])
             {

@@ -69,17 +69,6 @@ public sealed record LibraryContents(IReadOnlyDictionary<string, int> Documents,
         }
     }
 
-    private static SqliteConnection Open(string path, bool isCopy)
-    {
-        var connection = new SqliteConnection(
-            new SqliteConnectionStringBuilder
-            {
-                DataSource = path,
-                Mode = isCopy ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWrite,
-                Pooling = false,
-            }.ToString()
-        );
-        connection.Open();
-        return connection;
-    }
+    private static SqliteConnection Open(string path, bool isCopy) =>
+        LibraryConnection.Open(path, isCopy ? SqliteOpenMode.ReadOnly : SqliteOpenMode.ReadWrite);
 }

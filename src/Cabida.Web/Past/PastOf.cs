@@ -11,10 +11,14 @@ internal interface IPastOf
     /// <summary>The kind.</summary>
     DocumentKind Kind { get; }
 
-    /// <summary>A state of a document held against an earlier one, and the document as it is now against it; null where it never was.</summary>
+    /// <summary>
+    /// A state of a document held against an earlier one, and the document as it is now against it; null where it never was.
+    /// </summary>
     Task<PastStateView?> State(string id, int revision, int since, CancellationToken stop);
 
-    /// <summary>What is different in an archive from a document as it is here; null where one of both cannot be read or is not there.</summary>
+    /// <summary>
+    /// What is different in an archive from a document as it is here; null where one of both cannot be read or is not there.
+    /// </summary>
     Task<Differences?> AgainstArchive(Archive archive, string id, CancellationToken stop);
 
     /// <summary>Has a document be again as it was.</summary>

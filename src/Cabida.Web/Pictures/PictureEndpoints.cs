@@ -41,6 +41,7 @@ internal static class PictureEndpoints
                 async Task<Results<FileContentHttpResult, NotFound>> (
                     string id,
                     int? width,
+                    HttpContext http,
                     Cabida.Store.Pictures store,
                     CancellationToken stop
                 ) =>
@@ -50,6 +51,8 @@ internal static class PictureEndpoints
                         return TypedResults.NotFound();
                     }
 
+                    // It never changes under its id.
+                    http.Response.Headers.CacheControl = "private, max-age=31536000, immutable";
                     var small = width is { } w ? PicturePreview.Of(picture.Bytes, Math.Clamp(w, 16, WidestPreview)) : null;
                     return small is { } s ? TypedResults.File(s.File, s.MediaType) : TypedResults.File(picture.Bytes, picture.MediaType);
                 }

@@ -70,8 +70,8 @@ internal sealed partial class Copying(DataFolder folder, MachineFile machine, Ti
     }
 
     /// <summary>
-    /// Makes a copy of a library that is about to be brought to another form; a start that was cut off in the middle of that made it already,
-    /// and what it had changed by then is not wanted in its place.
+    /// Makes a copy of a library that is about to be brought to another form; a start that was cut off in the middle of that made it
+    /// already, and what it had changed by then is not wanted in its place.
     /// </summary>
     public async Task MakeBeforeUpgrade(CancellationToken stop)
     {

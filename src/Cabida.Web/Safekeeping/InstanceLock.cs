@@ -86,6 +86,7 @@ internal sealed class InstanceLock(DataFolder folder) : IDisposable
             // It only says less.
         }
 
-        return $"Another Cabida has the library in {Path.GetFullPath(folder.Path)} open{at}. Use that one, or stop it and start this one again.";
+        return $"Another Cabida has the library in {Path.GetFullPath(folder.Path)} open{at}. "
+            + "Use that one, or stop it and start this one again.";
     }
 }

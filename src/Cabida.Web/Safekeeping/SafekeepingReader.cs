@@ -65,6 +65,7 @@ internal sealed class SafekeepingReader(DataFolder folder, LibraryState state, C
             copy.Bytes,
             contents is null ? "" : HoldsOf(contents),
             contents?.LastChange,
+            shelf == copying.Own,
             isSecond,
             contents is not null && contents.Stamp == now?.Stamp
         );

@@ -16,7 +16,8 @@ internal sealed record HeldView(HeldBy By, string Title, string Why, string Advi
 /// <param name="Bytes">Its size.</param>
 /// <param name="Holds">What it holds, in words: “12 blanks, 4 jobs”; empty where it cannot be read.</param>
 /// <param name="LastChange">When what it holds was changed last.</param>
-/// <param name="IsSecond">Whether it is in the second folder as well.</param>
+/// <param name="IsHere">Whether it is beside the library.</param>
+/// <param name="IsSecond">Whether it is in the second folder.</param>
 /// <param name="IsAsNow">Whether the library is still as it was then.</param>
 internal sealed record CopyView(
     string Name,
@@ -25,6 +26,7 @@ internal sealed record CopyView(
     long Bytes,
     string Holds,
     DateTime? LastChange,
+    bool IsHere,
     bool IsSecond,
     bool IsAsNow
 );

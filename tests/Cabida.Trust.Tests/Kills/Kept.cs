@@ -5,7 +5,9 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Cabida.Trust.Tests.Kills;
 
-/// <summary>What was acknowledged, and the check that all of it is there: each state under its revision, in order, and nothing loose.</summary>
+/// <summary>
+/// What was acknowledged, and the check that all of it is there: each state under its revision, in order, and nothing loose.
+/// </summary>
 public sealed class Kept
 {
     private readonly Dictionary<(string Id, int Revision), string> acknowledged = [];

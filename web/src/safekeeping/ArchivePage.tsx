@@ -72,7 +72,8 @@ function Choosing({ view }: { view: Schemas['ArchiveView'] }) {
       <p className="soft">
         {view.suits
           ? 'This library has nothing in it yet: it can become the one that the archive was written of, with all of its past.'
-          : 'What is chosen comes with all that belongs to it: a job with its runs, a run with its blank, motif, films and cutter as they were. A copy of the library is made first.'}
+          : 'What is chosen comes with all that belongs to it: a job with its runs, a run with its blank, motif, films and cutter as they were. ' +
+            'A copy of the library is made first.'}
       </p>
       {documents.length === 0 && <p className="empty">There is no document in it.</p>}
       {same.length > 0 && (

@@ -23,7 +23,7 @@ export function CopiesTable({ view }: { view: Safekeeping }) {
       </thead>
       <tbody>
         {view.copies.map((c) => (
-          <CopyRow key={c.name} copy={c} now={now} isAside={view.copies.some((o) => !o.isSecond || o.name === c.name)} />
+          <CopyRow key={c.name} copy={c} now={now} />
         ))}
       </tbody>
     </table>

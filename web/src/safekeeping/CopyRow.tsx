@@ -5,7 +5,7 @@ import { useBringBack, useSafekeepingDeeds } from './useSafekeeping';
 import { agoSaid, OCCASIONS, sizeSaid, type Copy } from './words';
 
 /** A copy: when and why it was made, what it holds, and what can be done with it. */
-export function CopyRow({ copy, now, isAside }: { copy: Copy; now: Date; isAside: boolean }) {
+export function CopyRow({ copy, now }: { copy: Copy; now: Date }) {
   const { check } = useSafekeepingDeeds();
   const { bring, isUnderWay } = useBringBack();
   const [asks, setAsks] = useState(false);
@@ -23,7 +23,7 @@ export function CopyRow({ copy, now, isAside }: { copy: Copy; now: Date; isAside
           {copy.isAsNow && <span className="soft small"> as it is now</span>}
         </td>
         <td className="number">{sizeSaid(copy.bytes)}</td>
-        <td>{copy.isSecond ? (isAside ? 'both' : 'second folder') : 'here'}</td>
+        <td>{copy.isHere ? (copy.isSecond ? 'both' : 'here') : 'second folder'}</td>
         <td>
           <div className="deeds">
             <Button size="sm" variant="line" disabled={check.isPending} onClick={() => check.mutate(copy.name)}>
