@@ -54,7 +54,7 @@ public sealed class OtherOriginTests : IDisposable
                     const form = (type, path) => new Promise((go) => {
                       const frame = Object.assign(document.createElement('iframe'), { name: `f${tries.length}` });
                       const how = { method: 'post', action: home + path, enctype: type, target: frame.name };
-                  const f = Object.assign(document.createElement('form'), how);
+                      const f = Object.assign(document.createElement('form'), how);
                       f.append(Object.assign(document.createElement('input'), { name: '{"name":"taken over","x":"', value: '"}' }));
                       frame.onload = () => go();
                       document.body.append(frame, f);
@@ -70,7 +70,7 @@ public sealed class OtherOriginTests : IDisposable
                         await ask(type, '/api/films', { method: 'POST', mode: 'no-cors', body: new Blob(['{"name":"mine"}'], { type }) });
                       await ask('copy', '/api/safekeeping/copies', { method: 'POST', mode: 'no-cors' });
                       for (const type of ['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data'])
-                    await form(type, '/api/films');
+                        await form(type, '/api/films');
                       await loads('img', '/mark.svg');
                       await loads('script', '/api/films');
                       await loads('link', '/assets/index.css', { rel: 'stylesheet' });
